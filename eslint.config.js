@@ -1,0 +1,66 @@
+import angular from 'angular-eslint';
+import prettier from 'eslint-config-prettier';
+import tseslint from 'typescript-eslint';
+
+const onlyFrom = (allowed, forbidden, message) => ({
+  'no-restricted-imports': ['error', { patterns: [{ group: forbidden, message: `${message} Allowed here: ${allowed}.` }] }],
+});
+const SERVER = ['@trug/server*', '**/packages/server/**', 'express', 'sequelize', 'sqlite3', 'node:*', 'umzug', 'pino', 'helmet'];
+const WEB = ['@trug/web*', '**/packages/web/**', '@angular/*', '@ngrx/*', 'rxjs*', 'd3-*'];
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', '.angular/**', '**/.angular/**', '.cache/**', 'coverage/**'] },
+  {
+    files: ['**/*.ts'],
+    extends: [...tseslint.configs.strictTypeChecked, prettier],
+    languageOptions: {
+      parserOptions: {
+        project: ['packages/*/tsconfig.json', 'packages/web/tsconfig.spec.json', 'e2e/tsconfig.json', 'bench/tsconfig.json'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-extraneous-class': ['error', { allowWithDecorator: true, allowConstructorOnly: true }],
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      '@typescript-eslint/unbound-method': 'off',
+      'no-console': 'error',
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['packages/core/src/**/*.ts'],
+    ignores: ['**/*.spec.ts'],
+    rules: {
+      ...onlyFrom('only the core itself', ['@trug/*', ...SERVER, ...WEB, 'class-*'], 'The core imports nothing outside itself.'),
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage', 'setTimeout'],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'The core reads no clock: take today as an argument.' },
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'The core reads no clock: take today as an argument.' },
+        { selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']", message: 'The core reads no chance: take a seed.' },
+      ],
+    },
+  },
+  {
+    files: ['packages/contract/src/**/*.ts'],
+    rules: onlyFrom('core and class-validator', [...SERVER, ...WEB], 'The contract is shared by server and web.'),
+  },
+  {
+    files: ['packages/server/src/**/*.ts'],
+    rules: onlyFrom('core, contract and Node packages', WEB, 'The server knows nothing of the web.'),
+  },
+  {
+    files: ['packages/web/src/**/*.ts'],
+    extends: [...angular.configs.tsRecommended],
+    processor: angular.processInlineTemplates,
+    rules: {
+      ...onlyFrom('core, contract and browser packages', SERVER, 'The web knows nothing of the server.'),
+      '@angular-eslint/prefer-on-push-component-change-detection': 'error',
+      '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'trug', style: 'kebab-case' }],
+      '@angular-eslint/directive-selector': ['error', { type: 'attribute', prefix: 'trug', style: 'camelCase' }],
+    },
+  },
+  { files: ['packages/web/src/**/*.html'], extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility] },
+  { files: ['**/*.spec.ts', 'e2e/**/*.ts', 'bench/**/*.ts'], rules: { 'no-console': 'off', '@typescript-eslint/no-non-null-assertion': 'off' } },
+);

@@ -1,0 +1,112 @@
+import { inRange, LIMITS } from '../errors/guards.js';
+import { caution } from '../cautions/catalogue.js';
+import type { Caution } from '../cautions/caution.js';
+import { figure } from '../worked/figures.js';
+import { worked, type Worked } from '../worked/worked.js';
+
+/** What the sulfite comes as. */
+export type SulfiteForm = 'potassium-metabisulfite' | 'sodium-metabisulfite' | 'tablet';
+
+/** What it is for: a clean juice before yeast, or keeping a finished drink. */
+export type SulfiteAim = 'juice' | 'storage' | 'storage-low';
+
+/** What a dose depends on. */
+export interface SulfiteInput {
+  readonly ph: number;
+  readonly volumeL: number;
+  readonly aim: SulfiteAim;
+  readonly form: SulfiteForm;
+  readonly freeSo2MgPerL?: number;
+  readonly totalSo2MgPerL?: number;
+  /** Sulfur dioxide in one tablet, mg; default 225, which is 50 mg/L in 4.5 L. */
+  readonly tabletMgSo2?: number;
+}
+
+/** What to add. */
+export interface SulfiteDose {
+  /** Sulfur dioxide to add, mg/L. */
+  readonly so2MgPerL: number;
+  /** Powder to weigh, g; null for tablets. */
+  readonly massG: number | null;
+  /** Tablets, counted in halves; null for powder. */
+  readonly tabletCount: number | null;
+  /** Hours to wait before yeast. */
+  readonly waitH: number;
+}
+
+/** Sulfur dioxide in each salt, by mass. @source molar masses, as sold: 57.6 % and 67.4 % */
+const SO2_FRACTION = { 'potassium-metabisulfite': 0.576, 'sodium-metabisulfite': 0.674 } as const;
+/** @source usual tablet: 50 mg/L in 4.5 L */
+const TABLET_MG_SO2 = 225;
+/** Juice doses by pH, up to and including each pH, mg/L total. @source usual cider practice: weaker as pH rises, so more is needed */
+const JUICE_DOSE_MG_PER_L: readonly (readonly [upToPh: number, so2MgPerL: number])[] = [
+  [3.0, 40],
+  [3.3, 75],
+  [3.5, 100],
+  [3.8, 150],
+];
+/** Usual legal ceiling on total sulfite. @source common limit for cider, 200 mg/L; local rules differ */
+const TOTAL_CAP_MG_PER_L = 200;
+/** pKa of sulfurous acid in a drink. @source Usseglio-Tomasset, 1.81 */
+const PKA_SO2 = 1.81;
+const WAIT_BEFORE_YEAST_H = 24;
+
+/**
+ * Free sulfite that holds a molecular level at a pH.
+ *
+ * @param ph - pH, 2–8
+ * @param molecularMgPerL - molecular SO₂ wanted, mg/L
+ * @returns free SO₂, mg/L
+ * @source free = molecular × (1 + 10^(pH − 1.81))
+ */
+export function freeSo2For(ph: number, molecularMgPerL: number): number {
+  inRange('ph', ph, LIMITS.ph);
+  return molecularMgPerL * (1 + 10 ** (ph - PKA_SO2));
+}
+
+/**
+ * Sulfite for a juice or a finished drink, in the form the maker has. A juice is dosed by its pH class; a drink to be
+ * kept is dosed to a molecular level, counting what is free already.
+ *
+ * @param input - pH, volume, aim and form
+ * @returns mg/L, grams or tablets and the wait, with working and cautions
+ * @throws {CoreError} OUT_OF_RANGE
+ * @source usual cider doses by pH; molecular 0.8 mg/L still, 0.5 for the low-sulfite school
+ */
+export function sulfiteDose(input: SulfiteInput): Worked<SulfiteDose> {
+  const { ph, form, aim, freeSo2MgPerL = 0, totalSo2MgPerL = 0, tabletMgSo2 = TABLET_MG_SO2 } = input;
+  inRange('ph', ph, LIMITS.ph);
+  const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
+  inRange('freeSo2MgPerL', freeSo2MgPerL, { min: 0, max: 500 });
+  inRange('totalSo2MgPerL', totalSo2MgPerL, { min: 0, max: 500 });
+  inRange('tabletMgSo2', tabletMgSo2, { min: 10, max: 2000 });
+  const cautions: Caution[] = [caution('sulfite')];
+  let wantedMgPerL: number;
+  let why: string;
+  if (aim === 'juice') {
+    const row = JUICE_DOSE_MG_PER_L.find(([upTo]) => ph <= upTo);
+    if (!row) cautions.push(caution('ph-high'));
+    wantedMgPerL = Math.max(0, (row?.[1] ?? 150) - totalSo2MgPerL);
+    why = `juice at pH ${figure(ph, 2)} takes ${row?.[1] ?? 150} mg/L in all, less ${figure(totalSo2MgPerL, 0)} there`;
+  } else {
+    const molecular = aim === 'storage' ? 0.8 : 0.5;
+    const free = freeSo2For(ph, molecular);
+    // About half of an addition binds, so twice the missing free sulfite goes in.
+    wantedMgPerL = Math.max(0, 2 * (free - freeSo2MgPerL));
+    why = `${molecular} × (1 + 10^(${figure(ph, 2)} − 1.81)) = ${figure(free, 1)} mg/L free, less ${figure(freeSo2MgPerL, 0)} there, doubled as half binds`;
+  }
+  const so2MgPerL = Math.min(wantedMgPerL, Math.max(0, TOTAL_CAP_MG_PER_L - totalSo2MgPerL));
+  const totalMg = so2MgPerL * volumeL;
+  const massG = form === 'tablet' ? null : totalMg / 1000 / SO2_FRACTION[form];
+  const tabletCount = form === 'tablet' ? Math.round((totalMg / tabletMgSo2) * 2) / 2 : null;
+  return worked(
+    { so2MgPerL, massG, tabletCount, waitH: aim === 'juice' && so2MgPerL > 0 ? WAIT_BEFORE_YEAST_H : 0 },
+    [
+      { label: 'Sulfite wanted', expression: why, result: `${figure(so2MgPerL, 0)} mg/L`, source: 'usual doses by pH; total kept under 200 mg/L' },
+      massG === null
+        ? { label: 'Tablets', expression: `${figure(totalMg, 0)} mg ÷ ${tabletMgSo2} mg each`, result: `${tabletCount ?? 0}`, source: 'usual tablet; your packet wins' }
+        : { label: 'Powder', expression: `${figure(totalMg, 0)} mg ÷ ${form === 'tablet' ? '' : SO2_FRACTION[form]}`, result: `${figure(massG, 1)} g`, source: 'share of SO₂ in the salt' },
+    ],
+    cautions,
+  );
+}

@@ -1,0 +1,144 @@
+import type { Caution } from './caution.js';
+
+/** Every standing caution by id. Texts are general workshop and kitchen safety practice, in our words. */
+export const CAUTIONS = {
+  'burst-glass': {
+    id: 'burst-glass',
+    severity: 'caution',
+    text: 'Bottles can burst and blind people. Only bottles made for pressure, only when the end is proven.',
+    whatToDo: 'Fill one plastic test bottle alongside. Keep the glass in a closed crate; cover eyes and hands and chill before you open a doubtful one.',
+  },
+  'sealed-ferment': {
+    id: 'sealed-ferment',
+    severity: 'danger',
+    text: 'This is still working, or not proven finished. Gas must get out or the vessel bursts.',
+    whatToDo: 'Leave it under an airlock until two equal readings a week apart prove the end, or keep it cold in a keg with a relief valve.',
+  },
+  'wrong-bottle': {
+    id: 'wrong-bottle',
+    severity: 'danger',
+    text: 'Ordinary wine, spirit, food and fancy bottles are not made for pressure.',
+    whatToDo: 'Use crown-capped, swing-top, sparkling-wine or fizzy-drink plastic bottles for anything that may fizz.',
+  },
+  'over-pressure': {
+    id: 'over-pressure',
+    severity: 'danger',
+    text: 'More than one bottle in a hundred would pass its limit on the hottest day you named.',
+    whatToDo: 'Lower the fizz, store it cooler, or choose stronger bottles.',
+  },
+  keg: {
+    id: 'keg',
+    severity: 'caution',
+    text: 'A keg under gas needs a regulator and a working relief valve, and never more than the limit stamped on it.',
+    whatToDo: 'Keep cylinders upright and chained. Check the relief valve before you fill.',
+  },
+  'co2-room': {
+    id: 'co2-room',
+    severity: 'note',
+    text: 'Carbon dioxide gathers low in closed rooms.',
+    whatToDo: 'Air the room before you go down to many working vessels.',
+  },
+  sulfite: {
+    id: 'sulfite',
+    severity: 'caution',
+    text: 'Sulfite fumes hurt lungs, and some people with asthma react to sulfite in a drink.',
+    whatToDo: 'Add it in open air with your face away from the bucket. Name it on the label; many places require that above 10 mg/L and cap the total.',
+  },
+  'sorbate-benzoate': {
+    id: 'sorbate-benzoate',
+    severity: 'danger',
+    text: 'Juice preserved with sorbate or benzoate will not ferment: the preservative stops yeast from growing.',
+    whatToDo: 'Use another carton. Drink this one, or keep it for sweetening a stabilised cider.',
+  },
+  scald: {
+    id: 'scald',
+    severity: 'note',
+    text: 'Hot syrup scalds, and cracks glass jars.',
+    whatToDo: 'Let syrup cool to about the drink’s own heat before it goes in.',
+  },
+  'lift-glass': {
+    id: 'lift-glass',
+    severity: 'caution',
+    text: 'Twenty litres weigh more than twenty kilos, and a glass neck is not a handle.',
+    whatToDo: 'Carry it in a crate with both hands beneath, and look for cracks first.',
+  },
+  'siphon-mouth': {
+    id: 'siphon-mouth',
+    severity: 'note',
+    text: 'A siphon started by mouth puts your mouth in the cider.',
+    whatToDo: 'Start it with a pump or a tube filled with clean water.',
+  },
+  allergen: {
+    id: 'allergen',
+    severity: 'note',
+    text: 'Sulfite, lactose, and finings from egg, fish or milk can make people ill.',
+    whatToDo: 'Put what you used on the label.',
+  },
+  xylitol: {
+    id: 'xylitol',
+    severity: 'danger',
+    text: 'Xylitol is deadly to dogs in small amounts.',
+    whatToDo: 'Label every bottle, and keep the powder and the dregs away from them. Sugar alcohols loosen the bowels of people.',
+  },
+  strength: {
+    id: 'strength',
+    severity: 'note',
+    text: 'Strength here is an estimate from your readings, not an analysis.',
+    whatToDo: 'Do not drive after drinking, keep it from minors, and follow your local rule before giving or selling any.',
+  },
+  plastic: {
+    id: 'plastic',
+    severity: 'note',
+    text: 'Thin plastic lets air in: weeks for a fermented drink, not months.',
+    whatToDo: 'Move it to glass, steel or thick food-grade plastic, filled to the neck.',
+  },
+  'ph-high': {
+    id: 'ph-high',
+    severity: 'caution',
+    text: 'Above pH 3.8 spoilage has an easy life, and above 4.0 food-poisoning bacteria may.',
+    whatToDo: 'Add acid or blend in sharp juice before you ferment.',
+  },
+  'sulfite-and-yeast': {
+    id: 'sulfite-and-yeast',
+    severity: 'danger',
+    text: 'Sulfite is still strong on the day it goes in, and kills most of a pitch of yeast with it.',
+    whatToDo: 'Wait about 24 hours after sulfite before you pitch.',
+  },
+  'hot-pitch': {
+    id: 'hot-pitch',
+    severity: 'danger',
+    text: 'Yeast dies in juice hotter than it can stand.',
+    whatToDo: 'Let the juice cool into the yeast’s range, then pitch.',
+  },
+  'over-tolerance': {
+    id: 'over-tolerance',
+    severity: 'caution',
+    text: 'The strength you want is near or past what this kind of yeast survives, so it may stop sweet.',
+    whatToDo: 'Aim lower, choose a stronger kind, or plan for a sweet, stabilised cider.',
+  },
+  'foam-room': {
+    id: 'foam-room',
+    severity: 'caution',
+    text: 'There is too little room above the juice for foam, which will lift the bung.',
+    whatToDo: 'Leave about a tenth of the vessel empty at first, or fit a blow-off tube and a tray.',
+  },
+  'air-space': {
+    id: 'air-space',
+    severity: 'caution',
+    text: 'There is too much air over a finished drink, and air is how vinegar starts.',
+    whatToDo: 'Use a smaller vessel, or top up with like cider.',
+  },
+} as const satisfies Record<string, Caution>;
+
+/** The id of a standing caution. */
+export type CautionId = keyof typeof CAUTIONS;
+
+/**
+ * Looks a standing caution up.
+ *
+ * @param id - its id
+ * @returns the caution
+ */
+export function caution(id: CautionId): Caution {
+  return CAUTIONS[id];
+}

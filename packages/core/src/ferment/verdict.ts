@@ -1,0 +1,61 @@
+/** The nine things that can be said of a ferment. */
+export type FermentStatus =
+  | 'not-started'
+  | 'working'
+  | 'slowing'
+  | 'finished-dry'
+  | 'finished-at-tolerance'
+  | 'settled-short'
+  | 'stalled'
+  | 'too-cold'
+  | 'too-few-readings';
+
+/** One sentence of evidence, and which way it speaks. */
+export interface Evidence {
+  readonly text: string;
+  readonly speaks: 'for' | 'against' | 'note';
+}
+
+/** What to do next, and when. */
+export interface NextAction {
+  readonly kind: 'read' | 'warm' | 'restart' | 'rack-or-bottle' | 'stabilise' | 'wait';
+  readonly text: string;
+  /** `YYYY-MM-DD`. */
+  readonly on: string;
+}
+
+/** A judgement with what it rests on. */
+export interface Verdict {
+  readonly status: FermentStatus;
+  /** The verdict in one plain sentence. */
+  readonly sentence: string;
+  readonly evidence: readonly Evidence[];
+  readonly next: NextAction;
+  /** Where the gravity should end: by mass balance, or where the yeast's tolerance stops it. */
+  readonly expectedEndSg: number;
+  /** Readings set aside because they cannot be true beside the others, by entry id. */
+  readonly questionedIds: readonly string[];
+}
+
+/** The short word for each status, as a tag would carry it. */
+export const STATUS_WORDS: Readonly<Record<FermentStatus, string>> = Object.freeze({
+  'not-started': 'not started',
+  working: 'working',
+  slowing: 'slowing',
+  'finished-dry': 'finished dry',
+  'finished-at-tolerance': 'stopped at the yeast’s limit',
+  'settled-short': 'settled a touch high',
+  stalled: 'stuck',
+  'too-cold': 'cannot tell yet',
+  'too-few-readings': 'cannot tell yet',
+});
+
+/**
+ * Whether a status proves that the ferment has ended.
+ *
+ * @param status - a verdict's status
+ * @returns true for the three kinds of finish
+ */
+export function provesFinished(status: FermentStatus): boolean {
+  return status === 'finished-dry' || status === 'finished-at-tolerance' || status === 'settled-short';
+}

@@ -1,0 +1,71 @@
+// errors
+export { CoreError, type CoreErrorCode, type Details } from './errors/core-error.js';
+export { attempt, type Attempt } from './errors/attempt.js';
+export { LIMITS, type Range } from './errors/guards.js';
+// quantities, dates and workings
+export { DEFAULT_UNITS, formatQuantity, type Quantity, type UnitPreferences } from './quantity/format-quantity.js';
+export { parseQuantity, type ParsedQuantity, type ParseQuantityOptions } from './quantity/parse-quantity.js';
+export { BAR_PER, celsiusToFahrenheit, fahrenheitToCelsius, type Dimension, type Gallon, type UnitId } from './quantity/units.js';
+export { dateAfter, DAY_MS, daysBetween, dayText } from './quantity/days.js';
+export { figure, gravityText } from './worked/figures.js';
+export { worked, type Step, type Worked } from './worked/worked.js';
+export { CAUTION_FOOTING, type Caution, type CautionSeverity } from './cautions/caution.js';
+export { caution, CAUTIONS, type CautionId } from './cautions/catalogue.js';
+// measuring
+export { brixFromSg, sgFromBrix } from './measure/brix.js';
+export { sgFromSolids, solidsFromSg } from './measure/solids.js';
+export { correctHydrometer, type CorrectedGravity, type HydrometerReading } from './measure/correct-hydrometer.js';
+export { refractometerGravity } from './measure/refractometer-gravity.js';
+export { gravityFromCarton } from './measure/carton-gravity.js';
+export { abvFromGravities, type StrengthSchool } from './measure/abv-from-gravities.js';
+// the liquid
+export type { Fruit, Liquid } from './liquid/liquid.js';
+export { waterOf } from './liquid/liquid.js';
+export { liquidFromReadings, TYPICAL_JUICE, type JuiceReadings } from './liquid/liquid-from-readings.js';
+export { phOf, taOf, type AcidId } from './liquid/acid-chemistry.js';
+export { abvOf, brixOf, dryAbvOf, dryGravityOf, fermentableGPerL, gravityOf, solidsOf, sweetnessGPerL } from './liquid/views.js';
+export { agreeWithMustReading, agreeWithReading, fermentTo } from './liquid/ferment-to.js';
+export { blendLiquids, loseVolume } from './liquid/blend-liquids.js';
+export { addFermentable, addSulfite, addSweetener, addWater } from './liquid/additions.js';
+export { addAcid, addCarbonate, addTannin, agreeWithAcidReadings, malolactic, type CarbonateId } from './liquid/add-acid.js';
+// adjusting and yeast
+export { gravityForAbv, sugarForGravity, type SugarAddition } from './adjust/sugar-for-gravity.js';
+export { topUp, waterForGravity } from './adjust/dilution.js';
+export { freeSo2For, sulfiteDose, type SulfiteForm } from './adjust/sulfite-dose.js';
+export { pitchRate, type PitchRate } from './yeast/pitch-rate.js';
+export { pitchCautions } from './yeast/pitch-cautions.js';
+// fermenting
+export { EQUAL_SG, judgeFermentation, PROOF_DAYS, type JudgeInput } from './ferment/judge-fermentation.js';
+export { siftReadings, type GravityReading } from './ferment/reading.js';
+export { questionReading, type ReadingQuestion } from './ferment/question-reading.js';
+export { provesFinished, STATUS_WORDS, type Evidence, type FermentStatus, type NextAction, type Verdict } from './ferment/verdict.js';
+// racking, finishing and bottling
+export { fitVessels, type VesselFit, type VesselSize } from './rack/fit-vessels.js';
+export { headspaceCheck, type Headspace } from './rack/headspace.js';
+export { bottlingRoutes, type BottlingRoute, type RouteId } from './finish/bottling-routes.js';
+export { bottlePressure, co2Solubility, kegPressure, residualCo2, volumesAt } from './bottle/co2-solubility.js';
+export { primingSugar, type Priming, type PrimingMode } from './bottle/priming-sugar.js';
+export { BOTTLE_KINDS, bottleById, type BottleKind } from './bottle/bottle-kinds.js';
+export { planBottles, type BottlePlan } from './bottle/plan-bottles.js';
+export { bottleSafety, chanceText, pressureBand, type BottleSafety, type PressureBand } from './bottle/bottle-safety.js';
+export { FIZZ_LEVELS, fizzWord, type FizzLevel } from './bottle/fizz-levels.js';
+export { readyWindow, type ReadyWindow } from './cellar/ready-window.js';
+// the log
+export type { BottleCount, CapColour, Entry, EntryKind, EntryOf, EntryPayloads, InstrumentKind, RawGravity, Replacement, VesselFill } from './log/entry.js';
+export { EMPTY_STATE, STAGES, type BatchState, type Crate, type Keg, type ReplayIssue, type Stage, type StateReading } from './log/batch-state.js';
+export { effectiveEntries } from './log/effective-entries.js';
+export { replay } from './log/replay.js';
+export { correctGravity } from './log/correct-gravity.js';
+export { judgeState, liquidToBottle, maySeal } from './log/judge-state.js';
+export { describeEntry } from './log/describe-entry.js';
+// planning
+export { methodById, METHODS, type Method } from './plan/method.js';
+export { plannedDates, type PlannedStop } from './plan/planned-dates.js';
+export { nextJobs, urgencyOf, type Job, type JobKind, type JobUrgency } from './plan/next-jobs.js';
+// reference
+export { FERMENTABLES, type Fermentable } from './reference/fermentables-data.js';
+export { fermentableById } from './reference/fermentables.js';
+export { YEAST_KINDS, type YeastKind } from './reference/yeast-kinds-data.js';
+export { yeastById } from './reference/yeast-kinds.js';
+export { FRUIT_LIBRARY, type FruitKind } from './reference/fruit-library-data.js';
+export { fruitById } from './reference/fruit-library.js';

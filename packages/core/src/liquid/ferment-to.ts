@@ -1,0 +1,101 @@
+import { CoreError } from '../errors/core-error.js';
+import { inRange, LIMITS } from '../errors/guards.js';
+import { findRoot } from '../numeric/find-root.js';
+import type { Liquid } from './liquid.js';
+import { BYPRODUCT_PER_HEXOSE, dryGravityOf, ETHANOL_PER_HEXOSE, fermentableGPerL, gravityOf } from './views.js';
+
+/**
+ * The liquid after a share of its sugar has fermented. Sucrose is split first and goes in step with the rest.
+ *
+ * @param liquid - before
+ * @param fraction - share of the sugar used; below zero it undoes fermentation, as far as there is alcohol
+ * @returns after; carbon dioxide leaves, the volume is held
+ * @source 1 g hexose → 0.469 g ethanol (OIV) + 0.04 g other solids (our estimate)
+ */
+export function fermentFraction(liquid: Liquid, fraction: number): Liquid {
+  const usedGPerL = fermentableGPerL(liquid) * fraction;
+  return {
+    ...liquid,
+    sucroseGPerL: liquid.sucroseGPerL * (1 - fraction),
+    hexoseGPerL: liquid.hexoseGPerL * (1 - fraction),
+    ethanolGPerL: liquid.ethanolGPerL + ETHANOL_PER_HEXOSE * usedGPerL,
+    otherSolidsGPerL: liquid.otherSolidsGPerL + BYPRODUCT_PER_HEXOSE * usedGPerL,
+  };
+}
+
+/**
+ * The liquid once fermented down to a gravity.
+ *
+ * @param liquid - before
+ * @param sg - the gravity reached, between the dry gravity and the gravity now
+ * @returns after
+ * @throws {CoreError} UNREACHABLE when the gravity is above what it is now or below bone dry
+ */
+export function fermentTo(liquid: Liquid, sg: number): Liquid {
+  inRange('sg', sg, LIMITS.sg);
+  const now = gravityOf(liquid);
+  const dry = dryGravityOf(liquid);
+  if (sg > now + 1e-9 || sg < dry - 1e-9) {
+    throw new CoreError('UNREACHABLE', `fermenting takes this from ${now.toFixed(4)} to ${dry.toFixed(4)} at most, not to ${sg}`, {
+      field: 'sg',
+      given: sg,
+      nowSg: now,
+      drySg: dry,
+    });
+  }
+  return fermentFraction(liquid, fermentedFraction(liquid, sg));
+}
+
+/** Ferment to a gravity, without limits at the present gravity: earlier stages are reached by undoing. */
+function fermentedFraction(liquid: Liquid, sg: number): number {
+  const sugar = fermentableGPerL(liquid);
+  if (sugar <= 0) return 0;
+  const least = -liquid.ethanolGPerL / (ETHANOL_PER_HEXOSE * sugar);
+  const gap = (fraction: number): number => gravityOf(fermentFraction(liquid, fraction)) - sg;
+  if (gap(least) <= 0) return least;
+  if (gap(1) >= 0) return 1;
+  return findRoot({ f: gap, lo: least, hi: 1, tolerance: 1e-10 });
+}
+
+/**
+ * The liquid brought to agree with a gravity reading taken while it ferments. The reading may lie a little above an
+ * earlier one, since readings are rough. Below bone dry, there was less unfermentable matter than assumed.
+ *
+ * @param liquid - as last known
+ * @param sg - a corrected reading
+ * @returns a liquid whose gravity is the reading, whenever one exists
+ */
+export function agreeWithReading(liquid: Liquid, sg: number): Liquid {
+  inRange('sg', sg, LIMITS.sg);
+  const moved = fermentFraction(liquid, fermentedFraction(liquid, sg));
+  const gap = gravityOf(moved) - sg;
+  if (Math.abs(gap) < 1e-6) return moved;
+  // Alcohol and sugar are now at an end of their range: the rest of the difference is unfermentable matter misjudged.
+  const others = findRoot({
+    f: (otherSolidsGPerL) => gravityOf({ ...moved, otherSolidsGPerL }) - sg,
+    lo: moved.otherSolidsGPerL - 100,
+    hi: moved.otherSolidsGPerL + 100,
+    tolerance: 1e-7,
+  });
+  return { ...moved, otherSolidsGPerL: others };
+}
+
+/**
+ * The unfermented liquid brought to agree with a gravity reading: the sugar was more or less than thought.
+ *
+ * @param liquid - as last known, before yeast
+ * @param sg - a corrected reading
+ * @returns a liquid with the same acids and that gravity
+ * @throws {CoreError} UNREACHABLE when the gravity is too low to hold its acids and other matter
+ */
+export function agreeWithMustReading(liquid: Liquid, sg: number): Liquid {
+  inRange('sg', sg, LIMITS.sg);
+  const sugar = liquid.sucroseGPerL + liquid.hexoseGPerL;
+  const sucroseFraction = sugar > 0 ? liquid.sucroseGPerL / sugar : 0;
+  const withSugar = (sugarGPerL: number): Liquid => ({
+    ...liquid,
+    sucroseGPerL: sugarGPerL * sucroseFraction,
+    hexoseGPerL: sugarGPerL * (1 - sucroseFraction),
+  });
+  return withSugar(findRoot({ f: (s) => gravityOf(withSugar(s)) - sg, lo: 0, hi: 1200, tolerance: 1e-7 }));
+}

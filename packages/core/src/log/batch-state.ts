@@ -1,0 +1,104 @@
+import type { GravityReading } from '../ferment/reading.js';
+import type { JudgedEntry, PlaceTemperature } from '../ferment/judge-fermentation.js';
+import type { Liquid } from '../liquid/liquid.js';
+import type { CapColour, VesselFill } from './entry.js';
+
+/** The stops of the path, in order. */
+export const STAGES = ['juice', 'settle', 'pitch', 'ferment', 'rack', 'rest', 'finish', 'bottle', 'drink'] as const;
+
+/** Where a batch stands on its path. */
+export type Stage = (typeof STAGES)[number];
+
+/** A crate: bottles filled in one run. */
+export interface Crate {
+  /** The `bottled` entry it came from. */
+  readonly id: string;
+  readonly name: string;
+  readonly bottledAt: string;
+  readonly capColour: CapColour;
+  readonly lots: readonly { readonly kindId: string; readonly filled: number; readonly left: number }[];
+  readonly testBottle: boolean;
+  readonly co2Volumes: number;
+  readonly sparkling: boolean;
+  readonly abv: number;
+  readonly hottestC: number;
+  /** When the last bottle was opened; null when none has been. */
+  readonly lastOpenedAt: string | null;
+}
+
+/** A keg filled from the batch. */
+export interface Keg {
+  readonly id: string;
+  readonly vesselId: string;
+  readonly volumeL: number;
+  readonly targetVolumes: number;
+  readonly storeC: number;
+  readonly at: string;
+}
+
+/** Something in the log that does not add up; the rest is still replayed. */
+export interface ReplayIssue {
+  readonly entryId: string;
+  readonly text: string;
+}
+
+/** A reading with what was behind it. */
+export interface StateReading extends GravityReading {
+  readonly plusMinus: number;
+  /** The figure as it was read. */
+  readonly raw: number;
+  readonly instrument: 'hydrometer' | 'refractometer' | 'carton';
+}
+
+/** What replaying a log tells of a batch. Everything here is derived; nothing of it is stored. */
+export interface BatchState {
+  readonly stage: Stage;
+  /** What stands in vessels now; null before filling and when all is bottled or gone. */
+  readonly liquid: Liquid | null;
+  /** What was last in vessels: equal to `liquid`, or what went into the bottles. */
+  readonly lastLiquid: Liquid | null;
+  /** The must with every addition since, unfermented; null before filling. */
+  readonly must: Liquid | null;
+  readonly vessels: readonly VesselFill[];
+  readonly readings: readonly StateReading[];
+  readonly temps: readonly PlaceTemperature[];
+  readonly place: string | null;
+  readonly placeC: number | null;
+  readonly yeastId: string | null;
+  readonly judged: readonly JudgedEntry[];
+  readonly filledAt: string | null;
+  readonly sulfitedAt: string | null;
+  readonly pitchedAt: string | null;
+  readonly rackedAt: string | null;
+  readonly stabilisedAt: string | null;
+  readonly primed: { readonly at: string; readonly volumes: number; readonly mode: 'bulk' | 'per-bottle' } | null;
+  readonly crates: readonly Crate[];
+  readonly keg: Keg | null;
+  readonly lastEntryAt: string | null;
+  readonly issues: readonly ReplayIssue[];
+}
+
+/** A batch of which nothing is known. */
+export const EMPTY_STATE: BatchState = Object.freeze({
+  stage: 'juice',
+  liquid: null,
+  lastLiquid: null,
+  must: null,
+  vessels: [],
+  readings: [],
+  temps: [],
+  place: null,
+  placeC: null,
+  yeastId: null,
+  judged: [],
+  filledAt: null,
+  sulfitedAt: null,
+  pitchedAt: null,
+  rackedAt: null,
+  stabilisedAt: null,
+  primed: null,
+  crates: [],
+  keg: null,
+  lastEntryAt: null,
+  issues: [],
+});

@@ -1,0 +1,108 @@
+import { bottleById } from '../bottle/bottle-kinds.js';
+import { formatQuantity, type UnitPreferences } from '../quantity/format-quantity.js';
+import { fermentableById } from '../reference/fermentables.js';
+import { yeastById } from '../reference/yeast-kinds.js';
+import { figure } from '../worked/figures.js';
+import type { Entry, EntryOf, RawGravity } from './entry.js';
+
+/** One line of a log in words. */
+export interface EntryWords {
+  /** The figure or act, to be set in bold. */
+  readonly lead: string;
+  readonly rest: string;
+}
+
+/**
+ * An entry as a maker would read it back.
+ *
+ * @param entry - any entry but a correction, which shows as the entry it corrects
+ * @param units - the maker's units
+ * @returns the words
+ */
+export function describeEntry(entry: Entry, units: UnitPreferences): EntryWords {
+  const volume = (valueL: number): string => formatQuantity({ dimension: 'volume', valueL }, units);
+  const mass = (valueG: number): string => formatQuantity({ dimension: 'mass', valueG }, units);
+  const temp = (valueC: number): string => formatQuantity({ dimension: 'temperature', valueC }, units);
+  switch (entry.kind) {
+    case 'filled':
+      return { lead: `Filled ${volume(entry.payload.volumeL)}`, rest: `of ${entry.payload.source}, ${rawText(entry.payload.gravity, units)}` };
+    case 'reading':
+      return readingWords(entry, units);
+    case 'addition':
+      return additionWords(entry, volume, mass);
+    case 'pitched':
+      return {
+        lead: entry.payload.method === 'wild' ? 'Left to its own yeast' : 'Pitched',
+        rest: `${yeastById(entry.payload.yeastId).name}${entry.payload.massG > 0 ? `, ${mass(entry.payload.massG)} ${entry.payload.method}` : ''}`,
+      };
+    case 'stirred':
+      return { lead: 'Stirred', rest: '' };
+    case 'moved':
+      return { lead: 'Moved', rest: `to ${entry.payload.place}, ${temp(entry.payload.tempC)}` };
+    case 'racked':
+      return { lead: 'Racked', rest: `${volume(entry.payload.vessels.reduce((s, v) => s + v.volumeL, 0))} off the lees, ${volume(entry.payload.lossL)} left behind` };
+    case 'stabilised':
+      return { lead: 'Stabilised', rest: `${figure(entry.payload.so2MgPerL, 0)} mg/L sulfite, ${figure(entry.payload.sorbateMgPerL, 0)} mg/L sorbic acid` };
+    case 'sweetened':
+      return { lead: 'Sweetened', rest: `with ${mass(entry.payload.massG)} ${fermentableById(entry.payload.sweetenerId).name}` };
+    case 'primed':
+      return { lead: 'Primed', rest: `with ${mass(entry.payload.massG)} ${fermentableById(entry.payload.fermentableId).name} for ${figure(entry.payload.targetVolumes, 1)} volumes` };
+    case 'bottled':
+      return { lead: 'Bottled', rest: `${entry.payload.bottles.map((b) => `${b.count} × ${bottleById(b.kindId).name}`).join(', ')}, ${entry.payload.capColour} caps` };
+    case 'kegged':
+      return { lead: 'Kegged', rest: `${volume(entry.payload.vessel.volumeL)}, kept at ${temp(entry.payload.storeC)}` };
+    case 'opened':
+      return { lead: `Opened ${entry.payload.count}`, rest: bottleById(entry.payload.kindId).name };
+    case 'tasted':
+      return { lead: 'Tasted', rest: entry.payload.text };
+    case 'note':
+      return { lead: 'Note', rest: entry.payload.text };
+    case 'discarded':
+      return { lead: 'Poured away', rest: `${volume(entry.payload.volumeL)}: ${entry.payload.why}` };
+    case 'corrected':
+      return { lead: entry.payload.replacement ? 'Corrected' : 'Struck out', rest: entry.note };
+  }
+}
+
+function rawText(raw: RawGravity, units: UnitPreferences): string {
+  const figureText = raw.instrument === 'refractometer' ? `${figure(raw.reading, 1)} °Bx` : raw.reading.toFixed(3);
+  const heat = raw.sampleC === null ? '' : ` at ${formatQuantity({ dimension: 'temperature', valueC: raw.sampleC }, units)}`;
+  return `${figureText}${heat}, ${raw.instrument === 'carton' ? 'from the carton' : raw.instrument}`;
+}
+
+function readingWords(entry: EntryOf<'reading'>, units: UnitPreferences): { lead: string; rest: string } {
+  const { payload } = entry;
+  const parts = [
+    payload.ph === null ? '' : `pH ${figure(payload.ph, 2)}`,
+    payload.taGPerL === null ? '' : `acid ${figure(payload.taGPerL, 1)} g/L`,
+    payload.placeC === null ? '' : `standing at ${formatQuantity({ dimension: 'temperature', valueC: payload.placeC }, units)}`,
+    payload.bubbles === null ? '' : `bubbles: ${payload.bubbles}`,
+    payload.smell ?? '',
+  ].filter((part) => part !== '');
+  return payload.gravity
+    ? { lead: 'Read', rest: [rawText(payload.gravity, units), ...parts].join(' · ') }
+    : { lead: 'Noted', rest: parts.join(' · ') };
+}
+
+function additionWords(entry: EntryOf<'addition'>, volume: (l: number) => string, mass: (g: number) => string): { lead: string; rest: string } {
+  const { payload } = entry;
+  switch (payload.what) {
+    case 'fermentable':
+      return { lead: 'Added', rest: `${mass(payload.massG)} ${fermentableById(payload.fermentableId).name}` };
+    case 'water':
+      return { lead: 'Added', rest: `${volume(payload.volumeL)} water` };
+    case 'acid':
+      return { lead: 'Added', rest: `${mass(payload.massG)} ${payload.acid} acid` };
+    case 'carbonate':
+      return { lead: 'Added', rest: `${mass(payload.massG)} ${payload.carbonate.replace('-', ' ')}` };
+    case 'tannin':
+      return { lead: 'Added', rest: `${mass(payload.massG)} tannin` };
+    case 'sulfite':
+      return { lead: 'Sulfited', rest: `${figure(payload.so2MgPerL, 0)} mg/L` };
+    case 'nutrient':
+    case 'enzyme':
+    case 'bentonite':
+    case 'finings':
+      return { lead: 'Added', rest: `${mass(payload.massG)} ${payload.name}` };
+  }
+}

@@ -1,0 +1,123 @@
+import type { CarbonateId } from '../liquid/add-acid.js';
+import type { AcidId } from '../liquid/acid-chemistry.js';
+import type { Fruit } from '../liquid/liquid.js';
+
+/** What a reading was taken with. */
+export type InstrumentKind = 'hydrometer' | 'refractometer' | 'carton';
+
+/** How much of the batch stands in a vessel. */
+export interface VesselFill {
+  readonly vesselId: string;
+  readonly volumeL: number;
+}
+
+/** A count of one kind of bottle. */
+export interface BottleCount {
+  readonly kindId: string;
+  readonly count: number;
+}
+
+/** A gravity as it was taken: nothing is corrected before it is stored. */
+export interface RawGravity {
+  readonly instrument: InstrumentKind;
+  /** The figure as read: SG, or °Bx for a refractometer. */
+  readonly reading: number;
+  /** °C; null when nobody looked. */
+  readonly sampleC: number | null;
+  readonly calibratedAtC: number;
+  readonly offsetSg: number;
+}
+
+/** What each kind of entry says. Field names carry their units. */
+export interface EntryPayloads {
+  readonly filled: {
+    readonly source: string;
+    readonly fruit: Fruit;
+    readonly volumeL: number;
+    readonly gravity: RawGravity;
+    readonly ph: number | null;
+    readonly taGPerL: number | null;
+    readonly tanninGPerL: number | null;
+    readonly yanMgPerL: number | null;
+    readonly vessels: readonly VesselFill[];
+    readonly tempC: number | null;
+  };
+  readonly reading: {
+    readonly gravity: RawGravity | null;
+    readonly ph: number | null;
+    readonly taGPerL: number | null;
+    readonly placeC: number | null;
+    /** Odd readings filed on the maker's word carry what was asked. */
+    readonly insistedOn: readonly string[];
+    readonly bubbles: 'none' | 'some' | 'lively' | null;
+    readonly smell: string | null;
+  };
+  readonly addition:
+    | { readonly what: 'fermentable'; readonly fermentableId: string; readonly massG: number }
+    | { readonly what: 'acid'; readonly acid: AcidId; readonly massG: number }
+    | { readonly what: 'carbonate'; readonly carbonate: CarbonateId; readonly massG: number }
+    | { readonly what: 'water'; readonly volumeL: number }
+    | { readonly what: 'tannin'; readonly massG: number }
+    | { readonly what: 'sulfite'; readonly so2MgPerL: number }
+    | { readonly what: 'nutrient' | 'enzyme' | 'bentonite' | 'finings'; readonly name: string; readonly massG: number };
+  readonly pitched: { readonly yeastId: string; readonly massG: number; readonly method: 'sprinkled' | 'rehydrated' | 'starter' | 'wild'; readonly juiceC: number | null };
+  readonly stirred: Record<string, never>;
+  readonly moved: { readonly place: string; readonly tempC: number };
+  readonly racked: { readonly vessels: readonly VesselFill[]; readonly lossL: number };
+  readonly stabilised: { readonly so2MgPerL: number; readonly sorbateMgPerL: number };
+  readonly sweetened: { readonly sweetenerId: string; readonly massG: number };
+  readonly primed: {
+    readonly fermentableId: string;
+    readonly massG: number;
+    readonly mode: 'bulk' | 'per-bottle';
+    readonly targetVolumes: number;
+    readonly warmestSinceEndC: number;
+  };
+  readonly bottled: {
+    readonly bottles: readonly BottleCount[];
+    readonly testBottle: boolean;
+    readonly lossL: number;
+    readonly crate: string;
+    readonly capColour: CapColour;
+    readonly hottestC: number;
+    /** Ids of the dangers acknowledged in words. */
+    readonly acknowledged: readonly string[];
+  };
+  readonly kegged: { readonly vessel: VesselFill; readonly lossL: number; readonly targetVolumes: number; readonly storeC: number; readonly acknowledged: readonly string[] };
+  readonly opened: { readonly kindId: string; readonly count: number };
+  readonly tasted: { readonly text: string; readonly sparkle: 'flat' | 'soft' | 'lively' | 'gushing' | null; readonly again: boolean | null };
+  readonly note: { readonly text: string };
+  readonly discarded: { readonly volumeL: number; readonly why: string };
+  /** Points at the entry it replaces; without a replacement that entry is struck out. */
+  readonly corrected: { readonly entryId: string; readonly replacement: Replacement | null };
+}
+
+/** Colours of crown caps, by name, so that a lot can be told in the dark of a cupboard. */
+export type CapColour = 'rust' | 'slate' | 'leaf' | 'straw' | 'plum';
+
+/** The kinds of entry. */
+export type EntryKind = keyof EntryPayloads;
+
+/** A corrected entry's new content; its kind cannot change. */
+export type Replacement = {
+  readonly [K in Exclude<EntryKind, 'corrected'>]: { readonly kind: K; readonly at: string; readonly note: string; readonly payload: EntryPayloads[K] };
+}[Exclude<EntryKind, 'corrected'>];
+
+/** One entry of a batch's log. */
+export type Entry = {
+  readonly [K in EntryKind]: {
+    /** ULID made by the client, so that a repeated send is harmless. */
+    readonly id: string;
+    readonly batchId: string;
+    readonly kind: K;
+    /** When it happened, ISO 8601. */
+    readonly at: string;
+    /** When it was written, ISO 8601. */
+    readonly writtenAt: string;
+    readonly note: string;
+    readonly payload: EntryPayloads[K];
+  };
+}[EntryKind];
+
+/** An entry of one kind. */
+export type EntryOf<K extends EntryKind> = Extract<Entry, { readonly kind: K }>;

@@ -1,0 +1,246 @@
+import { CoreError } from '../errors/core-error.js';
+import { residualCo2 } from '../bottle/co2-solubility.js';
+import { CO2_G_PER_VOLUME, CO2_PER_HEXOSE } from '../bottle/priming-sugar.js';
+import { bottleById } from '../bottle/bottle-kinds.js';
+import { addAcid, addCarbonate, addTannin, agreeWithAcidReadings } from '../liquid/add-acid.js';
+import { addFermentable, addSulfite, addWater, hexoseFrom } from '../liquid/additions.js';
+import { loseVolume } from '../liquid/blend-liquids.js';
+import { agreeWithMustReading, agreeWithReading } from '../liquid/ferment-to.js';
+import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
+import type { Liquid } from '../liquid/liquid.js';
+import { abvOf, fermentableGPerL } from '../liquid/views.js';
+import { EMPTY_STATE, type BatchState, type StateReading } from './batch-state.js';
+import { correctGravity } from './correct-gravity.js';
+import { effectiveEntries } from './effective-entries.js';
+import type { Entry, EntryOf, RawGravity, VesselFill } from './entry.js';
+
+/** The state while a log is folded: the same as the result, but its lists grow in place, so long logs stay quick. */
+interface Draft extends Omit<BatchState, 'readings' | 'temps' | 'judged' | 'crates' | 'issues' | 'stage'> {
+  readonly readings: StateReading[];
+  readonly temps: { at: string; tempC: number }[];
+  readonly judged: { at: string; kind: 'pitched' | 'gravity-changed' }[];
+  readonly crates: BatchState['crates'][number][];
+  readonly issues: { entryId: string; text: string }[];
+  stage: BatchState['stage'];
+}
+
+type Patch = Partial<{ -readonly [K in keyof Draft]: Draft[K] }>;
+
+/**
+ * What a log tells of its batch. An entry that does not add up is left out and named among the issues; everything
+ * else still counts, so one slip never hides a year's record.
+ *
+ * @param log - every entry of one batch, in any order
+ * @returns the state
+ */
+export function replay(log: readonly Entry[]): BatchState {
+  const draft: Draft = { ...EMPTY_STATE, readings: [], temps: [], judged: [], crates: [], issues: [] };
+  for (const entry of effectiveEntries(log).entries) {
+    try {
+      Object.assign(draft, applied(draft, entry), { lastEntryAt: entry.at });
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error;
+      draft.issues.push({ entryId: entry.id, text: error.message });
+    }
+  }
+  draft.stage = stageOf(draft);
+  return draft;
+}
+
+function stageOf(state: Draft): BatchState['stage'] {
+  if (state.crates.length > 0 || state.keg) return 'drink';
+  if (state.primed || state.stabilisedAt) return 'bottle';
+  if (state.rackedAt && state.pitchedAt) return 'rest';
+  if (state.pitchedAt) return 'ferment';
+  if (state.sulfitedAt) return 'settle';
+  return state.filledAt ? 'pitch' : 'juice';
+}
+
+function inHand(state: Draft): Liquid {
+  if (!state.liquid) throw new CoreError('NOT_ALLOWED', 'there is nothing in the vessels of this batch');
+  return state.liquid;
+}
+
+/** Applies the same act to what is in the vessels and to the unfermented must behind it. */
+function both(state: Draft, act: (liquid: Liquid) => Liquid): Patch {
+  const liquid = act(inHand(state));
+  return { liquid, lastLiquid: liquid, must: state.must ? act(state.must) : null, vessels: scaled(state.vessels, liquid.volumeL) };
+}
+
+function scaled(vessels: readonly VesselFill[], volumeL: number): readonly VesselFill[] {
+  const total = vessels.reduce((sum, v) => sum + v.volumeL, 0);
+  return total > 0 ? vessels.map((v) => ({ ...v, volumeL: (v.volumeL * volumeL) / total })) : vessels;
+}
+
+function applied(state: Draft, entry: Entry): Patch {
+  switch (entry.kind) {
+    case 'filled':
+      return filled(entry);
+    case 'reading':
+      return read(state, entry);
+    case 'addition':
+      return added(state, entry);
+    case 'pitched':
+      state.judged.push({ at: entry.at, kind: 'pitched' });
+      if (entry.payload.juiceC !== null) state.temps.push({ at: entry.at, tempC: entry.payload.juiceC });
+      return { yeastId: entry.payload.yeastId, pitchedAt: state.pitchedAt ?? entry.at, ...(state.pitchedAt ? {} : { must: state.liquid }) };
+    case 'moved':
+      state.temps.push({ at: entry.at, tempC: entry.payload.tempC });
+      return { place: entry.payload.place, placeC: entry.payload.tempC };
+    case 'racked':
+      return { ...both(state, (l) => loseVolume(l, (entry.payload.lossL * l.volumeL) / inHand(state).volumeL)), vessels: entry.payload.vessels, rackedAt: entry.at };
+    case 'stabilised':
+      return {
+        ...both(state, (l) => ({ ...addSulfite(l, entry.payload.so2MgPerL), sorbateMgPerL: l.sorbateMgPerL + entry.payload.sorbateMgPerL })),
+        stabilisedAt: entry.at,
+      };
+    case 'sweetened':
+      return both(state, (l) => addFermentable(l, { fermentableId: entry.payload.sweetenerId, massG: entry.payload.massG }));
+    case 'primed':
+      return primed(state, entry);
+    case 'bottled':
+      return bottled(state, entry);
+    case 'kegged':
+      return kegged(state, entry);
+    case 'opened':
+      return opened(state, entry);
+    case 'discarded': {
+      const left = loseVolume(inHand(state), entry.payload.volumeL);
+      return emptied(state, left);
+    }
+    case 'stirred':
+    case 'tasted':
+    case 'note':
+    case 'corrected':
+      return {};
+  }
+}
+
+function filled(entry: EntryOf<'filled'>): Patch {
+  const { payload } = entry;
+  const { sg } = correctGravity(payload.gravity, null);
+  const liquid = liquidFromReadings({
+    volumeL: payload.volumeL,
+    sg,
+    fruit: payload.fruit,
+    ph: payload.ph ?? undefined,
+    taGPerL: payload.taGPerL ?? undefined,
+    tanninGPerL: payload.tanninGPerL ?? undefined,
+    yanMgPerL: payload.yanMgPerL ?? undefined,
+  });
+  return { liquid, lastLiquid: liquid, must: liquid, vessels: payload.vessels, filledAt: entry.at, placeC: payload.tempC };
+}
+
+function read(state: Draft, entry: EntryOf<'reading'>): Patch {
+  const { payload } = entry;
+  if (payload.placeC !== null) state.temps.push({ at: entry.at, tempC: payload.placeC });
+  const patch: Patch = payload.placeC === null ? {} : { placeC: payload.placeC };
+  if (payload.gravity) readGravity(state, entry, payload.gravity, patch);
+  const liquid = patch.liquid ?? state.liquid;
+  if (liquid && (payload.ph !== null || payload.taGPerL !== null)) {
+    patch.liquid = agreeWithAcidReadings(liquid, { ph: payload.ph ?? undefined, taGPerL: payload.taGPerL ?? undefined });
+  }
+  if (patch.liquid) patch.lastLiquid = patch.liquid;
+  return patch;
+}
+
+function readGravity(state: Draft, entry: EntryOf<'reading'>, gravity: RawGravity, patch: Patch): void {
+  const { sg, plusMinus } = correctGravity(gravity, state.pitchedAt ? state.must : null);
+  const tempC = entry.payload.placeC ?? gravity.sampleC;
+  state.readings.push({ id: entry.id, at: entry.at, sg, plusMinus, tempC, raw: gravity.reading, instrument: gravity.instrument });
+  if (!state.liquid) return;
+  if (state.pitchedAt) {
+    patch.liquid = agreeWithReading(state.liquid, sg);
+    return;
+  }
+  const must = agreeWithMustReading(state.liquid, sg);
+  patch.liquid = must;
+  patch.must = must;
+}
+
+function added(state: Draft, entry: EntryOf<'addition'>): Patch {
+  const { payload } = entry;
+  switch (payload.what) {
+    case 'fermentable':
+      if (state.pitchedAt) state.judged.push({ at: entry.at, kind: 'gravity-changed' });
+      return both(state, (l) => addFermentable(l, payload));
+    case 'water':
+      if (state.pitchedAt) state.judged.push({ at: entry.at, kind: 'gravity-changed' });
+      return both(state, (l) => addWater(l, payload.volumeL));
+    case 'acid':
+      return both(state, (l) => addAcid(l, payload));
+    case 'carbonate':
+      return both(state, (l) => addCarbonate(l, payload));
+    case 'tannin':
+      return both(state, (l) => addTannin(l, payload.massG));
+    case 'sulfite':
+      return { ...both(state, (l) => addSulfite(l, payload.so2MgPerL)), sulfitedAt: entry.at };
+    case 'nutrient':
+    case 'enzyme':
+    case 'bentonite':
+    case 'finings':
+      return {};
+  }
+}
+
+function primed(state: Draft, entry: EntryOf<'primed'>): Patch {
+  const liquid = inHand(state);
+  const hexoseG = hexoseFrom(entry.payload);
+  const before = fermentableGPerL(liquid);
+  const patch = both(state, (l) => addFermentable(l, entry.payload));
+  const volumes =
+    residualCo2(entry.payload) + (((before * liquid.volumeL + hexoseG) / (patch.liquid?.volumeL ?? liquid.volumeL)) * CO2_PER_HEXOSE) / CO2_G_PER_VOLUME;
+  return { ...patch, primed: { at: entry.at, volumes: Math.min(entry.payload.targetVolumes, volumes), mode: entry.payload.mode } };
+}
+
+/** What stays after some of the drink has left its vessels; a glassful or less counts as empty. */
+function emptied(state: Draft, left: Liquid): Patch {
+  const gone = left.volumeL < 0.3;
+  return { liquid: gone ? null : left, lastLiquid: gone ? state.lastLiquid : left, vessels: gone ? [] : scaled(state.vessels, left.volumeL) };
+}
+
+function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {
+  const liquid = inHand(state);
+  const { payload } = entry;
+  const filledL = payload.bottles.reduce((sum, b) => sum + (b.count * bottleById(b.kindId).sizeMl) / 1000, 0);
+  if (filledL + payload.lossL > liquid.volumeL * 1.02 + 0.05) {
+    throw new CoreError('NOT_ALLOWED', `${filledL.toFixed(1)} L of bottles cannot be filled from ${liquid.volumeL.toFixed(1)} L`, { filledL, volumeL: liquid.volumeL });
+  }
+  state.crates.push({
+    id: entry.id,
+    name: payload.crate,
+    bottledAt: entry.at,
+    capColour: payload.capColour,
+    lots: payload.bottles.map((b) => ({ kindId: b.kindId, filled: b.count, left: b.count })),
+    testBottle: payload.testBottle,
+    co2Volumes: state.primed?.volumes ?? residualCo2({ warmestSinceEndC: Math.max(0, state.placeC ?? 15) }),
+    sparkling: state.primed !== null,
+    abv: abvOf(liquid) + (state.primed ? fermentableGPerL(liquid) / 16.83 : 0),
+    hottestC: payload.hottestC,
+    lastOpenedAt: null,
+  });
+  return emptied(state, loseVolume(liquid, Math.min(liquid.volumeL, filledL + payload.lossL)));
+}
+
+function kegged(state: Draft, entry: EntryOf<'kegged'>): Patch {
+  const { payload } = entry;
+  const liquid = loseVolume(inHand(state), payload.lossL);
+  const keg = { id: entry.id, vesselId: payload.vessel.vesselId, volumeL: payload.vessel.volumeL, targetVolumes: payload.targetVolumes, storeC: payload.storeC, at: entry.at };
+  return { liquid, lastLiquid: liquid, vessels: [payload.vessel], keg };
+}
+
+function opened(state: Draft, entry: EntryOf<'opened'>): Patch {
+  let toOpen = entry.payload.count;
+  state.crates.forEach((crate, i) => {
+    const lots = crate.lots.map((lot) => {
+      const taken = lot.kindId === entry.payload.kindId ? Math.min(lot.left, toOpen) : 0;
+      toOpen -= taken;
+      return taken > 0 ? { ...lot, left: lot.left - taken } : lot;
+    });
+    if (lots.some((lot, j) => lot !== crate.lots[j])) state.crates[i] = { ...crate, lots, lastOpenedAt: entry.at };
+  });
+  if (toOpen > 0) {
+    throw new CoreError('NOT_ALLOWED', `there are ${toOpen} fewer bottles of that kind than were opened`, { short: toOpen });
+  }
+  return {};
+}

@@ -1,0 +1,27 @@
+import { inRange, LIMITS } from '../errors/guards.js';
+import { findRoot } from '../numeric/find-root.js';
+
+/**
+ * Degrees Brix of a sugar solution of this gravity.
+ *
+ * @param sg - specific gravity 20 °C/20 °C, 1.0–1.4 (no alcohol present)
+ * @returns °Bx, % sucrose by mass
+ * @throws {CoreError} OUT_OF_RANGE outside the gravities Trug handles
+ * @source ASBC polynomial: −616.868 + 1111.14 s − 630.272 s² + 135.997 s³
+ */
+export function brixFromSg(sg: number): number {
+  inRange('sg', sg, LIMITS.sg);
+  return -616.868 + sg * (1111.14 + sg * (-630.272 + sg * 135.997));
+}
+
+/**
+ * Gravity of a sugar solution of this Brix: the ASBC polynomial inverted numerically.
+ *
+ * @param brix - °Bx, 0–75
+ * @returns specific gravity 20 °C/20 °C
+ * @throws {CoreError} OUT_OF_RANGE when Brix is outside 0–75
+ */
+export function sgFromBrix(brix: number): number {
+  inRange('brix', brix, LIMITS.brix);
+  return findRoot({ f: (sg) => brixFromSg(sg) - brix, lo: 0.99, hi: LIMITS.sg.max, tolerance: 1e-9 });
+}

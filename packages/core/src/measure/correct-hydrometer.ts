@@ -1,0 +1,85 @@
+import { inRange, LIMITS } from '../errors/guards.js';
+import { figure, gravityText } from '../worked/figures.js';
+import { worked, type Worked } from '../worked/worked.js';
+
+/** A hydrometer as read. */
+export interface HydrometerReading {
+  /** The number at the meniscus, SG. */
+  readonly reading: number;
+  /** Temperature of the sample, °C, 0–60. */
+  readonly sampleC: number;
+  /** Temperature the stem is marked for, °C; commonly 15.6 or 20. */
+  readonly calibratedAtC: number;
+  /** What must be added to make this stem read 1.000 in plain water at its own temperature, SG. */
+  readonly offset?: number;
+  /** How well the meniscus could be read, ± SG; bubbles and small jars make it worse. */
+  readonly readingUncertainty?: number;
+}
+
+/** A gravity with how far it may be off. */
+export interface CorrectedGravity {
+  readonly sg: number;
+  /** Half-width of the honest range, ± SG. */
+  readonly plusMinus: number;
+}
+
+/** How closely a home stem is read. @source estimate: half a 0.002 division */
+export const DEFAULT_READING_UNCERTAINTY_SG = 0.001;
+/** How well a kitchen thermometer is trusted. @source estimate */
+const SAMPLE_TEMP_UNCERTAINTY_C = 1;
+/** Volume expansion of the hydrometer's glass, per °C. @source soda-lime glass, usual in hydrometer correction tables */
+const GLASS_EXPANSION_PER_C = 25e-6;
+
+/**
+ * Density of air-free water.
+ *
+ * @param tempC - temperature, °C, 0–100
+ * @returns kg/m³
+ * @source Kell, J. Chem. Eng. Data 20 (1975) 97
+ */
+export function waterDensityKgPerM3(tempC: number): number {
+  const t = tempC;
+  const top = 999.83952 + t * (16.945176 + t * (-7.9870401e-3 + t * (-46.170461e-6 + t * (105.56302e-9 - t * 280.54253e-12))));
+  return top / (1 + 16.87985e-3 * t);
+}
+
+function trueGravity(reading: number, sampleC: number, calibratedAtC: number): number {
+  const glass = 1 - GLASS_EXPANSION_PER_C * (sampleC - calibratedAtC);
+  return (reading * waterDensityKgPerM3(calibratedAtC) * glass) / waterDensityKgPerM3(sampleC);
+}
+
+/**
+ * What a hydrometer would have read at its own temperature: the stem floats in a liquid thinned or
+ * thickened by heat, and the glass itself swells a little.
+ *
+ * @param input - the reading, the sample's temperature, the stem's temperature and its offset
+ * @returns the true gravity and its honest ± with the working
+ * @throws {CoreError} OUT_OF_RANGE for gravities outside 0.98–1.4 or temperatures outside 0–60 °C
+ * @source (reading+offset)·ρw(cal)·(1−25e-6(t−cal))/ρw(t), water by Kell (1975)
+ */
+export function correctHydrometer(input: HydrometerReading): Worked<CorrectedGravity> {
+  const { reading, sampleC, calibratedAtC, offset = 0, readingUncertainty = DEFAULT_READING_UNCERTAINTY_SG } = input;
+  inRange('reading', reading, LIMITS.sg);
+  inRange('sampleC', sampleC, { min: 0, max: 60 });
+  inRange('calibratedAtC', calibratedAtC, { min: 4, max: 30 });
+  inRange('offset', offset, { min: -0.02, max: 0.02 });
+  inRange('readingUncertainty', readingUncertainty, { min: 0, max: 0.02 });
+  const sg = trueGravity(reading + offset, sampleC, calibratedAtC);
+  const warmer = Math.min(60, sampleC + SAMPLE_TEMP_UNCERTAINTY_C);
+  const fromTemp = Math.abs(trueGravity(reading + offset, warmer, calibratedAtC) - sg);
+  const plusMinus = Math.hypot(readingUncertainty, fromTemp);
+  return worked({ sg, plusMinus }, [
+    {
+      label: 'Heat',
+      expression: `${gravityText(reading + offset, 4)} × ρ(${figure(calibratedAtC, 1)} °C) ÷ ρ(${figure(sampleC, 1)} °C), less the swelling of the glass`,
+      result: gravityText(sg, 4),
+      source: 'water density by Kell 1975',
+    },
+    {
+      label: 'How sure',
+      expression: `reading ±${figure(readingUncertainty, 4)}, thermometer ±${SAMPLE_TEMP_UNCERTAINTY_C} °C is ±${figure(fromTemp, 4)}`,
+      result: `±${figure(plusMinus, 4)}`,
+      source: 'our estimate of a home bench',
+    },
+  ]);
+}

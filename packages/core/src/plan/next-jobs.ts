@@ -1,0 +1,147 @@
+import type { Verdict } from '../ferment/verdict.js';
+import type { BatchState } from '../log/batch-state.js';
+import { dateAfter, DAY_MS, daysBetween, dayText } from '../quantity/days.js';
+import { yeastById } from '../reference/yeast-kinds.js';
+import { figure, gravityText } from '../worked/figures.js';
+import type { Method } from './method.js';
+
+/** What a job asks for. */
+export type JobKind = 'pitch' | 'read' | 'second-reading' | 'warm' | 'restart' | 'rack' | 'bottle' | 'stabilise' | 'test-bottle' | 'open-one';
+
+/** When a job falls, beside today. */
+export type JobUrgency = 'overdue' | 'today' | 'week' | 'later';
+
+/** Something to do for a batch. */
+export interface Job {
+  /** The same for the same job however often it is derived: batch, kind and what caused it. */
+  readonly id: string;
+  readonly kind: JobKind;
+  readonly title: string;
+  readonly detail: string;
+  /** ISO 8601 day or instant. */
+  readonly dueAt: string;
+  readonly urgency: JobUrgency;
+}
+
+/** What jobs are derived from. */
+export interface JobsInput {
+  readonly batchId: string;
+  readonly batchName: string;
+  readonly state: BatchState;
+  readonly verdict: Verdict | null;
+  readonly method: Method;
+  /** ISO 8601. */
+  readonly today: string;
+}
+
+/**
+ * How soon something is due.
+ *
+ * @param dueAt - ISO 8601
+ * @param today - ISO 8601
+ * @returns overdue before today, today, within seven days, or later
+ */
+export function urgencyOf(dueAt: string, today: string): JobUrgency {
+  const days = Math.floor(Date.parse(dueAt.slice(0, 10)) / DAY_MS) - Math.floor(Date.parse(today.slice(0, 10)) / DAY_MS);
+  if (days < 0) return 'overdue';
+  if (days === 0) return 'today';
+  return days <= 7 ? 'week' : 'later';
+}
+
+/**
+ * The jobs a batch has, most urgent first, derived from its log and nothing else.
+ *
+ * @param input - the replayed batch, its verdict, its method and today
+ * @returns jobs with stable ids
+ */
+export function nextJobs(input: JobsInput): readonly Job[] {
+  const { state } = input;
+  const jobs: Job[] = [];
+  const add = (kind: JobKind, cause: string, dueAt: string, title: string, detail: string): void => {
+    jobs.push({ id: `${input.batchId}:${kind}:${cause}`, kind, title, detail, dueAt, urgency: urgencyOf(dueAt, input.today) });
+  };
+  if (state.liquid && !state.keg) {
+    if (state.pitchedAt) fermentJobs(input, add);
+    else if (state.filledAt) pitchJob(input, state.filledAt, add);
+  }
+  for (const crate of state.crates) crateJobs(input, crate, add);
+  const order: readonly JobUrgency[] = ['overdue', 'today', 'week', 'later'];
+  return jobs.sort((a, b) => order.indexOf(a.urgency) - order.indexOf(b.urgency) || (a.dueAt < b.dueAt ? -1 : 1));
+}
+
+type Add = (kind: JobKind, cause: string, dueAt: string, title: string, detail: string) => void;
+
+function pitchJob({ batchName, state, method }: JobsInput, filledAt: string, add: Add): void {
+  if (!state.sulfitedAt) {
+    add('pitch', filledAt, filledAt.slice(0, 10), `Pitch ${batchName}`, 'The juice is ready for its yeast.');
+    return;
+  }
+  const due = new Date(Date.parse(state.sulfitedAt) + method.waits.sulfiteToPitchH * 3_600_000).toISOString();
+  add('pitch', state.sulfitedAt, due, `Pitch ${batchName}`, `Sulfite has had its ${method.waits.sulfiteToPitchH} hours at ${due.slice(11, 16)} on ${dayText(due)}.`);
+}
+
+function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, add: Add): void {
+  const pitchedAt = state.pitchedAt ?? today;
+  const last = state.readings.filter((r) => Date.parse(r.at) > Date.parse(pitchedAt)).at(-1);
+  if (!verdict) return;
+  const cause = last?.id ?? pitchedAt;
+  switch (verdict.status) {
+    case 'stalled':
+    case 'not-started':
+      add('restart', cause, dateAfter(last?.at ?? today, method.waits.readingDays), verdict.status === 'stalled' ? `Warm ${batchName}` : `Start ${batchName} again`, `${verdict.sentence} ${verdict.next.text}`);
+      return;
+    case 'too-cold':
+      add('warm', cause, today.slice(0, 10), `Move ${batchName} to the warm`, verdict.next.text);
+      return;
+    case 'finished-at-tolerance':
+      add('stabilise', cause, dateAfter(last?.at ?? today, 7), `Settle ${batchName}`, verdict.next.text);
+      return;
+    case 'finished-dry':
+    case 'settled-short':
+      finishedJobs({ batchName, state, method, cause, provenAt: last?.at ?? today, sg: last?.sg ?? 1 }, add);
+      return;
+    case 'working':
+    case 'slowing':
+      add('read', cause, dateAfter(last?.at ?? pitchedAt, method.waits.readingDays), `Read ${batchName}`, `${gravityText(last?.sg ?? 1)} on ${dayText(last?.at ?? pitchedAt)}, ${verdict.status}.`);
+      return;
+    case 'too-few-readings':
+      if (last) add('second-reading', cause, verdict.next.on, `Read ${batchName} again`, `It read ${gravityText(last.sg)} on ${dayText(last.at)}. An equal reading a week later proves it finished.`);
+      else add('read', cause, dateAfter(pitchedAt, method.waits.firstReadingDays), `First reading of ${batchName}`, `${yeastById(state.yeastId ?? '').name} went in on ${dayText(pitchedAt)}.`);
+      return;
+  }
+}
+
+interface Finished {
+  readonly batchName: string;
+  readonly state: BatchState;
+  readonly method: Method;
+  readonly cause: string;
+  readonly provenAt: string;
+  readonly sg: number;
+}
+
+function finishedJobs({ batchName, state, method, cause, provenAt, sg }: Finished, add: Add): void {
+  if (!state.rackedAt) {
+    add('rack', cause, dateAfter(provenAt, method.waits.rackWithinDays), `Rack ${batchName}`, `Finished at ${gravityText(sg)}. Off its lees, or straight to the bottle if it is clear.`);
+    return;
+  }
+  const since = state.rackedAt > provenAt ? state.rackedAt : provenAt;
+  add('bottle', cause, dateAfter(since, method.waits.restDays), `Bottle ${batchName}`, `Finished at ${gravityText(sg)} and racked on ${dayText(state.rackedAt)}.`);
+}
+
+function crateJobs({ batchName, state, method, today }: JobsInput, crate: BatchState['crates'][number], add: Add): void {
+  const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
+  if (left === 0) return;
+  const days = Math.floor(daysBetween(crate.bottledAt, today));
+  const opened = crate.lastOpenedAt !== null;
+  if (crate.testBottle && crate.sparkling && !opened) {
+    const squeezed = state.lastEntryAt !== null && daysBetween(crate.bottledAt, state.lastEntryAt) >= method.waits.testBottleDays;
+    if (!squeezed) {
+      add('test-bottle', crate.id, dateAfter(crate.bottledAt, method.waits.testBottleDays), 'Squeeze the test bottle', `${batchName}, bottled ${days} days ago at about ${figure(crate.co2Volumes, 1)} volumes. It should be firm.`);
+    }
+  }
+  if (!opened) {
+    const wait = crate.sparkling ? method.waits.firstBottleDays : 14;
+    add('open-one', crate.id, dateAfter(crate.bottledAt, wait), `Open one of ${batchName}`, `${left} bottles, filled on ${dayText(crate.bottledAt)}. Chill it first, over a sink.`);
+  }
+}

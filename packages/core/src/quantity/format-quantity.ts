@@ -1,0 +1,79 @@
+import { brixFromSg } from '../measure/brix.js';
+import { solidsFromSg } from '../measure/solids.js';
+import { figure } from '../worked/figures.js';
+import { BAR_PER, celsiusToFahrenheit, GRAMS_PER, LITRES_PER, UNIT_LABELS } from './units.js';
+
+/** The units a maker likes to see. */
+export interface UnitPreferences {
+  readonly volume: 'L' | 'us-gal' | 'imp-gal';
+  readonly mass: 'metric' | 'imperial';
+  readonly temperature: 'degC' | 'degF';
+  readonly gravity: 'SG' | 'Bx' | 'g/L';
+  readonly pressure: 'bar' | 'psi';
+}
+
+/** Litres, grams, °C, SG and bar. */
+export const DEFAULT_UNITS: UnitPreferences = Object.freeze({ volume: 'L', mass: 'metric', temperature: 'degC', gravity: 'SG', pressure: 'bar' });
+
+/** A value in its canonical unit, with what it measures. */
+export type Quantity =
+  | { readonly dimension: 'volume'; readonly valueL: number }
+  | { readonly dimension: 'mass'; readonly valueG: number }
+  | { readonly dimension: 'temperature'; readonly valueC: number }
+  | { readonly dimension: 'gravity'; readonly sg: number }
+  | { readonly dimension: 'pressure'; readonly valueBar: number };
+
+const trimmed = (value: number, decimals: number): string => figure(value, decimals).replace(/\.0+$/, '');
+
+function volumeText(valueL: number, unit: UnitPreferences['volume']): string {
+  if (unit === 'L') {
+    return valueL < 1 ? `${figure(valueL * 1000, 0)} mL` : `${trimmed(valueL, valueL < 10 ? 2 : 1)} L`;
+  }
+  const gallons = valueL / LITRES_PER[unit];
+  if (gallons >= 0.25) return `${trimmed(gallons, 2)} ${UNIT_LABELS[unit]}`;
+  const ounce = unit === 'us-gal' ? 'us-fl-oz' : 'imp-fl-oz';
+  return `${trimmed(valueL / LITRES_PER[ounce], 1)} ${UNIT_LABELS[ounce]}`;
+}
+
+function massText(valueG: number, unit: UnitPreferences['mass']): string {
+  if (unit === 'metric') {
+    if (valueG >= 1000) return `${figure(valueG / 1000, 2)} kg`;
+    return `${trimmed(valueG, valueG < 10 ? 1 : 0)} g`;
+  }
+  const ounces = valueG / GRAMS_PER.oz;
+  if (ounces < 16) return `${trimmed(ounces, ounces < 2 ? 2 : 1)} oz`;
+  const tenths = Math.round(ounces * 10);
+  const rest = (tenths % 160) / 10;
+  return `${Math.floor(tenths / 160)} lb${rest > 0 ? ` ${trimmed(rest, 1)} oz` : ''}`;
+}
+
+function gravityInUnit(sg: number, unit: UnitPreferences['gravity']): string {
+  if (unit === 'SG') return sg.toFixed(3);
+  // Below 1.000 alcohol makes both scales read under zero, where neither is defined: SG is the honest way to say it.
+  if (sg < 1) return sg.toFixed(3);
+  return unit === 'Bx' ? `${brixFromSg(sg).toFixed(1)} °Bx` : `${solidsFromSg(sg).toFixed(0)} g/L`;
+}
+
+/**
+ * Writes a quantity in the maker's units, rounded to what a home bench can measure.
+ *
+ * @param quantity - a value in its canonical unit
+ * @param units - the maker's choice
+ * @returns text with its unit; SG alone has none
+ */
+export function formatQuantity(quantity: Quantity, units: UnitPreferences = DEFAULT_UNITS): string {
+  switch (quantity.dimension) {
+    case 'volume':
+      return volumeText(quantity.valueL, units.volume);
+    case 'mass':
+      return massText(quantity.valueG, units.mass);
+    case 'temperature': {
+      const value = units.temperature === 'degC' ? quantity.valueC : celsiusToFahrenheit(quantity.valueC);
+      return `${figure(value, Number.isInteger(value) ? 0 : 1).replace(/\.0$/, '')} ${UNIT_LABELS[units.temperature]}`;
+    }
+    case 'gravity':
+      return gravityInUnit(quantity.sg, units.gravity);
+    case 'pressure':
+      return `${figure(quantity.valueBar / BAR_PER[units.pressure], units.pressure === 'psi' ? 0 : 1)} ${UNIT_LABELS[units.pressure]}`;
+  }
+}

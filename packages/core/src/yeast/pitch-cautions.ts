@@ -1,0 +1,36 @@
+import { caution } from '../cautions/catalogue.js';
+import type { Caution } from '../cautions/caution.js';
+import { dryAbvOf } from '../liquid/views.js';
+import type { Liquid } from '../liquid/liquid.js';
+import { phOf } from '../liquid/acid-chemistry.js';
+import { daysBetween } from '../quantity/days.js';
+import { yeastById } from '../reference/yeast-kinds.js';
+
+/** Hours after sulfite before yeast. @source craft rule */
+const SULFITE_WAIT_H = 24;
+const HIGH_PH = 3.8;
+
+/**
+ * What to mind before yeast goes in.
+ *
+ * @param input - the must, the kind of yeast, the juice's temperature (null when unknown), when it was sulfited and now
+ * @returns cautions, dangers first
+ * @throws {CoreError} UNKNOWN_ID
+ */
+export function pitchCautions(input: {
+  readonly liquid: Liquid;
+  readonly yeastId: string;
+  readonly juiceC: number | null;
+  readonly sulfitedAt: string | null;
+  readonly at: string;
+}): readonly Caution[] {
+  const yeast = yeastById(input.yeastId);
+  const out: Caution[] = [];
+  if (input.sulfitedAt !== null && daysBetween(input.sulfitedAt, input.at) * 24 < SULFITE_WAIT_H - 0.5 && yeast.id !== 'wild-spontaneous') {
+    out.push(caution('sulfite-and-yeast'));
+  }
+  if (input.juiceC !== null && input.juiceC > yeast.tempC[3]) out.push(caution('hot-pitch'));
+  if (dryAbvOf(input.liquid) > yeast.toleranceAbv[0]) out.push(caution('over-tolerance'));
+  if (phOf(input.liquid) > HIGH_PH) out.push(caution('ph-high'));
+  return out;
+}
