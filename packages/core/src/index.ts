@@ -57,7 +57,8 @@ export { effectiveEntries } from './log/effective-entries.js';
 export { replay } from './log/replay.js';
 export { correctGravity } from './log/correct-gravity.js';
 export { judgeState, liquidToBottle, maySeal } from './log/judge-state.js';
-export { describeEntry } from './log/describe-entry.js';
+export { checkEntryAgainst, COLD_KEG_MOST_C, type EntryCheck } from './log/check-entry.js';
+export { describeEntry, type EntryWords } from './log/describe-entry.js';
 // planning
 export { methodById, METHODS, type Method } from './plan/method.js';
 export { plannedDates, type PlannedStop } from './plan/planned-dates.js';

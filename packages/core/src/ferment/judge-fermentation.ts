@@ -290,7 +290,7 @@ function nextFor(facts: Facts, status: FermentStatus): NextAction {
       return { kind: 'stabilise', text: 'Leave it sweet and stabilise it. Do not bottle it as it is: the sugar could wake.', on: today };
     case 'stalled': {
       const on = dateAfter(today, 5);
-      return { kind: 'restart', text: `First move it to ${from}–${to} °C for five days, then read again on ${dayText(on, true)}.`, on: today };
+      return { kind: 'restart', text: `First move it to ${to - 3}–${to} °C for five days, then read again on ${dayText(on, true)}.`, on: today };
     }
     case 'too-cold':
       return { kind: 'warm', text: `Move it to ${from}–${to} °C, then read again after a week.`, on: today };

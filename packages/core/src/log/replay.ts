@@ -88,7 +88,7 @@ function applied(state: Draft, entry: Entry): Patch {
       state.temps.push({ at: entry.at, tempC: entry.payload.tempC });
       return { place: entry.payload.place, placeC: entry.payload.tempC };
     case 'racked':
-      return { ...both(state, (l) => loseVolume(l, (entry.payload.lossL * l.volumeL) / inHand(state).volumeL)), vessels: entry.payload.vessels, rackedAt: entry.at };
+      return racked(state, entry);
     case 'stabilised':
       return {
         ...both(state, (l) => ({ ...addSulfite(l, entry.payload.so2MgPerL), sorbateMgPerL: l.sorbateMgPerL + entry.payload.sorbateMgPerL })),
@@ -183,19 +183,32 @@ function added(state: Draft, entry: EntryOf<'addition'>): Patch {
   }
 }
 
-function primed(state: Draft, entry: EntryOf<'primed'>): Patch {
-  const liquid = inHand(state);
-  const hexoseG = hexoseFrom(entry.payload);
-  const before = fermentableGPerL(liquid);
-  const patch = both(state, (l) => addFermentable(l, entry.payload));
-  const volumes =
-    residualCo2(entry.payload) + (((before * liquid.volumeL + hexoseG) / (patch.liquid?.volumeL ?? liquid.volumeL)) * CO2_PER_HEXOSE) / CO2_G_PER_VOLUME;
-  return { ...patch, primed: { at: entry.at, volumes: Math.min(entry.payload.targetVolumes, volumes), mode: entry.payload.mode } };
+function racked(state: Draft, entry: EntryOf<'racked'>): Patch {
+  const { vessels, lossL } = entry.payload;
+  const before = inHand(state).volumeL;
+  const movedL = vessels.reduce((sum, v) => sum + v.volumeL, 0);
+  if (movedL > before * 1.02 + 0.05) {
+    throw new CoreError('NOT_ALLOWED', `${movedL.toFixed(1)} L cannot be racked from ${before.toFixed(1)} L`, { movedL, volumeL: before, lossL });
+  }
+  return { ...both(state, (l) => ({ ...l, volumeL: movedL })), vessels, rackedAt: entry.at };
 }
 
-/** What stays after some of the drink has left its vessels; a glassful or less counts as empty. */
+function primed(state: Draft, entry: EntryOf<'primed'>): Patch {
+  const { payload } = entry;
+  const patch = both(state, (l) => addFermentable(l, payload));
+  const volumeL = patch.liquid?.volumeL ?? inHand(state).volumeL;
+  const fromSugar = ((hexoseFrom(payload) / volumeL) * CO2_PER_HEXOSE) / CO2_G_PER_VOLUME;
+  // More sugar than the target needs makes more fizz; less is made up by sugar the bench found still in the drink.
+  const volumes = Math.max(payload.targetVolumes, residualCo2(payload) + fromSugar);
+  return { ...patch, primed: { at: entry.at, volumes, mode: payload.mode } };
+}
+
+/** Less than this in the bottom of a vessel is not worth an airlock. @source estimate */
+const DREGS_L = 1;
+
+/** What stays after some of the drink has left its vessels; dregs count as empty. */
 function emptied(state: Draft, left: Liquid): Patch {
-  const gone = left.volumeL < 0.3;
+  const gone = left.volumeL < DREGS_L;
   return { liquid: gone ? null : left, lastLiquid: gone ? state.lastLiquid : left, vessels: gone ? [] : scaled(state.vessels, left.volumeL) };
 }
 
@@ -224,7 +237,7 @@ function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {
 
 function kegged(state: Draft, entry: EntryOf<'kegged'>): Patch {
   const { payload } = entry;
-  const liquid = loseVolume(inHand(state), payload.lossL);
+  const liquid = { ...inHand(state), volumeL: payload.vessel.volumeL };
   const keg = { id: entry.id, vesselId: payload.vessel.vesselId, volumeL: payload.vessel.volumeL, targetVolumes: payload.targetVolumes, storeC: payload.storeC, at: entry.at };
   return { liquid, lastLiquid: liquid, vessels: [payload.vessel], keg };
 }

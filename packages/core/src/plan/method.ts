@@ -27,7 +27,7 @@ export const METHODS: readonly Method[] = [
   {
     id: 'carton-quick',
     name: 'Shop juice, warm and quick',
-    waits: { sulfiteToPitchH: 24, firstReadingDays: 4, readingDays: 7, fermentDays: 14, rackWithinDays: 14, restDays: 7, testBottleDays: 7, firstBottleDays: 21 },
+    waits: { sulfiteToPitchH: 24, firstReadingDays: 4, readingDays: 7, fermentDays: 14, rackWithinDays: 14, restDays: 7, testBottleDays: 9, firstBottleDays: 21 },
   },
   {
     id: 'cool-slow',

@@ -88,7 +88,7 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
   switch (verdict.status) {
     case 'stalled':
     case 'not-started':
-      add('restart', cause, dateAfter(last?.at ?? today, method.waits.readingDays), verdict.status === 'stalled' ? `Warm ${batchName}` : `Start ${batchName} again`, `${verdict.sentence} ${verdict.next.text}`);
+      add('restart', cause, dateAfter(last?.at ?? today, 0), verdict.status === 'stalled' ? `Warm ${batchName}` : `Start ${batchName} again`, `${verdict.sentence} ${verdict.next.text}`);
       return;
     case 'too-cold':
       add('warm', cause, today.slice(0, 10), `Move ${batchName} to the warm`, verdict.next.text);

@@ -1,0 +1,22 @@
+import { METHODS, type Entry } from '@trug/core';
+import { IsIn, IsNotEmpty, MaxLength } from 'class-validator';
+import { Instant, Text, Ulid } from '../validation/decorators.js';
+
+/** A batch as a client begins it. */
+export class NewBatchDto {
+  @Ulid() id!: string;
+  @Text(60) @IsNotEmpty({ message: 'name must be given' }) @MaxLength(60) name!: string;
+  @IsIn(METHODS.map((m) => m.id)) methodId!: string;
+  @IsIn(['straw', 'leaf', 'clay', 'slate', 'moss', 'rose']) tape!: string;
+  @Instant() startedAt!: string;
+}
+
+/** A batch with its whole log. */
+export interface BatchDto {
+  readonly id: string;
+  readonly name: string;
+  readonly methodId: string;
+  readonly tape: string;
+  readonly startedAt: string;
+  readonly entries: readonly Entry[];
+}

@@ -1,0 +1,90 @@
+import type { CapColour, EntryPayloads } from '@trug/core';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, ValidateIf, ValidateNested } from 'class-validator';
+import { InRange, InRangeOrNull, LIMITS, Text, TextList } from '../validation/decorators.js';
+import { VesselFillDto } from './liquid-payloads.js';
+
+/** How hot or cold a place may be, °C. */
+const PLACE_C = { min: -10, max: 60 };
+const COUNT = { min: 0, max: 5000 };
+
+export class PitchedPayloadDto {
+  @Text(60) @IsNotEmpty() yeastId!: string;
+  @InRange({ min: 0, max: 5000 }) massG!: number;
+  @IsIn(['sprinkled', 'rehydrated', 'starter', 'wild']) method!: EntryPayloads['pitched']['method'];
+  @InRangeOrNull(PLACE_C) juiceC!: number | null;
+}
+
+/** An act that needs no figures. */
+export class StirredPayloadDto {}
+
+export class MovedPayloadDto {
+  @Text(80) @IsNotEmpty() place!: string;
+  @InRange(PLACE_C) tempC!: number;
+}
+
+export class RackedPayloadDto {
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => VesselFillDto) vessels!: VesselFillDto[];
+  @InRange(LIMITS.volumeL) lossL!: number;
+}
+
+export class StabilisedPayloadDto {
+  @InRange({ min: 0, max: 500 }) so2MgPerL!: number;
+  @InRange({ min: 0, max: 1000 }) sorbateMgPerL!: number;
+}
+
+export class SweetenedPayloadDto {
+  @Text(60) @IsNotEmpty() sweetenerId!: string;
+  @InRange({ min: 0, max: 100_000 }) massG!: number;
+}
+
+export class PrimedPayloadDto {
+  @Text(60) @IsNotEmpty() fermentableId!: string;
+  @InRange({ min: 0, max: 100_000 }) massG!: number;
+  @IsIn(['bulk', 'per-bottle']) mode!: 'bulk' | 'per-bottle';
+  @InRange({ min: 0, max: 6 }) targetVolumes!: number;
+  @InRange({ min: 0, max: 60 }) warmestSinceEndC!: number;
+}
+
+export class BottleCountDto {
+  @Text(60) @IsNotEmpty() kindId!: string;
+  @IsInt() @InRange(COUNT) count!: number;
+}
+
+export class BottledPayloadDto {
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => BottleCountDto) bottles!: BottleCountDto[];
+  @IsBoolean() testBottle!: boolean;
+  @InRange(LIMITS.volumeL) lossL!: number;
+  @Text(80) @IsNotEmpty() crate!: string;
+  @IsIn(['rust', 'slate', 'leaf', 'straw', 'plum']) capColour!: CapColour;
+  @InRange({ min: 0, max: 60 }) hottestC!: number;
+  @TextList({ maxCount: 20, maxLength: 40 }) acknowledged!: string[];
+}
+
+export class KeggedPayloadDto {
+  @ValidateNested() @Type(() => VesselFillDto) vessel!: VesselFillDto;
+  @InRange(LIMITS.volumeL) lossL!: number;
+  @InRange({ min: 0, max: 6 }) targetVolumes!: number;
+  @InRange({ min: -2, max: 30 }) storeC!: number;
+  @TextList({ maxCount: 20, maxLength: 40 }) acknowledged!: string[];
+}
+
+export class OpenedPayloadDto {
+  @Text(60) @IsNotEmpty() kindId!: string;
+  @IsInt() @InRange({ min: 1, max: 5000 }) count!: number;
+}
+
+export class TastedPayloadDto {
+  @Text(2000) text!: string;
+  @IsIn(['flat', 'soft', 'lively', 'gushing', null]) sparkle!: EntryPayloads['tasted']['sparkle'];
+  @ValidateIf((t: TastedPayloadDto) => t.again !== null) @IsBoolean() again!: boolean | null;
+}
+
+export class NotePayloadDto {
+  @Text(4000) @IsNotEmpty() text!: string;
+}
+
+export class DiscardedPayloadDto {
+  @InRange(LIMITS.volumeL) volumeL!: number;
+  @Text(400) why!: string;
+}

@@ -1,0 +1,49 @@
+import type { EntryKind, Replacement } from '@trug/core';
+import type { ClassConstructor } from 'class-transformer';
+import { IsIn, IsObject, ValidateIf } from 'class-validator';
+import { Instant, Text, Ulid } from '../validation/decorators.js';
+import * as acts from './act-payloads.js';
+import { AdditionPayloadDto, FilledPayloadDto, ReadingPayloadDto } from './liquid-payloads.js';
+
+const REPLACEABLE = [
+  'filled', 'reading', 'addition', 'pitched', 'stirred', 'moved', 'racked', 'stabilised', 'sweetened', 'primed', 'bottled', 'kegged', 'opened', 'tasted', 'note', 'discarded',
+] as const satisfies readonly Exclude<EntryKind, 'corrected'>[];
+
+/** What takes a corrected entry's place; its payload is checked by the class of its kind. */
+export class ReplacementDto {
+  @IsIn(REPLACEABLE) kind!: Exclude<EntryKind, 'corrected'>;
+  @Instant() at!: string;
+  @Text(4000) note!: string;
+  @IsObject() payload!: Replacement['payload'];
+}
+
+export class CorrectedPayloadDto {
+  @Ulid() entryId!: string;
+  @ValidateIf((c: CorrectedPayloadDto) => c.replacement !== null) @IsObject() replacement!: Replacement | null;
+}
+
+type PayloadDtos = { readonly [K in EntryKind]: ClassConstructor<object> };
+
+/** The class that checks each kind of payload. */
+export const PAYLOAD_DTOS: PayloadDtos = {
+  filled: FilledPayloadDto,
+  reading: ReadingPayloadDto,
+  addition: AdditionPayloadDto,
+  pitched: acts.PitchedPayloadDto,
+  stirred: acts.StirredPayloadDto,
+  moved: acts.MovedPayloadDto,
+  racked: acts.RackedPayloadDto,
+  stabilised: acts.StabilisedPayloadDto,
+  sweetened: acts.SweetenedPayloadDto,
+  primed: acts.PrimedPayloadDto,
+  bottled: acts.BottledPayloadDto,
+  kegged: acts.KeggedPayloadDto,
+  opened: acts.OpenedPayloadDto,
+  tasted: acts.TastedPayloadDto,
+  note: acts.NotePayloadDto,
+  discarded: acts.DiscardedPayloadDto,
+  corrected: CorrectedPayloadDto,
+};
+
+/** A kind the contract knows. */
+export const IsEntryKind = (): PropertyDecorator => IsIn([...REPLACEABLE, 'corrected']);

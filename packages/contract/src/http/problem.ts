@@ -1,0 +1,18 @@
+/** One field that was refused. */
+export interface ProblemField {
+  /** Dotted path into the request. */
+  readonly path: string;
+  /** The rule's name, such as `min`. */
+  readonly code: string;
+  readonly message: string;
+}
+
+/** A refusal in words and facts, as RFC 9457 has it. */
+export interface Problem {
+  readonly type: string;
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  readonly code: string;
+  readonly fields?: readonly ProblemField[];
+}

@@ -1,0 +1,11 @@
+import 'reflect-metadata';
+
+export * from './plain.js';
+export { VALIDATION_OPTIONS } from './validation/validation-options.js';
+export { checkDto, fieldErrors, type DtoCheck } from './validation/check-dto.js';
+export { checkEntry, NewEntryDto } from './entries/new-entry.dto.js';
+export { PAYLOAD_DTOS, ReplacementDto } from './entries/payload-dtos.js';
+export { AdditionPayloadDto, FilledPayloadDto, GravityDto, ReadingPayloadDto, VesselFillDto } from './entries/liquid-payloads.js';
+export { NewBatchDto } from './batches/batch.dto.js';
+export { NewVesselDto } from './vessels/vessel.dto.js';
+export { SettingsDto } from './settings/settings.dto.js';

@@ -1,0 +1,22 @@
+import type { StrengthSchool, UnitPreferences } from '@trug/core';
+import { IsIn, IsInt, Min } from 'class-validator';
+import { InRange } from '../validation/decorators.js';
+
+/** A maker's choices. */
+export class SettingsDto {
+  @IsIn(['L', 'us-gal', 'imp-gal']) volume!: UnitPreferences['volume'];
+  @IsIn(['metric', 'imperial']) mass!: UnitPreferences['mass'];
+  @IsIn(['degC', 'degF']) temperature!: UnitPreferences['temperature'];
+  @IsIn(['SG', 'Bx', 'g/L']) gravity!: UnitPreferences['gravity'];
+  @IsIn(['bar', 'psi']) pressure!: UnitPreferences['pressure'];
+  @IsIn(['mass-balance', 'x131.25', 'x135', 'duty-table']) strengthSchool!: StrengthSchool;
+  @IsIn(['daylight', 'lamplight', 'system']) theme!: 'daylight' | 'lamplight' | 'system';
+  /** What the maker's hydrometer is marked for, °C. */
+  @InRange({ min: 4, max: 30 }) calibratedAtC!: number;
+  /** Added to its readings, SG. */
+  @InRange({ min: -0.02, max: 0.02 }) offsetSg!: number;
+  /** The hottest day bottles will see, °C. */
+  @InRange({ min: 5, max: 50 }) hottestC!: number;
+  /** The version this change was made from; another window may have been quicker. */
+  @IsInt() @Min(0) version!: number;
+}

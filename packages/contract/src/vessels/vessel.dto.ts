@@ -1,0 +1,19 @@
+import { IsIn, IsNotEmpty } from 'class-validator';
+import { InRange, Text, Ulid } from '../validation/decorators.js';
+import { VESSEL_KINDS, type VesselKindId } from './vessel-kinds.js';
+
+/** A vessel as the maker adds it. */
+export class NewVesselDto {
+  @Ulid() id!: string;
+  @Text(40) @IsNotEmpty({ message: 'name must be given' }) name!: string;
+  @IsIn(VESSEL_KINDS.map((k) => k.id)) kind!: VesselKindId;
+  @InRange({ min: 0.5, max: 1000 }) capacityL!: number;
+}
+
+/** A vessel as stored. */
+export interface VesselDto {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: VesselKindId;
+  readonly capacityL: number;
+}

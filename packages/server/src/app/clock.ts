@@ -1,0 +1,21 @@
+/** Where the server gets its day from. */
+export interface Clock {
+  readonly now: () => Date;
+  readonly fixed: boolean;
+}
+
+/**
+ * The clock of a run: the machine's, or one day held still for tests, pictures and reproducible seeds.
+ *
+ * @param today - `YYYY-MM-DD`, or undefined for the machine's clock
+ * @returns the clock; a fixed one stands at 10:00 UTC
+ * @throws {RangeError} when the day cannot be read
+ */
+export function createClock(today: string | undefined): Clock {
+  if (today === undefined || today === '') return { now: () => new Date(), fixed: false };
+  const instant = new Date(`${today}T10:00:00.000Z`);
+  if (Number.isNaN(instant.getTime())) {
+    throw new RangeError(`TRUG_TODAY must be a day such as 2026-11-23, got ${JSON.stringify(today)}`);
+  }
+  return { now: () => new Date(instant), fixed: true };
+}

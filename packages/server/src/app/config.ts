@@ -1,0 +1,41 @@
+import { homedir } from 'node:os';
+import { join } from 'node:path';
+
+/** What a run is told by its surroundings. */
+export interface Config {
+  readonly host: string;
+  readonly port: number;
+  readonly dataDir: string;
+  readonly today: string | undefined;
+  readonly webDir: string | undefined;
+  readonly logLevel: string;
+}
+
+const DEFAULT_PORT = 4680;
+const LOOPBACK = new Set(['127.0.0.1', 'localhost', '::1']);
+
+/**
+ * Reads the run's settings from environment variables.
+ *
+ * @param env - such as `process.env`
+ * @returns the settings
+ * @throws {RangeError} on a port that is none, or a host beyond this machine, which needs a passphrase that Trug does not have yet
+ */
+export function readConfig(env: Readonly<Record<string, string | undefined>>): Config {
+  const port = env['TRUG_PORT'] === undefined ? DEFAULT_PORT : Number(env['TRUG_PORT']);
+  if (!(Number.isInteger(port) && port >= 0 && port <= 65535)) {
+    throw new RangeError(`TRUG_PORT must be a whole number from 0 to 65535, got ${JSON.stringify(env['TRUG_PORT'])}`);
+  }
+  const host = env['TRUG_HOST'] ?? '127.0.0.1';
+  if (!LOOPBACK.has(host)) {
+    throw new RangeError(`TRUG_HOST may only be this machine (127.0.0.1) until a household passphrase can be set, got ${JSON.stringify(host)}`);
+  }
+  return {
+    host,
+    port,
+    dataDir: env['TRUG_DATA'] ?? join(homedir(), '.trug'),
+    today: env['TRUG_TODAY'],
+    webDir: env['TRUG_WEB'] === '' ? undefined : env['TRUG_WEB'],
+    logLevel: env['TRUG_LOG'] ?? 'info',
+  };
+}

@@ -1,0 +1,96 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { API_PATHS } from '@trug/contract';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import type { Sequelize } from 'sequelize';
+import { createBatchRouter } from '../batches/batch.router.js';
+import { createBatchService } from '../batches/batch.service.js';
+import { createWriteQueue } from '../db/write-queue.js';
+import { createEntryRouter } from '../entries/entry.router.js';
+import { createEntryService } from '../entries/entry.service.js';
+import { createProblemHandler, notFound } from '../http/problem-handler.js';
+import { createSettingsRouter } from '../settings/settings.router.js';
+import { createVesselRouter } from '../vessels/vessel.router.js';
+import type { Clock } from './clock.js';
+
+/** What the app is made of. */
+export interface AppDeps {
+  readonly sequelize: Sequelize;
+  readonly clock: Clock;
+  readonly log: Logger;
+  /** The built web app; undefined serves the API alone. */
+  readonly webDir: string | undefined;
+}
+
+const BODY_LIMIT = '1mb';
+const YEAR_MS = 365 * 86_400_000;
+
+/**
+ * The whole HTTP application; it does not listen.
+ *
+ * @param deps - database, clock, log and the built web app
+ * @returns an Express app
+ */
+export function createApp({ sequelize, clock, log, webDir }: AppDeps): Express {
+  const write = createWriteQueue(sequelize);
+  const entries = createEntryService({ write, clock });
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          // Angular writes component styles into the page as style elements.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          objectSrc: ["'none'"],
+          baseUri: ["'self'"],
+          frameAncestors: ["'none'"],
+          formAction: ["'self'"],
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression());
+  app.use(express.json({ limit: BODY_LIMIT }));
+  app.get(API_PATHS.clock, (_request, response) => {
+    response.json({ now: clock.now().toISOString(), fixed: clock.fixed });
+  });
+  app.use(API_PATHS.batches, createBatchRouter(createBatchService({ write, entries })));
+  app.use(API_PATHS.entries, createEntryRouter(entries));
+  app.use(API_PATHS.vessels, createVesselRouter(write));
+  app.use(API_PATHS.settings, createSettingsRouter(write));
+  app.use('/api', notFound);
+  if (webDir !== undefined) serveWeb(app, webDir);
+  app.use(notFound);
+  app.use(createProblemHandler(log));
+  return app;
+}
+
+function serveWeb(app: Express, webDir: string): void {
+  const index = join(webDir, 'index.html');
+  if (!existsSync(index)) throw new Error(`the web app is not built: ${index} is missing`);
+  app.use(
+    express.static(webDir, {
+      index: false,
+      setHeaders: (response, path) => {
+        // Built files carry a hash in their name, so a change is a new file.
+        const hashed = /-[A-Z0-9]{8}\.\w+$/.test(path);
+        response.setHeader('Cache-Control', hashed ? `public, max-age=${YEAR_MS / 1000}, immutable` : 'no-cache');
+      },
+    }),
+  );
+  app.get(/^\/(?!api\/)[^.]*$/, (_request, response) => {
+    response.setHeader('Cache-Control', 'no-cache');
+    response.sendFile(index);
+  });
+}

@@ -1,0 +1,23 @@
+import { Router } from 'express';
+import type { BatchService } from './batch.service.js';
+
+/**
+ * `GET /` lists batches with their logs, `GET /:id` gives one, `POST /` begins one with its first entries.
+ *
+ * @param service - the use cases of batches
+ * @returns the router
+ */
+export function createBatchRouter(service: BatchService): Router {
+  const router = Router();
+  router.get('/', async (_request, response) => {
+    response.json(await service.list());
+  });
+  router.get('/:id', async (request, response) => {
+    response.json(await service.get(request.params.id));
+  });
+  router.post('/', async (request, response) => {
+    const { batch, created } = await service.begin(request.body);
+    response.status(created ? 201 : 200).json(batch);
+  });
+  return router;
+}

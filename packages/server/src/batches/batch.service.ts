@@ -1,0 +1,63 @@
+import { NewBatchDto, type BatchDto } from '@trug/contract';
+import type { Entry } from '@trug/core';
+import type { Write } from '../db/write-queue.js';
+import { entryRepository } from '../entries/entry.repository.js';
+import { readEntries, type EntryService } from '../entries/entry.service.js';
+import { HttpError } from '../http/http-error.js';
+import { readBody } from '../http/read-body.js';
+import { BatchModel } from './batch.model.js';
+
+/** The use cases of batches. */
+export interface BatchService {
+  readonly list: () => Promise<readonly BatchDto[]>;
+  readonly get: (id: string) => Promise<BatchDto>;
+  readonly begin: (body: unknown) => Promise<{ readonly batch: BatchDto; readonly created: boolean }>;
+}
+
+function toDto(row: BatchModel, entries: readonly Entry[]): BatchDto {
+  return { id: row.id, name: row.name, methodId: row.methodId, tape: row.tape, startedAt: row.startedAt, entries };
+}
+
+function sameBatch(row: BatchModel, dto: NewBatchDto): boolean {
+  return row.name === dto.name && row.methodId === dto.methodId && row.tape === dto.tape && row.startedAt === dto.startedAt;
+}
+
+/**
+ * The use cases of batches.
+ *
+ * @param deps - the write queue and the log's use cases
+ * @returns the service
+ */
+export function createBatchService({ write, entries }: { readonly write: Write; readonly entries: EntryService }): BatchService {
+  const get = async (id: string): Promise<BatchDto> => {
+    const row = await BatchModel.findByPk(id);
+    if (!row) throw new HttpError('not-found', `there is no batch ${id}`);
+    return toDto(row, await entryRepository.list(id));
+  };
+  return {
+    get,
+    list: async () => {
+      const [rows, log] = await Promise.all([BatchModel.findAll({ order: [['id', 'ASC']] }), entryRepository.list(null)]);
+      const byBatch = new Map<string, Entry[]>();
+      for (const entry of log) {
+        const list = byBatch.get(entry.batchId);
+        if (list) list.push(entry);
+        else byBatch.set(entry.batchId, [entry]);
+      }
+      return rows.map((row) => toDto(row, byBatch.get(row.id) ?? []));
+    },
+    begin: async (body) => {
+      const { entries: _first, ...plain } = typeof body === 'object' && body !== null ? { entries: [], ...body } : { entries: [] };
+      const dto = readBody(NewBatchDto, plain);
+      const first = readEntries(body);
+      const created = await write(async (transaction) => {
+        const there = await BatchModel.findByPk(dto.id, { transaction });
+        if (there && !sameBatch(there, dto)) throw new HttpError('conflict', `another batch is already filed under ${dto.id}`);
+        if (!there) await BatchModel.create({ ...dto }, { transaction });
+        await entries.fileWithin(first, transaction);
+        return !there;
+      });
+      return { batch: await get(dto.id), created };
+    },
+  };
+}

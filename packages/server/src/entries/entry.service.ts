@@ -1,0 +1,121 @@
+import { isDeepStrictEqual } from 'node:util';
+import { checkEntry } from '@trug/contract';
+import { checkEntryAgainst, daysBetween, judgeState, replay, type Entry } from '@trug/core';
+import type { Transaction } from 'sequelize';
+import type { Clock } from '../app/clock.js';
+import { BatchModel } from '../batches/batch.model.js';
+import type { Write } from '../db/write-queue.js';
+import { HttpError } from '../http/http-error.js';
+import { entryRepository } from './entry.repository.js';
+
+/** How far ahead of the server's clock an entry may be dated: a maker's phone may sit a time zone away. */
+const MOST_DAYS_AHEAD = 1.5;
+const MOST_ENTRIES_AT_ONCE = 200;
+
+/** What the entry service needs. */
+export interface EntryServiceDeps {
+  readonly write: Write;
+  readonly clock: Clock;
+}
+
+/** What became of a request to file entries. */
+export interface Filed {
+  readonly entries: readonly Entry[];
+  /** How many were new; the rest had been filed before. */
+  readonly added: number;
+}
+
+/** The use cases of the log. */
+export interface EntryService {
+  readonly file: (body: unknown) => Promise<Filed>;
+  readonly fileWithin: (entries: readonly Entry[], transaction: Transaction) => Promise<number>;
+}
+
+/**
+ * Reads a list of entries out of a request.
+ *
+ * @param body - `{ entries: [...] }`
+ * @returns the checked entries
+ * @throws {HttpError} bad-request naming every refused field
+ */
+export function readEntries(body: unknown): readonly Entry[] {
+  const list = typeof body === 'object' && body !== null && 'entries' in body ? body.entries : undefined;
+  if (!Array.isArray(list) || list.length === 0 || list.length > MOST_ENTRIES_AT_ONCE) {
+    throw new HttpError('bad-request', `entries must be a list of 1 to ${MOST_ENTRIES_AT_ONCE}`);
+  }
+  return list.map((plain: unknown, i) => {
+    const check = checkEntry(plain);
+    if (!check.ok) {
+      const fields = check.fields.map((f) => ({ ...f, path: `entries.${i}.${f.path}` }));
+      throw new HttpError('bad-request', fields.map((f) => `${f.path}: ${f.message}`).join('; '), { fields });
+    }
+    return check.value;
+  });
+}
+
+/** JSON as it will be stored, so that a repeated send compares equal whatever order or class it came in. */
+const asStored = (entry: Entry): unknown => JSON.parse(JSON.stringify(entry)) as unknown;
+
+/**
+ * The log's use cases.
+ *
+ * @param deps - the write queue and the clock
+ * @returns the service
+ */
+export function createEntryService({ write, clock }: EntryServiceDeps): EntryService {
+  async function fileOne(entry: Entry, transaction: Transaction): Promise<boolean> {
+    const there = await entryRepository.find(entry.id, transaction);
+    if (there) {
+      if (isDeepStrictEqual(asStored(there), asStored(entry))) return false;
+      throw new HttpError('conflict', `another entry is already filed under ${entry.id}`, { current: there });
+    }
+    if (!(await BatchModel.findByPk(entry.batchId, { transaction }))) {
+      throw new HttpError('not-found', `there is no batch ${entry.batchId}`);
+    }
+    const now = clock.now().toISOString();
+    if (daysBetween(now, entry.at) > MOST_DAYS_AHEAD) {
+      throw new HttpError('not-allowed', `An entry cannot be dated ${entry.at.slice(0, 10)}, which is still to come. Check the day.`);
+    }
+    const log = await entryRepository.list(entry.batchId, transaction);
+    refuseWhatDoesNotAddUp(log, entry, now);
+    await entryRepository.insert(entry, transaction);
+    return true;
+  }
+
+  async function fileWithin(entries: readonly Entry[], transaction: Transaction): Promise<number> {
+    let added = 0;
+    for (const entry of entries) if (await fileOne(entry, transaction)) added += 1;
+    return added;
+  }
+
+  return {
+    fileWithin,
+    file: async (body) => {
+      const entries = readEntries(body);
+      const added = await write((transaction) => fileWithin(entries, transaction));
+      return { entries, added };
+    },
+  };
+}
+
+function refuseWhatDoesNotAddUp(log: readonly Entry[], entry: Entry, now: string): void {
+  if (entry.kind === 'corrected') {
+    const target = log.find((e) => e.id === entry.payload.entryId);
+    if (!target || target.kind === 'corrected') throw new HttpError('not-allowed', 'The entry to be corrected is not in this batch.');
+    if (entry.payload.replacement && entry.payload.replacement.kind !== target.kind) {
+      throw new HttpError('not-allowed', `A ${target.kind} entry cannot be corrected into a ${entry.payload.replacement.kind}.`);
+    }
+  }
+  const before = replay(log);
+  const verdict = judgeState(before, entry.at > now ? now : entry.at)?.value ?? null;
+  const check = checkEntryAgainst(before, verdict, entry);
+  if (check.refusal) throw new HttpError('not-allowed', check.refusal);
+  if (check.dangers.length > 0) {
+    throw new HttpError('not-allowed', `A danger was not acknowledged. ${check.dangers.map((d) => d.text).join(' ')}`, {
+      fields: check.dangers.map((d) => ({ path: 'payload.acknowledged', code: d.id, message: d.text })),
+    });
+  }
+  const known = new Set(before.issues.map((issue) => issue.entryId));
+  const issue = replay([...log, entry]).issues.find((i) => !known.has(i.entryId));
+  if (issue) throw new HttpError('not-allowed', `That does not add up: ${issue.text}.`);
+}

@@ -1,0 +1,35 @@
+import { NewVesselDto, type VesselDto } from '@trug/contract';
+import { Router } from 'express';
+import type { Write } from '../db/write-queue.js';
+import { HttpError } from '../http/http-error.js';
+import { readBody } from '../http/read-body.js';
+import { VesselModel } from './vessel.model.js';
+
+const toDto = ({ id, name, kind, capacityL }: VesselModel): VesselDto => ({ id, name, kind, capacityL });
+
+/**
+ * `GET /` lists the maker's vessels, `POST /` adds one.
+ *
+ * @param write - the write queue
+ * @returns the router
+ */
+export function createVesselRouter(write: Write): Router {
+  const router = Router();
+  router.get('/', async (_request, response) => {
+    const rows = await VesselModel.findAll({ order: [['id', 'ASC']] });
+    response.json(rows.map(toDto));
+  });
+  router.post('/', async (request, response) => {
+    const { id, name, kind, capacityL } = readBody(NewVesselDto, request.body);
+    const { row, created } = await write(async (transaction) => {
+      const there = await VesselModel.findByPk(id, { transaction });
+      if (there) return { row: there, created: false };
+      return { row: await VesselModel.create({ id, name, kind, capacityL }, { transaction }), created: true };
+    });
+    if (row.name !== name || row.kind !== kind || row.capacityL !== capacityL) {
+      throw new HttpError('conflict', `another vessel is already filed under ${id}`, { current: toDto(row) });
+    }
+    response.status(created ? 201 : 200).json(toDto(row));
+  });
+  return router;
+}

@@ -1,0 +1,22 @@
+import { provideHttpClient, withFetch } from '@angular/common/http';
+import { provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
+import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { provideState, provideStore } from '@ngrx/store';
+import { routes } from './app.routes';
+import { batchesFeature } from './state/batches.reducer';
+import { cellarbookEffects } from './state/cellarbook.effects';
+import { cupboardFeature } from './state/cupboard.reducer';
+
+/** How the app is put together. */
+export const appConfig: ApplicationConfig = {
+  providers: [
+    provideZonelessChangeDetection(),
+    provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'enabled' })),
+    provideHttpClient(withFetch()),
+    provideStore({}, { runtimeChecks: { strictStateImmutability: true, strictActionImmutability: true, strictActionTypeUniqueness: true } }),
+    provideState(batchesFeature),
+    provideState(cupboardFeature),
+    provideEffects(cellarbookEffects),
+  ],
+};

@@ -1,0 +1,3 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+@Component({ selector: 'trug-x', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
+export class NewBatch {}

@@ -1,0 +1,127 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import type { JobKind, JobUrgency } from '@trug/core';
+import { selectJobs } from '../../state/batch-views.selectors';
+
+const HEADS: readonly { readonly urgency: JobUrgency; readonly title: string }[] = [
+  { urgency: 'overdue', title: 'Overdue' },
+  { urgency: 'today', title: 'Today' },
+  { urgency: 'week', title: 'This week' },
+  { urgency: 'later', title: 'Later' },
+];
+
+/** Where each kind of job is done, and the verb on its button. */
+const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: string }>> = {
+  pitch: { page: 'pitch', verb: 'Pitch' },
+  read: { page: 'read', verb: 'Read' },
+  'second-reading': { page: 'read', verb: 'Read' },
+  warm: { page: '', verb: 'Look' },
+  restart: { page: '', verb: 'Look' },
+  stabilise: { page: '', verb: 'Look' },
+  rack: { page: 'rack', verb: 'Rack' },
+  bottle: { page: 'bottle', verb: 'Bottle' },
+  'test-bottle': { page: 'note', verb: 'Note it' },
+  'open-one': { page: '', verb: 'Open' },
+};
+
+/** What is due, most urgent first, each with the button that does it. */
+@Component({
+  selector: 'trug-job-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink],
+  template: `
+    <h2>What is due</h2>
+    @for (group of groups(); track group.urgency) {
+      <section [attr.aria-label]="group.title">
+        <h3 [class.late]="group.urgency === 'overdue'">
+          <span>{{ group.title }}</span
+          ><span>{{ group.jobs.length }}</span>
+        </h3>
+        <ul>
+          @for (job of group.jobs; track job.id) {
+            <li>
+              <span class="swatch" [style.background]="'var(--tape-' + job.batch.tape + ')'"></span>
+              <div>
+                <b>{{ job.title }}</b>
+                <p>{{ job.detail }}</p>
+              </div>
+              <a class="btn btn-small" [routerLink]="job.link" [attr.aria-label]="job.verb + ': ' + job.title">{{ job.verb }}</a>
+            </li>
+          }
+        </ul>
+      </section>
+    } @empty {
+      <p class="quiet">Nothing is due. Jobs appear here by themselves from what you write down.</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      padding: 1.375rem 1.125rem 2rem;
+      border-left: 1px solid var(--line);
+      background: var(--surface);
+    }
+    h3 {
+      display: flex;
+      justify-content: space-between;
+      margin-top: 1rem;
+      padding-bottom: 0.375rem;
+      border-bottom: 1px solid var(--line);
+      color: var(--quiet);
+      font: 600 0.875rem var(--text);
+    }
+    .late {
+      color: var(--danger);
+    }
+    ul {
+      margin: 0;
+      padding: 0;
+      list-style: none;
+    }
+    li {
+      display: grid;
+      grid-template-columns: 12px 1fr auto;
+      gap: 0 0.625rem;
+      align-items: start;
+      padding: 0.625rem 0;
+      border-bottom: 1px dotted var(--line);
+    }
+    .swatch {
+      height: 20px;
+      margin-top: 2px;
+      border: 1px solid var(--line);
+    }
+    b {
+      font: 600 1rem / 1.3 var(--head);
+    }
+    p {
+      margin: 0.125rem 0 0;
+      color: var(--quiet);
+      font-size: 0.875rem;
+      line-height: 1.4;
+    }
+    @media (max-width: 1023px) {
+      :host {
+        border-left: 0;
+        border-block: 1px solid var(--line);
+        padding: 1rem;
+      }
+    }
+  `,
+})
+export class JobList {
+  private readonly jobs = inject(Store).selectSignal(selectJobs);
+  protected readonly groups = computed(() =>
+    HEADS.map(({ urgency, title }) => ({
+      urgency,
+      title,
+      jobs: this.jobs()
+        .filter((job) => job.urgency === urgency)
+        .map((job) => {
+          const { page, verb } = ACTS[job.kind];
+          return { ...job, verb, link: ['/batch', job.batch.id, ...(page === '' ? [] : [page])] };
+        }),
+    })).filter((group) => group.jobs.length > 0),
+  );
+}

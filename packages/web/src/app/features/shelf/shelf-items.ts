@@ -1,0 +1,134 @@
+import type { VesselDto } from '@trug/contract/plain';
+import { daysBetween, dayText, gravityOf, provesFinished, STATUS_WORDS, type Crate } from '@trug/core';
+import type { DrinkLook } from '../../shared/vessel/vessel';
+import { drinkLook } from '../../shared/vessel/drink-look';
+import type { Units } from '../../shared/units/units';
+import type { BatchView } from '../../state/batch-views.selectors';
+
+/** The hanging tag of something due. */
+export interface Tag {
+  readonly title: string;
+  readonly when: string;
+  readonly late: boolean;
+}
+
+/** A vessel as it stands on the plank. */
+export interface ShelfVessel {
+  readonly id: string;
+  readonly vessel: VesselDto;
+  readonly fillFraction: number;
+  readonly look: DrinkLook;
+  readonly label: string;
+}
+
+/** A batch on the shelf: its vessels, or one of its crates. */
+export interface ShelfItem {
+  readonly key: string;
+  readonly batchId: string;
+  readonly name: string;
+  readonly tape: string;
+  readonly tapeLine: string;
+  readonly vessels: readonly ShelfVessel[];
+  readonly crate: Crate | null;
+  readonly figure: string;
+  readonly trend: 'down' | 'level' | null;
+  readonly line: string;
+  readonly tag: Tag | null;
+}
+
+const TAG_TITLES: Readonly<Record<string, string>> = {
+  restart: 'Stuck',
+  'second-reading': 'Read again',
+  read: 'Read',
+  pitch: 'Pitch',
+  rack: 'Rack',
+  bottle: 'Bottle',
+  stabilise: 'Settle it',
+  warm: 'Too cold',
+  'test-bottle': 'Squeeze',
+  'open-one': 'Open one',
+};
+
+function tagOf(view: BatchView, forCrate: boolean, now: string): Tag | null {
+  const crateKinds = ['test-bottle', 'open-one'];
+  const job = view.jobs.find((j) => crateKinds.includes(j.kind) === forCrate && (j.urgency === 'overdue' || j.urgency === 'today'));
+  if (!job) return null;
+  const days = Math.round(daysBetween(job.dueAt.slice(0, 10), now.slice(0, 10)));
+  const when = job.urgency === 'today' ? (job.dueAt.length > 10 ? `after ${job.dueAt.slice(11, 16)}` : 'today') : `${days} ${days === 1 ? 'day' : 'days'} late`;
+  return { title: TAG_TITLES[job.kind] ?? job.title, when: job.kind === 'restart' ? 'see why' : when, late: job.urgency === 'overdue' || job.kind === 'restart' };
+}
+
+function stageLine(view: BatchView, now: string, units: Units): string {
+  const { state, verdict } = view;
+  const heat = state.placeC === null ? '' : ` · ${units.temperature(state.placeC)}`;
+  if (state.keg) return `${state.keg.targetVolumes.toFixed(1)} volumes at ${units.temperature(state.keg.storeC)}`;
+  if (!state.pitchedAt) return state.sulfitedAt ? `sulfited ${state.sulfitedAt.slice(11, 16)}, ${dayText(state.sulfitedAt)}` : 'waiting for yeast';
+  const day = `day ${Math.floor(daysBetween(state.pitchedAt, now))}`;
+  const status = verdict?.value.status;
+  const word = status && (provesFinished(status) || status === 'stalled') ? ` · ${STATUS_WORDS[status]}` : heat;
+  return `${day}${word}`;
+}
+
+function liquidItem(view: BatchView, vessels: ReadonlyMap<string, VesselDto>, now: string, units: Units): ShelfItem {
+  const { batch, state } = view;
+  const look = drinkLook(state, view.verdict?.value ?? null, now);
+  const gravity = units.gravity(state.liquid ? gravityOf(state.liquid) : 1);
+  const volumeL = state.liquid?.volumeL ?? 0;
+  const readings = state.readings;
+  const last = readings.at(-1);
+  const before = readings.at(-2);
+  return {
+    key: batch.id,
+    batchId: batch.id,
+    name: batch.name,
+    tape: batch.tape,
+    tapeLine: `${dayText(batch.startedAt)} · ${units.volume(Math.round(volumeL * 10) / 10)}`,
+    vessels: state.vessels.flatMap((fill) => {
+      const vessel = vessels.get(fill.vesselId);
+      if (!vessel) return [];
+      const fillFraction = fill.volumeL / vessel.capacityL;
+      const label = `${vessel.name}, ${units.volume(Math.round(fill.volumeL * 10) / 10)} of ${units.volume(vessel.capacityL)}, ${look.working ? 'working' : 'quiet'}`;
+      return [{ id: fill.vesselId, vessel, fillFraction, look, label }];
+    }),
+    crate: null,
+    figure: gravity,
+    trend: last && before ? (before.sg - last.sg > 0.001 ? 'down' : 'level') : null,
+    line: stageLine(view, now, units),
+    tag: tagOf(view, false, now),
+  };
+}
+
+function crateItem(view: BatchView, crate: Crate, now: string): ShelfItem {
+  const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
+  const filled = crate.lots.reduce((sum, lot) => sum + lot.filled, 0);
+  const days = Math.floor(daysBetween(crate.bottledAt, now));
+  const young = days < view.method.waits.firstBottleDays;
+  return {
+    key: crate.id,
+    batchId: view.batch.id,
+    name: crate.name,
+    tape: view.batch.tape,
+    tapeLine: left === filled ? `${dayText(crate.bottledAt)} · ${left} bottles` : `${left} of ${filled} left`,
+    vessels: [],
+    crate,
+    figure: young && crate.sparkling ? `${crate.co2Volumes.toFixed(1)} vol` : 'ready',
+    trend: null,
+    line: young ? `in bottle, day ${days}` : `bottled ${dayText(crate.bottledAt)}`,
+    tag: tagOf(view, true, now),
+  };
+}
+
+/**
+ * What stands on the shelf: batches in vessels first, then crates that still hold bottles.
+ *
+ * @param views - every batch
+ * @param vessels - the maker's vessels by id
+ * @param now - ISO 8601
+ * @param units - the maker's units
+ * @returns items in the order to draw them
+ */
+export function shelfItems(views: readonly BatchView[], vessels: ReadonlyMap<string, VesselDto>, now: string, units: Units): readonly ShelfItem[] {
+  const inVessels = views.filter((v) => v.state.liquid !== null && v.state.vessels.length > 0).map((v) => liquidItem(v, vessels, now, units));
+  const crates = views.flatMap((v) => v.state.crates.filter((c) => c.lots.some((lot) => lot.left > 0)).map((c) => crateItem(v, c, now)));
+  return [...inVessels, ...crates];
+}

@@ -1,0 +1,68 @@
+import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { CAUTION_FOOTING, type Caution } from '@trug/core';
+
+/** The words a maker types to acknowledge a danger. */
+export const ACKNOWLEDGE_WORDS = 'I understand';
+
+/** Cautions where the act happens. A danger asks for a few typed words before the act can be filed. */
+@Component({
+  selector: 'trug-cautions',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule],
+  template: `
+    @for (item of cautions(); track item.id) {
+      <div class="box" [class.danger]="item.severity === 'danger'" [class.note]="item.severity === 'note'" role="note">
+        <p>
+          <b>{{ item.text }}</b> {{ item.whatToDo }}
+        </p>
+      </div>
+    }
+    @if (asks()) {
+      <div class="field">
+        <label for="acknowledge">To file it all the same, type “{{ words }}”</label>
+        <input id="acknowledge" autocomplete="off" [ngModel]="typed()" (ngModelChange)="typed.set($event)" />
+      </div>
+    }
+    @if (cautions().length > 0) {
+      <p class="hint">{{ footing }}</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 0.5rem;
+    }
+    .box {
+      padding: 0.625rem 0.875rem;
+      border-left: 4px solid var(--warn);
+      background: var(--warn-wash);
+    }
+    .danger {
+      border-left: 8px double var(--danger);
+      background: var(--danger-wash);
+    }
+    .note {
+      border-left: 2px dotted var(--quiet);
+      background: transparent;
+    }
+    p {
+      margin: 0;
+      font-size: 0.9375rem;
+    }
+  `,
+})
+export class CautionList {
+  readonly cautions = input.required<readonly Caution[]>();
+  /** Whether dangers are to be acknowledged here, or only shown. */
+  readonly acknowledge = input(false);
+  readonly typed = model('');
+  protected readonly words = ACKNOWLEDGE_WORDS;
+  protected readonly footing = CAUTION_FOOTING;
+  protected readonly asks = computed(() => this.acknowledge() && this.cautions().some((c) => c.severity === 'danger'));
+}
+
+/** Whether what was typed acknowledges a danger. */
+export function acknowledges(typed: string): boolean {
+  return typed.trim().replace(/[.“”"']/g, '').toLowerCase() === ACKNOWLEDGE_WORDS.toLowerCase();
+}

@@ -1,0 +1,45 @@
+import { inject, Injectable } from '@angular/core';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { Store } from '@ngrx/store';
+import type { Problem } from '@trug/contract/plain';
+import type { Entry } from '@trug/core';
+import { ulid } from 'ulid';
+import { BatchPageActions } from '../../state/batches.actions';
+
+/** How long an undo is offered, ms. */
+const UNDO_MS = 10_000;
+
+/** Tells the maker what became of what they wrote, and offers to take it back. */
+@Injectable({ providedIn: 'root' })
+export class Says {
+  private readonly bar = inject(MatSnackBar);
+  private readonly store = inject(Store);
+
+  /** Something was filed; striking it out is one click for ten seconds, and from the log afterwards. */
+  filed(said: string, entries: readonly Entry[]): void {
+    const undoable = entries.filter((e) => e.kind !== 'corrected');
+    if (undoable.length === 0) {
+      this.bar.open(said, undefined, { duration: UNDO_MS / 2 });
+      return;
+    }
+    const shown = this.bar.open(said, 'Undo', { duration: UNDO_MS });
+    shown.onAction().subscribe(() => {
+      const writtenAt = new Date().toISOString();
+      const strikes = undoable.map((e): Entry => ({
+        id: ulid(),
+        batchId: e.batchId,
+        kind: 'corrected',
+        at: e.at,
+        writtenAt,
+        note: 'taken back',
+        payload: { entryId: e.id, replacement: null },
+      }));
+      this.store.dispatch(BatchPageActions.entriesWritten({ entries: strikes, said: 'Taken back. It is still in the log, struck out.' }));
+    });
+  }
+
+  /** Something was refused; it is not in the log, and the form still holds it. */
+  refused(problem: Problem): void {
+    this.bar.open(problem.detail, 'Close', { duration: 20_000 });
+  }
+}

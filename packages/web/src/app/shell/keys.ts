@@ -1,0 +1,31 @@
+import { PLACES } from './places';
+
+/** What a key asks for. */
+export type KeyAct = { readonly go: string } | 'help' | 'waiting' | null;
+
+/**
+ * Reads a key press: `g` then a letter opens a place, `n` begins a batch, `?` lists the keys.
+ *
+ * @param key - the key's name
+ * @param afterG - whether `g` was the last key
+ * @returns what it asks for; `waiting` after `g`
+ */
+export function keyAct(key: string, afterG: boolean): KeyAct {
+  if (afterG) {
+    const place = PLACES.find((p) => p.key === key);
+    return place ? { go: `/${place.path}` } : null;
+  }
+  if (key === 'g') return 'waiting';
+  if (key === 'n') return { go: '/new' };
+  return key === '?' ? 'help' : null;
+}
+
+/**
+ * Whether a key press belongs to a field rather than to the app.
+ *
+ * @param target - where it was pressed
+ * @returns true while something is being typed
+ */
+export function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+}

@@ -1,0 +1,48 @@
+import type { BatchDto } from '@trug/contract/plain';
+import { judgeState, methodById, nextJobs, replay, type BatchState, type Job, type Method, type Verdict, type Worked } from '@trug/core';
+import { createSelector } from '@ngrx/store';
+import { batchesFeature } from './batches.reducer';
+import { cupboardFeature } from './cupboard.reducer';
+
+/** A batch with everything derived from its log. */
+export interface BatchView {
+  readonly batch: BatchDto;
+  readonly state: BatchState;
+  readonly verdict: Worked<Verdict> | null;
+  readonly jobs: readonly Job[];
+  readonly method: Method;
+}
+
+/** A job with the batch it belongs to. */
+export interface BatchJob extends Job {
+  readonly batch: BatchDto;
+}
+
+/** Views by batch object: a batch that did not change is not replayed again. */
+const views = new WeakMap<BatchDto, { readonly now: string; readonly view: BatchView }>();
+
+function viewOf(batch: BatchDto, now: string): BatchView {
+  const cached = views.get(batch);
+  if (cached?.now === now) return cached.view;
+  const state = replay(batch.entries);
+  const verdict = judgeState(state, now);
+  const method = methodById(batch.methodId);
+  const jobs = nextJobs({ batchId: batch.id, batchName: batch.name, state, verdict: verdict?.value ?? null, method, today: now });
+  const view = { batch, state, verdict, jobs, method };
+  views.set(batch, { now, view });
+  return view;
+}
+
+/** Every batch, newest first, with what its log tells. */
+export const selectBatchViews = createSelector(batchesFeature.selectAll, cupboardFeature.selectNow, (batches, now) =>
+  now === '' ? [] : batches.map((batch) => viewOf(batch, now)),
+);
+
+const URGENCIES = ['overdue', 'today', 'week', 'later'] as const;
+
+/** Every job of every batch, most urgent first. */
+export const selectJobs = createSelector(selectBatchViews, (all) =>
+  all
+    .flatMap((view) => view.jobs.map((job): BatchJob => ({ ...job, batch: view.batch })))
+    .sort((a, b) => URGENCIES.indexOf(a.urgency) - URGENCIES.indexOf(b.urgency) || (a.dueAt < b.dueAt ? -1 : 1)),
+);

@@ -1,0 +1,31 @@
+import type { BatchDto, Problem } from '@trug/contract/plain';
+import type { Entry } from '@trug/core';
+import { createActionGroup, emptyProps, props } from '@ngrx/store';
+
+/** A batch to begin, with its first entries. */
+export interface BatchDraft {
+  readonly batch: Omit<BatchDto, 'entries'>;
+  readonly entries: readonly Entry[];
+}
+
+/** What people do to batches. */
+export const BatchPageActions = createActionGroup({
+  source: 'Batch Page',
+  events: {
+    /** Entries written down; `said` is what to tell the maker once they are. */
+    'Entries Written': props<{ readonly entries: readonly Entry[]; readonly said: string }>(),
+    'Batch Begun': props<{ readonly draft: BatchDraft }>(),
+    'Reload Asked': emptyProps(),
+  },
+});
+
+/** What the server answers. */
+export const BatchApiActions = createActionGroup({
+  source: 'Batch API',
+  events: {
+    'Entries Filed': props<{ readonly entries: readonly Entry[]; readonly said: string }>(),
+    'Entries Refused': props<{ readonly entries: readonly Entry[]; readonly problem: Problem }>(),
+    'Batch Stored': props<{ readonly batch: BatchDto }>(),
+    'Batch Refused': props<{ readonly problem: Problem }>(),
+  },
+});

@@ -1,0 +1,38 @@
+import type { BatchDto, Problem, VersionedSettings, VesselDto } from '@trug/contract/plain';
+import { createActionGroup, emptyProps, props } from '@ngrx/store';
+
+/** Everything the app opens with. */
+export interface Cellarbook {
+  readonly now: string;
+  readonly batches: readonly BatchDto[];
+  readonly vessels: readonly VesselDto[];
+  readonly settings: VersionedSettings;
+}
+
+/** The app itself. */
+export const AppActions = createActionGroup({
+  source: 'App',
+  events: { Opened: emptyProps() },
+});
+
+/** What people do in the cupboard and the settings. */
+export const CupboardPageActions = createActionGroup({
+  source: 'Cupboard Page',
+  events: {
+    'Vessel Added': props<{ readonly vessel: VesselDto }>(),
+    'Settings Changed': props<{ readonly settings: VersionedSettings }>(),
+  },
+});
+
+/** What the server answers. */
+export const CellarbookApiActions = createActionGroup({
+  source: 'Cellarbook API',
+  events: {
+    Loaded: props<{ readonly book: Cellarbook }>(),
+    'Load Failed': props<{ readonly problem: Problem }>(),
+    'Vessel Stored': props<{ readonly vessel: VesselDto }>(),
+    'Vessel Refused': props<{ readonly vessel: VesselDto; readonly problem: Problem }>(),
+    'Settings Stored': props<{ readonly settings: VersionedSettings }>(),
+    'Settings Refused': props<{ readonly settings: VersionedSettings; readonly problem: Problem }>(),
+  },
+});

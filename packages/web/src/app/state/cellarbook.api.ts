@@ -1,0 +1,53 @@
+import { HttpClient, HttpErrorResponse } from '@angular/common/http';
+import { inject, Injectable } from '@angular/core';
+import { API_PATHS, type BatchDto, type Problem, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
+import type { Entry } from '@trug/core';
+import { forkJoin, map, type Observable } from 'rxjs';
+import type { BatchDraft } from './batches.actions';
+import type { Cellarbook } from './cellarbook.actions';
+
+/** A refusal, or the lack of an answer, as a problem document. */
+export function problemOf(error: unknown): Problem {
+  if (error instanceof HttpErrorResponse) {
+    const body: unknown = error.error;
+    if (typeof body === 'object' && body !== null && 'detail' in body && typeof body.detail === 'string') return body as Problem;
+  }
+  return {
+    type: 'about:blank',
+    title: 'Trug did not answer',
+    status: 0,
+    code: 'unreachable',
+    detail: 'Trug’s server did not answer. What you typed is still here: start Trug again and send it once more.',
+  };
+}
+
+/** The server as the store sees it. */
+@Injectable({ providedIn: 'root' })
+export class CellarbookApi {
+  private readonly http = inject(HttpClient);
+
+  load(): Observable<Cellarbook> {
+    return forkJoin({
+      clock: this.http.get<{ readonly now: string }>(API_PATHS.clock),
+      batches: this.http.get<readonly BatchDto[]>(API_PATHS.batches),
+      vessels: this.http.get<readonly VesselDto[]>(API_PATHS.vessels),
+      settings: this.http.get<VersionedSettings>(API_PATHS.settings),
+    }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, ...rest })));
+  }
+
+  fileEntries(entries: readonly Entry[]): Observable<unknown> {
+    return this.http.post(API_PATHS.entries, { entries });
+  }
+
+  beginBatch({ batch, entries }: BatchDraft): Observable<BatchDto> {
+    return this.http.post<BatchDto>(API_PATHS.batches, { ...batch, entries });
+  }
+
+  addVessel(vessel: VesselDto): Observable<VesselDto> {
+    return this.http.post<VesselDto>(API_PATHS.vessels, vessel);
+  }
+
+  saveSettings(settings: VersionedSettings): Observable<VersionedSettings> {
+    return this.http.put<VersionedSettings>(API_PATHS.settings, settings);
+  }
+}

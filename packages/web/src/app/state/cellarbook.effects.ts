@@ -1,0 +1,110 @@
+import { inject } from '@angular/core';
+import { Router } from '@angular/router';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import type { FunctionalEffect } from '@ngrx/effects';
+import { catchError, concatMap, exhaustMap, map, of, switchMap, tap } from 'rxjs';
+import { Says } from '../shared/says/says';
+import { BatchApiActions, BatchPageActions } from './batches.actions';
+import { AppActions, CellarbookApiActions, CupboardPageActions } from './cellarbook.actions';
+import { CellarbookApi, problemOf } from './cellarbook.api';
+
+const load = createEffect(
+  (actions = inject(Actions), api = inject(CellarbookApi)) =>
+    actions.pipe(
+      ofType(AppActions.opened, BatchPageActions.reloadAsked),
+      switchMap(() =>
+        api.load().pipe(
+          map((book) => CellarbookApiActions.loaded({ book })),
+          catchError((error: unknown) => of(CellarbookApiActions.loadFailed({ problem: problemOf(error) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+const fileEntries = createEffect(
+  (actions = inject(Actions), api = inject(CellarbookApi)) =>
+    actions.pipe(
+      ofType(BatchPageActions.entriesWritten),
+      // Entries of one batch build on one another, so they are sent in the order written.
+      concatMap(({ entries, said }) =>
+        api.fileEntries(entries).pipe(
+          map(() => BatchApiActions.entriesFiled({ entries, said })),
+          catchError((error: unknown) => of(BatchApiActions.entriesRefused({ entries, problem: problemOf(error) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+const beginBatch = createEffect(
+  (actions = inject(Actions), api = inject(CellarbookApi)) =>
+    actions.pipe(
+      ofType(BatchPageActions.batchBegun),
+      exhaustMap(({ draft }) =>
+        api.beginBatch(draft).pipe(
+          map((batch) => BatchApiActions.batchStored({ batch })),
+          catchError((error: unknown) => of(BatchApiActions.batchRefused({ problem: problemOf(error) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+const openNewBatch = createEffect(
+  (actions = inject(Actions), router = inject(Router)) =>
+    actions.pipe(
+      ofType(BatchApiActions.batchStored),
+      tap(({ batch }) => void router.navigate(['/batch', batch.id])),
+    ),
+  { functional: true, dispatch: false },
+);
+
+const addVessel = createEffect(
+  (actions = inject(Actions), api = inject(CellarbookApi)) =>
+    actions.pipe(
+      ofType(CupboardPageActions.vesselAdded),
+      concatMap(({ vessel }) =>
+        api.addVessel(vessel).pipe(
+          map((stored) => CellarbookApiActions.vesselStored({ vessel: stored })),
+          catchError((error: unknown) => of(CellarbookApiActions.vesselRefused({ vessel, problem: problemOf(error) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+const saveSettings = createEffect(
+  (actions = inject(Actions), api = inject(CellarbookApi)) =>
+    actions.pipe(
+      ofType(CupboardPageActions.settingsChanged),
+      concatMap(({ settings }) =>
+        api.saveSettings(settings).pipe(
+          map((stored) => CellarbookApiActions.settingsStored({ settings: stored })),
+          catchError((error: unknown) => of(CellarbookApiActions.settingsRefused({ settings, problem: problemOf(error) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+const say = createEffect(
+  (actions = inject(Actions), says = inject(Says)) =>
+    actions.pipe(
+      ofType(
+        BatchApiActions.entriesFiled,
+        BatchApiActions.entriesRefused,
+        BatchApiActions.batchRefused,
+        CellarbookApiActions.vesselRefused,
+        CellarbookApiActions.settingsRefused,
+      ),
+      tap((action) => {
+        if (action.type === BatchApiActions.entriesFiled.type) says.filed(action.said, action.entries);
+        else says.refused(action.problem);
+      }),
+    ),
+  { functional: true, dispatch: false },
+);
+
+/** What the store does beyond itself: load, file, store, tell. */
+export const cellarbookEffects: Record<string, FunctionalEffect> = { load, fileEntries, beginBatch, openNewBatch, addVessel, saveSettings, say };

@@ -1,0 +1,32 @@
+import { DEFAULT_SETTINGS, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
+import { createFeature, createReducer, createSelector, on } from '@ngrx/store';
+import { CellarbookApiActions, CupboardPageActions } from './cellarbook.actions';
+
+/** The maker's things and choices, and what day it is. */
+export interface CupboardState {
+  /** The server's clock at the last load, ISO 8601; empty before it. */
+  readonly now: string;
+  readonly vessels: readonly VesselDto[];
+  readonly settings: VersionedSettings;
+  /** The settings as stored, to go back to when a change is refused. */
+  readonly storedSettings: VersionedSettings;
+}
+
+const initial: CupboardState = { now: '', vessels: [], settings: DEFAULT_SETTINGS, storedSettings: DEFAULT_SETTINGS };
+
+/** Vessels, settings and the day. */
+export const cupboardFeature = createFeature({
+  name: 'cupboard',
+  reducer: createReducer(
+    initial,
+    on(CellarbookApiActions.loaded, (_state, { book }) => ({ now: book.now, vessels: book.vessels, settings: book.settings, storedSettings: book.settings })),
+    on(CupboardPageActions.vesselAdded, (state, { vessel }) => ({ ...state, vessels: [...state.vessels, vessel] })),
+    on(CellarbookApiActions.vesselRefused, (state, { vessel }) => ({ ...state, vessels: state.vessels.filter((v) => v.id !== vessel.id) })),
+    on(CupboardPageActions.settingsChanged, (state, { settings }) => ({ ...state, settings })),
+    on(CellarbookApiActions.settingsStored, (state, { settings }) => ({ ...state, settings, storedSettings: settings })),
+    on(CellarbookApiActions.settingsRefused, (state) => ({ ...state, settings: state.storedSettings })),
+  ),
+  extraSelectors: ({ selectVessels }) => ({
+    selectVesselById: createSelector(selectVessels, (vessels) => new Map(vessels.map((v) => [v.id, v]))),
+  }),
+});
