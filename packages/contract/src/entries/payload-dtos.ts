@@ -6,7 +6,22 @@ import * as acts from './act-payloads.js';
 import { AdditionPayloadDto, FilledPayloadDto, ReadingPayloadDto } from './liquid-payloads.js';
 
 const REPLACEABLE = [
-  'filled', 'reading', 'addition', 'pitched', 'stirred', 'moved', 'racked', 'stabilised', 'sweetened', 'primed', 'bottled', 'kegged', 'opened', 'tasted', 'note', 'discarded',
+  'filled',
+  'reading',
+  'addition',
+  'pitched',
+  'stirred',
+  'moved',
+  'racked',
+  'stabilised',
+  'sweetened',
+  'primed',
+  'bottled',
+  'kegged',
+  'opened',
+  'tasted',
+  'note',
+  'discarded',
 ] as const satisfies readonly Exclude<EntryKind, 'corrected'>[];
 
 /** What takes a corrected entry's place; its payload is checked by the class of its kind. */

@@ -22,7 +22,11 @@ export function waterForGravity(input: { readonly liquid: Liquid; readonly targe
   inRange('targetSg', targetSg, LIMITS.sg);
   const now = gravityOf(liquid);
   if (!(targetSg > 1 && targetSg <= now)) {
-    throw new CoreError('UNREACHABLE', `water takes this from ${now.toFixed(4)} towards 1.000, not to ${targetSg}`, { field: 'targetSg', given: targetSg, nowSg: now });
+    throw new CoreError('UNREACHABLE', `water takes this from ${now.toFixed(4)} towards 1.000, not to ${targetSg}`, {
+      field: 'targetSg',
+      given: targetSg,
+      nowSg: now,
+    });
   }
   const waterL = targetSg === now ? 0 : findRoot({ f: (v) => gravityOf(addWater(liquid, v)) - targetSg, lo: 0, hi: LIMITS.volumeL.max, tolerance: 1e-6 });
   const thinned = addWater(liquid, waterL);
@@ -63,15 +67,12 @@ export function topUp(input: { readonly liquid: Liquid; readonly withLiquid: Liq
   const { liquid, withLiquid } = input;
   const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
   const after = volumeL === 0 ? liquid : { ...blendLiquids([liquid, { ...withLiquid, volumeL }]), fruit: liquid.fruit };
-  return worked(
-    { liquid: after, abvBefore: abvOf(liquid), abvAfter: abvOf(after), taBeforeGPerL: taOf(liquid), taAfterGPerL: taOf(after) },
-    [
-      {
-        label: 'Strength',
-        expression: `(${figure(liquid.volumeL, 1)} L × ${figure(abvOf(liquid), 1)} % + ${figure(volumeL, 1)} L × ${figure(abvOf(withLiquid), 1)} %) ÷ ${figure(after.volumeL, 1)} L`,
-        result: `${figure(abvOf(after), 1)} %`,
-        source: 'mass balance',
-      },
-    ],
-  );
+  return worked({ liquid: after, abvBefore: abvOf(liquid), abvAfter: abvOf(after), taBeforeGPerL: taOf(liquid), taAfterGPerL: taOf(after) }, [
+    {
+      label: 'Strength',
+      expression: `(${figure(liquid.volumeL, 1)} L × ${figure(abvOf(liquid), 1)} % + ${figure(volumeL, 1)} L × ${figure(abvOf(withLiquid), 1)} %) ÷ ${figure(after.volumeL, 1)} L`,
+      result: `${figure(abvOf(after), 1)} %`,
+      source: 'mass balance',
+    },
+  ]);
 }

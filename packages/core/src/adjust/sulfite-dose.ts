@@ -104,8 +104,18 @@ export function sulfiteDose(input: SulfiteInput): Worked<SulfiteDose> {
     [
       { label: 'Sulfite wanted', expression: why, result: `${figure(so2MgPerL, 0)} mg/L`, source: 'usual doses by pH; total kept under 200 mg/L' },
       massG === null
-        ? { label: 'Tablets', expression: `${figure(totalMg, 0)} mg ÷ ${tabletMgSo2} mg each`, result: `${tabletCount ?? 0}`, source: 'usual tablet; your packet wins' }
-        : { label: 'Powder', expression: `${figure(totalMg, 0)} mg ÷ ${form === 'tablet' ? '' : SO2_FRACTION[form]}`, result: `${figure(massG, 1)} g`, source: 'share of SO₂ in the salt' },
+        ? {
+            label: 'Tablets',
+            expression: `${figure(totalMg, 0)} mg ÷ ${tabletMgSo2} mg each`,
+            result: `${tabletCount ?? 0}`,
+            source: 'usual tablet; your packet wins',
+          }
+        : {
+            label: 'Powder',
+            expression: `${figure(totalMg, 0)} mg ÷ ${form === 'tablet' ? '' : SO2_FRACTION[form]}`,
+            result: `${figure(massG, 1)} g`,
+            source: 'share of SO₂ in the salt',
+          },
     ],
     cautions,
   );

@@ -14,6 +14,12 @@ export const CAUTIONS = {
     text: 'This is still working, or not proven finished. Gas must get out or the vessel bursts.',
     whatToDo: 'Leave it under an airlock until two equal readings a week apart prove the end, or keep it cold in a keg with a relief valve.',
   },
+  'let-gas-out': {
+    id: 'let-gas-out',
+    severity: 'note',
+    text: 'While it works, gas must get out.',
+    whatToDo: 'Fit an airlock or leave the cap loose, and never seal it.',
+  },
   'wrong-bottle': {
     id: 'wrong-bottle',
     severity: 'danger',

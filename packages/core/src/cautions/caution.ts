@@ -11,5 +11,4 @@ export interface Caution {
 }
 
 /** The ground every caution stands on, shown once wherever cautions are. */
-export const CAUTION_FOOTING =
-  'Usual practice, not a licence or medical advice. Follow your local rules, the packet, and someone qualified.';
+export const CAUTION_FOOTING = 'Usual practice, not a licence or medical advice. Follow your local rules, the packet, and someone qualified.';

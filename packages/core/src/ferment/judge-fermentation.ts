@@ -203,7 +203,10 @@ function tooFew(input: JudgeInput, usable: readonly GravityReading[]): Pick<Verd
     status: 'too-few-readings',
     sentence: last ? 'Cannot tell yet: the readings are too few or too close together.' : 'Cannot tell yet: no reading since the yeast went in.',
     evidence: [
-      { text: own.length === 1 ? 'One reading so far' : own.length === 0 ? 'No reading so far' : `${own.length} readings within a day and a half`, speaks: 'note' },
+      {
+        text: own.length === 1 ? 'One reading so far' : own.length === 0 ? 'No reading so far' : `${own.length} readings within a day and a half`,
+        speaks: 'note',
+      },
       { text: 'Bubbles prove nothing either way', speaks: 'note' },
     ],
     next: { kind: 'read', text: `Take a reading on ${dayText(on, true)}.`, on },
@@ -252,7 +255,10 @@ function evidenceFor(facts: Facts, status: FermentStatus): readonly Evidence[] {
   }
   const above = (last.sg - endSg) * 1000;
   out.push({
-    text: above <= 2 ? `${gravityText(last.sg)} is where it should end, about ${gravityText(endSg)}` : `${figure(above, 0)} points above where it should end, about ${gravityText(endSg)}`,
+    text:
+      above <= 2
+        ? `${gravityText(last.sg)} is where it should end, about ${gravityText(endSg)}`
+        : `${figure(above, 0)} points above where it should end, about ${gravityText(endSg)}`,
     speaks: status === 'stalled' || status === 'finished-dry' || status === 'working' || status === 'slowing' ? 'for' : 'note',
   });
   if (status === 'finished-dry' && last.sg > endSg + AT_END_SG) {
@@ -260,7 +266,10 @@ function evidenceFor(facts: Facts, status: FermentStatus): readonly Evidence[] {
   }
   if (status === 'stalled' || status === 'finished-at-tolerance') {
     out.push({
-      text: status === 'stalled' ? `${figure(abvNow, 1)} % is below what this yeast can stand, ${low}–${high} %` : `${figure(abvNow, 1)} % is about what this yeast can stand, ${low}–${high} %`,
+      text:
+        status === 'stalled'
+          ? `${figure(abvNow, 1)} % is below what this yeast can stand, ${low}–${high} %`
+          : `${figure(abvNow, 1)} % is about what this yeast can stand, ${low}–${high} %`,
       speaks: 'for',
     });
   }
@@ -270,7 +279,8 @@ function evidenceFor(facts: Facts, status: FermentStatus): readonly Evidence[] {
   if (facts.tempC !== null) {
     const [least, comfortable] = input.yeast.tempC;
     if (facts.tooCold) out.push({ text: `${figure(facts.tempC, 0)} °C is well below the ${least} °C this yeast needs`, speaks: 'against' });
-    else if (facts.tempC < comfortable && status !== 'finished-dry') out.push({ text: `At ${figure(facts.tempC, 0)} °C it may only be drowsy; warmth will tell`, speaks: 'against' });
+    else if (facts.tempC < comfortable && status !== 'finished-dry')
+      out.push({ text: `At ${figure(facts.tempC, 0)} °C it may only be drowsy; warmth will tell`, speaks: 'against' });
   }
   const age = daysBetween(last.at, input.today);
   if (age > 10) out.push({ text: `The last reading is ${Math.round(age)} days old`, speaks: 'against' });

@@ -33,7 +33,13 @@ export function bottlingRoutes(input: { readonly liquid: Liquid; readonly verdic
       id: 'sparkling-dry',
       name: 'Sparkling, dry',
       allowed: proven && !stabilised && !sleeping,
-      why: !proven ? unproven : stabilised ? 'Sulfite and sorbate stop the yeast, so priming would stay flat.' : sleeping ? asleep : 'Prime it and keep it in the warm for three weeks. The safest fizz in a bottle.',
+      why: !proven
+        ? unproven
+        : stabilised
+          ? 'Sulfite and sorbate stop the yeast, so priming would stay flat.'
+          : sleeping
+            ? asleep
+            : 'Prime it and keep it in the warm for three weeks. The safest fizz in a bottle.',
     },
     {
       id: 'still',
@@ -45,7 +51,9 @@ export function bottlingRoutes(input: { readonly liquid: Liquid; readonly verdic
       id: 'cold-keg',
       name: 'Cold keg',
       allowed: true,
-      why: proven ? 'Gas it in a keg at the level you like.' : 'The one sealed place for a drink whose end is not proven: a keg with a relief valve, kept at 4 °C or colder.',
+      why: proven
+        ? 'Gas it in a keg at the level you like.'
+        : 'The one sealed place for a drink whose end is not proven: a keg with a relief valve, kept at 4 °C or colder.',
     },
     {
       id: 'sparkling-sweet',

@@ -34,10 +34,14 @@ const CLEAR: EntryCheck = { refusal: null, dangers: [] };
 export function checkEntryAgainst(state: BatchState, verdict: Verdict | null, entry: Entry): EntryCheck {
   switch (entry.kind) {
     case 'primed':
-      return state.stabilisedAt ? refuse('Sulfite and sorbate stop the yeast, so priming would stay flat. Keg it with gas, or bottle it still.') : unlessProven(state, verdict);
+      return state.stabilisedAt
+        ? refuse('Sulfite and sorbate stop the yeast, so priming would stay flat. Keg it with gas, or bottle it still.')
+        : unlessProven(state, verdict);
     case 'bottled':
       // Priming was refused unless the end was proven, so a primed drink carries its proof with it.
-      return state.primed || maySeal(state, verdict) ? { refusal: null, dangers: bottlingDangers(state, verdict, entry.payload) } : unlessProven(state, verdict);
+      return state.primed || maySeal(state, verdict)
+        ? { refusal: null, dangers: bottlingDangers(state, verdict, entry.payload) }
+        : unlessProven(state, verdict);
     case 'kegged':
       return checkKegging(state, verdict, entry.payload);
     default:

@@ -40,15 +40,24 @@ export function describeEntry(entry: Entry, units: UnitPreferences): EntryWords 
     case 'moved':
       return { lead: 'Moved', rest: `to ${entry.payload.place}, ${temp(entry.payload.tempC)}` };
     case 'racked':
-      return { lead: 'Racked', rest: `${volume(entry.payload.vessels.reduce((s, v) => s + v.volumeL, 0))} off the lees, ${volume(entry.payload.lossL)} left behind` };
+      return {
+        lead: 'Racked',
+        rest: `${volume(entry.payload.vessels.reduce((s, v) => s + v.volumeL, 0))} off the lees, ${volume(entry.payload.lossL)} left behind`,
+      };
     case 'stabilised':
       return { lead: 'Stabilised', rest: `${figure(entry.payload.so2MgPerL, 0)} mg/L sulfite, ${figure(entry.payload.sorbateMgPerL, 0)} mg/L sorbic acid` };
     case 'sweetened':
       return { lead: 'Sweetened', rest: `with ${mass(entry.payload.massG)} ${fermentableById(entry.payload.sweetenerId).name}` };
     case 'primed':
-      return { lead: 'Primed', rest: `with ${mass(entry.payload.massG)} ${fermentableById(entry.payload.fermentableId).name} for ${figure(entry.payload.targetVolumes, 1)} volumes` };
+      return {
+        lead: 'Primed',
+        rest: `with ${mass(entry.payload.massG)} ${fermentableById(entry.payload.fermentableId).name} for ${figure(entry.payload.targetVolumes, 1)} volumes`,
+      };
     case 'bottled':
-      return { lead: 'Bottled', rest: `${entry.payload.bottles.map((b) => `${b.count} × ${bottleById(b.kindId).name}`).join(', ')}, ${entry.payload.capColour} caps` };
+      return {
+        lead: 'Bottled',
+        rest: `${entry.payload.bottles.map((b) => `${b.count} × ${bottleById(b.kindId).name}`).join(', ')}, ${entry.payload.capColour} caps`,
+      };
     case 'kegged':
       return { lead: 'Kegged', rest: `${volume(entry.payload.vessel.volumeL)}, kept at ${temp(entry.payload.storeC)}` };
     case 'opened':
@@ -79,9 +88,7 @@ function readingWords(entry: EntryOf<'reading'>, units: UnitPreferences): { lead
     payload.bubbles === null ? '' : `bubbles: ${payload.bubbles}`,
     payload.smell ?? '',
   ].filter((part) => part !== '');
-  return payload.gravity
-    ? { lead: 'Read', rest: [rawText(payload.gravity, units), ...parts].join(' · ') }
-    : { lead: 'Noted', rest: parts.join(' · ') };
+  return payload.gravity ? { lead: 'Read', rest: [rawText(payload.gravity, units), ...parts].join(' · ') } : { lead: 'Noted', rest: parts.join(' · ') };
 }
 
 function additionWords(entry: EntryOf<'addition'>, volume: (l: number) => string, mass: (g: number) => string): { lead: string; rest: string } {

@@ -60,7 +60,12 @@ export interface EntryPayloads {
     | { readonly what: 'tannin'; readonly massG: number }
     | { readonly what: 'sulfite'; readonly so2MgPerL: number }
     | { readonly what: 'nutrient' | 'enzyme' | 'bentonite' | 'finings'; readonly name: string; readonly massG: number };
-  readonly pitched: { readonly yeastId: string; readonly massG: number; readonly method: 'sprinkled' | 'rehydrated' | 'starter' | 'wild'; readonly juiceC: number | null };
+  readonly pitched: {
+    readonly yeastId: string;
+    readonly massG: number;
+    readonly method: 'sprinkled' | 'rehydrated' | 'starter' | 'wild';
+    readonly juiceC: number | null;
+  };
   readonly stirred: Record<string, never>;
   readonly moved: { readonly place: string; readonly tempC: number };
   readonly racked: { readonly vessels: readonly VesselFill[]; readonly lossL: number };
@@ -83,7 +88,13 @@ export interface EntryPayloads {
     /** Ids of the dangers acknowledged in words. */
     readonly acknowledged: readonly string[];
   };
-  readonly kegged: { readonly vessel: VesselFill; readonly lossL: number; readonly targetVolumes: number; readonly storeC: number; readonly acknowledged: readonly string[] };
+  readonly kegged: {
+    readonly vessel: VesselFill;
+    readonly lossL: number;
+    readonly targetVolumes: number;
+    readonly storeC: number;
+    readonly acknowledged: readonly string[];
+  };
   readonly opened: { readonly kindId: string; readonly count: number };
   readonly tasted: { readonly text: string; readonly sparkle: 'flat' | 'soft' | 'lively' | 'gushing' | null; readonly again: boolean | null };
   readonly note: { readonly text: string };

@@ -217,7 +217,10 @@ function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {
   const { payload } = entry;
   const filledL = payload.bottles.reduce((sum, b) => sum + (b.count * bottleById(b.kindId).sizeMl) / 1000, 0);
   if (filledL + payload.lossL > liquid.volumeL * 1.02 + 0.05) {
-    throw new CoreError('NOT_ALLOWED', `${filledL.toFixed(1)} L of bottles cannot be filled from ${liquid.volumeL.toFixed(1)} L`, { filledL, volumeL: liquid.volumeL });
+    throw new CoreError('NOT_ALLOWED', `${filledL.toFixed(1)} L of bottles cannot be filled from ${liquid.volumeL.toFixed(1)} L`, {
+      filledL,
+      volumeL: liquid.volumeL,
+    });
   }
   state.crates.push({
     id: entry.id,
@@ -238,7 +241,14 @@ function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {
 function kegged(state: Draft, entry: EntryOf<'kegged'>): Patch {
   const { payload } = entry;
   const liquid = { ...inHand(state), volumeL: payload.vessel.volumeL };
-  const keg = { id: entry.id, vesselId: payload.vessel.vesselId, volumeL: payload.vessel.volumeL, targetVolumes: payload.targetVolumes, storeC: payload.storeC, at: entry.at };
+  const keg = {
+    id: entry.id,
+    vesselId: payload.vessel.vesselId,
+    volumeL: payload.vessel.volumeL,
+    targetVolumes: payload.targetVolumes,
+    storeC: payload.storeC,
+    at: entry.at,
+  };
   return { liquid, lastLiquid: liquid, vessels: [payload.vessel], keg };
 }
 

@@ -27,17 +27,44 @@ export const METHODS: readonly Method[] = [
   {
     id: 'carton-quick',
     name: 'Shop juice, warm and quick',
-    waits: { sulfiteToPitchH: 24, firstReadingDays: 4, readingDays: 7, fermentDays: 14, rackWithinDays: 14, restDays: 7, testBottleDays: 9, firstBottleDays: 21 },
+    waits: {
+      sulfiteToPitchH: 24,
+      firstReadingDays: 4,
+      readingDays: 7,
+      fermentDays: 14,
+      rackWithinDays: 14,
+      restDays: 7,
+      testBottleDays: 9,
+      firstBottleDays: 21,
+    },
   },
   {
     id: 'cool-slow',
     name: 'Cool and slow',
-    waits: { sulfiteToPitchH: 24, firstReadingDays: 7, readingDays: 14, fermentDays: 42, rackWithinDays: 42, restDays: 42, testBottleDays: 9, firstBottleDays: 28 },
+    waits: {
+      sulfiteToPitchH: 24,
+      firstReadingDays: 7,
+      readingDays: 14,
+      fermentDays: 42,
+      rackWithinDays: 42,
+      restDays: 42,
+      testBottleDays: 9,
+      firstBottleDays: 28,
+    },
   },
   {
     id: 'wild-cold',
     name: 'Wild yeast in the cold',
-    waits: { sulfiteToPitchH: 24, firstReadingDays: 14, readingDays: 14, fermentDays: 120, rackWithinDays: 42, restDays: 60, testBottleDays: 10, firstBottleDays: 42 },
+    waits: {
+      sulfiteToPitchH: 24,
+      firstReadingDays: 14,
+      readingDays: 14,
+      fermentDays: 120,
+      rackWithinDays: 42,
+      restDays: 60,
+      testBottleDays: 10,
+      firstBottleDays: 42,
+    },
   },
 ];
 

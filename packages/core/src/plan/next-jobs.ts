@@ -77,7 +77,13 @@ function pitchJob({ batchName, state, method }: JobsInput, filledAt: string, add
     return;
   }
   const due = new Date(Date.parse(state.sulfitedAt) + method.waits.sulfiteToPitchH * 3_600_000).toISOString();
-  add('pitch', state.sulfitedAt, due, `Pitch ${batchName}`, `Sulfite has had its ${method.waits.sulfiteToPitchH} hours at ${due.slice(11, 16)} on ${dayText(due)}.`);
+  add(
+    'pitch',
+    state.sulfitedAt,
+    due,
+    `Pitch ${batchName}`,
+    `Its sulfite needs ${method.waits.sulfiteToPitchH} hours, until ${due.slice(11, 16)} on ${dayText(due)}.`,
+  );
 }
 
 function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, add: Add): void {
@@ -88,7 +94,13 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
   switch (verdict.status) {
     case 'stalled':
     case 'not-started':
-      add('restart', cause, dateAfter(last?.at ?? today, 0), verdict.status === 'stalled' ? `Warm ${batchName}` : `Start ${batchName} again`, `${verdict.sentence} ${verdict.next.text}`);
+      add(
+        'restart',
+        cause,
+        dateAfter(last?.at ?? today, 0),
+        verdict.status === 'stalled' ? `Warm ${batchName}` : `Start ${batchName} again`,
+        `${verdict.sentence} ${verdict.next.text}`,
+      );
       return;
     case 'too-cold':
       add('warm', cause, today.slice(0, 10), `Move ${batchName} to the warm`, verdict.next.text);
@@ -102,11 +114,31 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
       return;
     case 'working':
     case 'slowing':
-      add('read', cause, dateAfter(last?.at ?? pitchedAt, method.waits.readingDays), `Read ${batchName}`, `${gravityText(last?.sg ?? 1)} on ${dayText(last?.at ?? pitchedAt)}, ${verdict.status}.`);
+      add(
+        'read',
+        cause,
+        dateAfter(last?.at ?? pitchedAt, method.waits.readingDays),
+        `Read ${batchName}`,
+        `${gravityText(last?.sg ?? 1)} on ${dayText(last?.at ?? pitchedAt)}, ${verdict.status}.`,
+      );
       return;
     case 'too-few-readings':
-      if (last) add('second-reading', cause, verdict.next.on, `Read ${batchName} again`, `It read ${gravityText(last.sg)} on ${dayText(last.at)}. An equal reading a week later proves it finished.`);
-      else add('read', cause, dateAfter(pitchedAt, method.waits.firstReadingDays), `First reading of ${batchName}`, `${yeastById(state.yeastId ?? '').name} went in on ${dayText(pitchedAt)}.`);
+      if (last)
+        add(
+          'second-reading',
+          cause,
+          verdict.next.on,
+          `Read ${batchName} again`,
+          `It read ${gravityText(last.sg)} on ${dayText(last.at)}. An equal reading a week later proves it finished.`,
+        );
+      else
+        add(
+          'read',
+          cause,
+          dateAfter(pitchedAt, method.waits.firstReadingDays),
+          `First reading of ${batchName}`,
+          `${yeastById(state.yeastId ?? '').name} went in on ${dayText(pitchedAt)}.`,
+        );
       return;
   }
 }
@@ -122,11 +154,23 @@ interface Finished {
 
 function finishedJobs({ batchName, state, method, cause, provenAt, sg }: Finished, add: Add): void {
   if (!state.rackedAt) {
-    add('rack', cause, dateAfter(provenAt, method.waits.rackWithinDays), `Rack ${batchName}`, `Finished at ${gravityText(sg)}. Off its lees, or straight to the bottle if it is clear.`);
+    add(
+      'rack',
+      cause,
+      dateAfter(provenAt, method.waits.rackWithinDays),
+      `Rack ${batchName}`,
+      `Finished at ${gravityText(sg)}. Off its lees, or straight to the bottle if it is clear.`,
+    );
     return;
   }
   const since = state.rackedAt > provenAt ? state.rackedAt : provenAt;
-  add('bottle', cause, dateAfter(since, method.waits.restDays), `Bottle ${batchName}`, `Finished at ${gravityText(sg)} and racked on ${dayText(state.rackedAt)}.`);
+  add(
+    'bottle',
+    cause,
+    dateAfter(since, method.waits.restDays),
+    `Bottle ${batchName}`,
+    `Finished at ${gravityText(sg)} and racked on ${dayText(state.rackedAt)}.`,
+  );
 }
 
 function crateJobs({ batchName, state, method, today }: JobsInput, crate: BatchState['crates'][number], add: Add): void {
@@ -137,11 +181,23 @@ function crateJobs({ batchName, state, method, today }: JobsInput, crate: BatchS
   if (crate.testBottle && crate.sparkling && !opened) {
     const squeezed = state.lastEntryAt !== null && daysBetween(crate.bottledAt, state.lastEntryAt) >= method.waits.testBottleDays;
     if (!squeezed) {
-      add('test-bottle', crate.id, dateAfter(crate.bottledAt, method.waits.testBottleDays), 'Squeeze the test bottle', `${batchName}, bottled ${days} days ago at about ${figure(crate.co2Volumes, 1)} volumes. It should be firm.`);
+      add(
+        'test-bottle',
+        crate.id,
+        dateAfter(crate.bottledAt, method.waits.testBottleDays),
+        'Squeeze the test bottle',
+        `${batchName}, bottled ${days} days ago at about ${figure(crate.co2Volumes, 1)} volumes. It should be firm.`,
+      );
     }
   }
   if (!opened) {
     const wait = crate.sparkling ? method.waits.firstBottleDays : 14;
-    add('open-one', crate.id, dateAfter(crate.bottledAt, wait), `Open one of ${batchName}`, `${left} bottles, filled on ${dayText(crate.bottledAt)}. Chill it first, over a sink.`);
+    add(
+      'open-one',
+      crate.id,
+      dateAfter(crate.bottledAt, wait),
+      `Open one of ${batchName}`,
+      `${left} bottles, filled on ${dayText(crate.bottledAt)}. Chill it first, over a sink.`,
+    );
   }
 }

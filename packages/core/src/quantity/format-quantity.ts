@@ -23,7 +23,10 @@ export type Quantity =
   | { readonly dimension: 'gravity'; readonly sg: number }
   | { readonly dimension: 'pressure'; readonly valueBar: number };
 
-const trimmed = (value: number, decimals: number): string => figure(value, decimals).replace(/\.0+$/, '');
+const trimmed = (value: number, decimals: number): string =>
+  figure(value, decimals)
+    .replace(/(\.\d*?)0+$/, '$1')
+    .replace(/\.$/, '');
 
 function volumeText(valueL: number, unit: UnitPreferences['volume']): string {
   if (unit === 'L') {

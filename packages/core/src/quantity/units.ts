@@ -6,11 +6,31 @@ export type Gallon = 'us' | 'imperial';
 
 /** Canonical units: volume L, mass g, temperature °C, gravity SG 20/20, pressure bar gauge. */
 export type UnitId =
-  | 'L' | 'mL' | 'us-gal' | 'imp-gal' | 'us-qt' | 'imp-qt' | 'us-pt' | 'imp-pt' | 'us-fl-oz' | 'imp-fl-oz'
-  | 'kg' | 'g' | 'mg' | 'lb' | 'oz' | 'tsp' | 'tbsp'
-  | 'degC' | 'degF'
-  | 'SG' | 'Bx' | 'g/L'
-  | 'bar' | 'psi' | 'kPa';
+  | 'L'
+  | 'mL'
+  | 'us-gal'
+  | 'imp-gal'
+  | 'us-qt'
+  | 'imp-qt'
+  | 'us-pt'
+  | 'imp-pt'
+  | 'us-fl-oz'
+  | 'imp-fl-oz'
+  | 'kg'
+  | 'g'
+  | 'mg'
+  | 'lb'
+  | 'oz'
+  | 'tsp'
+  | 'tbsp'
+  | 'degC'
+  | 'degF'
+  | 'SG'
+  | 'Bx'
+  | 'g/L'
+  | 'bar'
+  | 'psi'
+  | 'kPa';
 
 /** Litres in each unit of volume. @source exact by definition: US gallon 231 in³, imperial gallon 4.54609 L */
 export const LITRES_PER = {
@@ -34,10 +54,31 @@ export const BAR_PER = { bar: 1, psi: 0.06894757293, kPa: 0.01 } as const;
 
 /** How a unit is written beside a number. */
 export const UNIT_LABELS: Readonly<Record<UnitId, string>> = {
-  L: 'L', mL: 'mL', 'us-gal': 'US gal', 'imp-gal': 'imp gal', 'us-qt': 'US qt', 'imp-qt': 'imp qt',
-  'us-pt': 'US pt', 'imp-pt': 'imp pt', 'us-fl-oz': 'US fl oz', 'imp-fl-oz': 'imp fl oz',
-  kg: 'kg', g: 'g', mg: 'mg', lb: 'lb', oz: 'oz', tsp: 'tsp', tbsp: 'tbsp',
-  degC: '°C', degF: '°F', SG: '', Bx: '°Bx', 'g/L': 'g/L', bar: 'bar', psi: 'psi', kPa: 'kPa',
+  L: 'L',
+  mL: 'mL',
+  'us-gal': 'US gal',
+  'imp-gal': 'imp gal',
+  'us-qt': 'US qt',
+  'imp-qt': 'imp qt',
+  'us-pt': 'US pt',
+  'imp-pt': 'imp pt',
+  'us-fl-oz': 'US fl oz',
+  'imp-fl-oz': 'imp fl oz',
+  kg: 'kg',
+  g: 'g',
+  mg: 'mg',
+  lb: 'lb',
+  oz: 'oz',
+  tsp: 'tsp',
+  tbsp: 'tbsp',
+  degC: '°C',
+  degF: '°F',
+  SG: '',
+  Bx: '°Bx',
+  'g/L': 'g/L',
+  bar: 'bar',
+  psi: 'psi',
+  kPa: 'kPa',
 };
 
 /**

@@ -21,7 +21,10 @@ export interface RunningServer {
  * @param log - where to write; by default pino on standard output
  * @returns the address and a way to stop cleanly
  */
-export async function startServer(config: Omit<Config, 'dataDir'> & { readonly dataDir: string | null }, log: Logger = pino({ level: config.logLevel })): Promise<RunningServer> {
+export async function startServer(
+  config: Omit<Config, 'dataDir'> & { readonly dataDir: string | null },
+  log: Logger = pino({ level: config.logLevel }),
+): Promise<RunningServer> {
   const sequelize = connect(config.dataDir);
   initModels(sequelize);
   await createMigrator(sequelize).up();

@@ -101,7 +101,10 @@ export function stepAct(step: StoryStep, ids: VesselIds): Act {
   }
   if (step.read) {
     const [sg, tempC] = step.read;
-    return { kind: 'reading', payload: { gravity: rawGravity(sg, tempC), ph: null, taGPerL: null, placeC: tempC, insistedOn: [], bubbles: step.bubbles ?? null, smell: null } };
+    return {
+      kind: 'reading',
+      payload: { gravity: rawGravity(sg, tempC), ph: null, taGPerL: null, placeC: tempC, insistedOn: [], bubbles: step.bubbles ?? null, smell: null },
+    };
   }
   if (step.move) return { kind: 'moved', payload: { place: step.move[0], tempC: step.move[1] } };
   if (step.rack) return { kind: 'racked', payload: { vessels: fillsOf(step.rack[0], ids), lossL: step.rack[1] } };

@@ -1,3 +1,74 @@
-import { ChangeDetectionStrategy, Component } from '@angular/core';
-@Component({ selector: 'trug-x', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
-export class BatchPage {}
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatTabsModule } from '@angular/material/tabs';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { abvFromGravities, abvOf, dayText, fermentableGPerL, figure, gravityOf, phOf } from '@trug/core';
+import { injectBatchView } from '../../shared/batch-of-page';
+import { Icon } from '../../shared/icon/icon';
+import { Tape } from '../../shared/tape/tape';
+import { Units } from '../../shared/units/units';
+import { cupboardFeature } from '../../state/cupboard.reducer';
+import { Contents } from './contents/contents';
+import { Curve } from './curve/curve';
+import { Log } from './log/log';
+import { Now } from './now/now';
+import { Path } from './path/path';
+import { pathStops } from './path/path-stops';
+
+/** One batch: its tape and path, Now, the Curve, its log and what is in it. */
+@Component({
+  selector: 'trug-batch-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink, MatTabsModule, Icon, Tape, Path, Now, Curve, Log, Contents],
+  templateUrl: './batch-page.html',
+  styleUrl: './batch-page.scss',
+})
+export class BatchPage {
+  private readonly store = inject(Store);
+  private readonly units = inject(Units);
+  readonly id = input.required<string>();
+  protected readonly now = this.store.selectSignal(cupboardFeature.selectNow);
+  private readonly vessels = this.store.selectSignal(cupboardFeature.selectVesselById);
+  private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
+  protected readonly view = injectBatchView(this.id);
+  protected readonly stops = computed(() => {
+    const view = this.view();
+    return view ? pathStops(view.state, view.method, view.batch.startedAt, this.now(), view.verdict?.value.status ?? null) : [];
+  });
+  protected readonly tapeLine = computed(() => {
+    const view = this.view();
+    if (!view) return null;
+    const { state, batch } = view;
+    const where = state.vessels.map((f) => this.vessels().get(f.vesselId)?.name ?? 'a vessel').join(' + ');
+    const parts = [
+      dayText(batch.startedAt),
+      state.liquid ? this.units.volume(Math.round(state.liquid.volumeL * 10) / 10) : '',
+      where || 'in bottle',
+      state.place ?? '',
+    ];
+    return parts.filter((part) => part !== '').join(' · ');
+  });
+  protected readonly facts = computed(() => {
+    const view = this.view();
+    const liquid = view?.state.lastLiquid;
+    if (!view || !liquid) return [];
+    const sg = gravityOf(liquid);
+    return [
+      { name: 'Gravity now', value: this.units.gravity(sg) },
+      { name: 'Strength so far', value: this.units.percent(this.strength(sg)) },
+      { name: 'Sugar left', value: `${figure(fermentableGPerL(liquid), 0)} g/L` },
+      { name: 'pH', value: figure(phOf(liquid), 2) },
+      { name: 'Sulfite', value: `${figure(liquid.totalSo2MgPerL, 0)} mg/L` },
+    ];
+  });
+
+  /** Strength by the school the maker trusts; mass balance also counts what was added on the way. */
+  private strength(sg: number): number {
+    const state = this.view()?.state;
+    const school = this.settings().strengthSchool;
+    if (!state?.lastLiquid || !state.must) return 0;
+    const originalSg = gravityOf(state.must);
+    if (school === 'mass-balance' || sg > originalSg) return abvOf(state.lastLiquid);
+    return abvFromGravities({ originalSg, currentSg: sg, school }).value;
+  }
+}

@@ -1,3 +1,211 @@
-import { ChangeDetectionStrategy, Component } from '@angular/core';
-@Component({ selector: 'trug-x', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
-export class BottleBench {}
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import {
+  BOTTLE_KINDS,
+  bottlingRoutes,
+  caution,
+  chanceText,
+  COLD_KEG_MOST_C,
+  dayText,
+  FERMENTABLES,
+  maySeal,
+  STATUS_WORDS,
+  type CapColour,
+  type RouteId,
+} from '@trug/core';
+import { injectBatchView } from '../../shared/batch-of-page';
+import { acknowledges, CautionList } from '../../shared/caution/caution-list';
+import { createDraft } from '../../shared/draft';
+import { EntryWriter, type Act } from '../../shared/entry-writer';
+import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { selectFreeVessels } from '../../shared/free-vessels';
+import { Units } from '../../shared/units/units';
+import { Working } from '../../shared/working/working';
+import { cupboardFeature } from '../../state/cupboard.reducer';
+import { benchPlan, FIZZ_CHOICES, NEW_BENCH, readBottles, type BottleBenchFields } from './bottle-plan';
+import { PressureColumn } from './pressure-column';
+
+const CAPS: readonly CapColour[] = ['rust', 'slate', 'leaf', 'straw', 'plum'];
+
+/** The bottle bench: how it should drink, what the bottles will feel, and the run. */
+@Component({
+  selector: 'trug-bottle-bench',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink, QuantityField, CautionList, Working, PressureColumn],
+  templateUrl: './bottle-bench.html',
+  styleUrl: './bottle-bench.scss',
+})
+export class BottleBench {
+  private readonly store = inject(Store);
+  private readonly writer = inject(EntryWriter);
+  protected readonly units = inject(Units);
+  private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
+  private readonly free = this.store.selectSignal(selectFreeVessels);
+  readonly id = input.required<string>();
+  protected readonly view = injectBatchView(this.id);
+  protected readonly draft = createDraft<BottleBenchFields>('bottle', NEW_BENCH);
+  protected readonly fields = computed(() => this.draft.fields());
+  protected readonly typed = signal('');
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly fizzChoices = FIZZ_CHOICES;
+  protected readonly caps = CAPS;
+  protected readonly kinds = BOTTLE_KINDS;
+  protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable' && f.co2GPerG > 0.3);
+  protected readonly chanceText = chanceText;
+  private readonly verdict = computed(() => this.view()?.verdict?.value ?? null);
+  protected readonly routes = computed(() => {
+    const state = this.view()?.state;
+    return state?.liquid ? bottlingRoutes({ liquid: state.liquid, verdict: this.verdict(), stabilised: state.stabilisedAt !== null }) : [];
+  });
+  /** The route asked for while it is allowed, else the first that is. */
+  protected readonly route = computed((): RouteId => {
+    const asked = this.routes().find((r) => r.id === this.fields().route);
+    return (asked?.allowed === true ? asked : this.routes().find((r) => r.allowed))?.id ?? 'cold-keg';
+  });
+  protected readonly proof = computed(() => {
+    const view = this.view();
+    const verdict = this.verdict();
+    if (!view || !verdict) return '';
+    const last = view.state.readings.at(-1);
+    return maySeal(view.state, verdict) && last ? `${STATUS_WORDS[verdict.status]}, last read ${dayText(last.at)}` : STATUS_WORDS[verdict.status];
+  });
+  private readonly usualWarmestC = computed(() => Math.max(5, ...(this.view()?.state.temps ?? []).slice(-3).map((t) => t.tempC)));
+  private celsius(text: string, otherwise: number): number {
+    const read = readQuantity(this.units, text, 'temperature');
+    return read?.ok === true && read.value.value >= 0 && read.value.value <= 60 ? read.value.value : otherwise;
+  }
+  protected readonly warmestC = computed(() => this.celsius(this.fields().warmest, this.usualWarmestC()));
+  protected readonly hottestC = computed(() => this.celsius(this.fields().hottest, this.settings().hottestC));
+  private readonly lossL = computed(() => {
+    const read = readQuantity(this.units, this.fields().loss, 'volume');
+    return read?.ok === true ? Math.max(0, read.value.value) : 0;
+  });
+  protected readonly chosen = computed(() => readBottles(this.fields().bottles));
+  protected readonly plan = computed(() => {
+    const view = this.view();
+    if (!view) return null;
+    const { fizz, sugar, mode, testBottle } = this.fields();
+    return benchPlan({
+      state: view.state,
+      verdict: this.verdict(),
+      route: this.route(),
+      targetVolumes: Number(fizz),
+      fermentableId: sugar,
+      mode: mode === 'per-bottle' ? 'per-bottle' : 'bulk',
+      warmestC: this.warmestC(),
+      hottestC: this.hottestC(),
+      lossL: this.lossL(),
+      bottles: this.chosen(),
+      testBottle: testBottle === 'yes',
+    });
+  });
+  protected readonly priming = computed(() => {
+    const priming = this.plan()?.priming;
+    return priming?.ok === true ? priming.value : null;
+  });
+  protected readonly primingProblem = computed(() => {
+    const priming = this.plan()?.priming;
+    return priming?.ok === false ? priming.error.message : null;
+  });
+  protected readonly run = computed(() => {
+    const run = this.plan()?.run;
+    return run?.ok === true ? run.value : null;
+  });
+  /** Caps to draw: one for each bottle, or a row that stands for many. */
+  protected readonly drawnCaps = computed(() => Array.from({ length: Math.min(60, this.run()?.value.bottleCount ?? 0) }, (_, i) => i));
+  protected readonly runLine = computed(() => {
+    const run = this.run();
+    if (!run) return '';
+    return run.value.lots
+      .filter((lot) => lot.count > 0)
+      .map((lot) => `${lot.count} × ${BOTTLE_KINDS.find((k) => k.id === lot.kindId)?.name ?? lot.kindId}`)
+      .join(' + ');
+  });
+  protected readonly cautions = computed(() => {
+    if (this.route() !== 'cold-keg') return this.plan()?.cautions ?? [];
+    const view = this.view();
+    const sealed = view && maySeal(view.state, this.verdict()) ? [] : [caution('sealed-ferment')];
+    return [...sealed, caution('keg')];
+  });
+  protected readonly kegs = computed(() => this.free().filter((v) => v.kind === 'keg'));
+
+  protected isChosen(kindId: string): boolean {
+    return this.chosen().some((b) => b.kindId === kindId);
+  }
+
+  protected countOf(kindId: string): string {
+    return this.chosen().find((b) => b.kindId === kindId)?.count?.toString() ?? '';
+  }
+
+  protected choose(kindId: string, on: boolean, count: string): void {
+    const others = this.fields()
+      .bottles.split(',')
+      .filter((part) => part !== '' && !part.startsWith(`${kindId}:`));
+    this.draft.set('bottles', (on ? [...others, `${kindId}:${count.trim()}`] : others).join(','));
+  }
+
+  protected async file(): Promise<void> {
+    const view = this.view();
+    const plan = this.plan();
+    if (!view || !plan) {
+      this.refusal.set('There is nothing in this batch to put by.');
+      return;
+    }
+    const dangers = this.cautions().filter((c) => c.severity === 'danger');
+    const danger = dangers[0];
+    if (danger && !acknowledges(this.typed())) {
+      this.refusal.set(`${danger.text} ${danger.whatToDo}`);
+      return;
+    }
+    const acknowledged = dangers.map((d) => d.id);
+    const acts = this.route() === 'cold-keg' ? this.kegActs(plan.liquid.volumeL, acknowledged) : this.bottleActs(acknowledged);
+    if (typeof acts === 'string') {
+      this.refusal.set(acts);
+      return;
+    }
+    const refused = await this.writer.write(view, acts, this.route() === 'cold-keg' ? 'Kegged.' : `Bottled: ${this.runLine()}.`);
+    if (refused === null) this.draft.forget();
+    this.refusal.set(refused);
+  }
+
+  private bottleActs(acknowledged: readonly string[]): readonly Act[] | string {
+    const view = this.view();
+    const run = this.run();
+    const priming = this.priming();
+    if (!view || !run || run.value.bottleCount === 0) return 'No bottle can be filled. Choose a kind of bottle, and leave less behind.';
+    const problem = this.primingProblem();
+    if (problem !== null) return `${problem}. Choose a livelier fizz, or bottle it still.`;
+    const { fizz, sugar, mode, testBottle, cap } = this.fields();
+    const primed: readonly Act[] = priming
+      ? [
+          {
+            kind: 'primed',
+            payload: { fermentableId: sugar, massG: priming.value.massG, mode: mode === 'per-bottle' ? 'per-bottle' : 'bulk', targetVolumes: Number(fizz), warmestSinceEndC: this.warmestC() },
+          },
+        ]
+      : [];
+    const bottles = run.value.lots.filter((lot) => lot.count > 0).map(({ kindId, count }) => ({ kindId, count }));
+    const capColour = CAPS.find((c) => c === cap) ?? 'rust';
+    return [
+      ...primed,
+      {
+        kind: 'bottled',
+        payload: { bottles, testBottle: testBottle === 'yes' && priming !== null, lossL: this.lossL(), crate: view.batch.name, capColour, hottestC: this.hottestC(), acknowledged: [...acknowledged] },
+      },
+    ];
+  }
+
+  private kegActs(volumeL: number, acknowledged: readonly string[]): readonly Act[] | string {
+    const keg = this.kegs()[0];
+    if (!keg) return 'No keg is free. Add one in the cupboard first.';
+    const fill = Math.min(volumeL, keg.capacityL);
+    return [
+      {
+        kind: 'kegged',
+        payload: { vessel: { vesselId: keg.id, volumeL: fill }, lossL: volumeL - fill, targetVolumes: Number(this.fields().fizz), storeC: COLD_KEG_MOST_C - 1, acknowledged: [...acknowledged] },
+      },
+    ];
+  }
+}

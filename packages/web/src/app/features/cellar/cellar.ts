@@ -1,3 +1,36 @@
-import { ChangeDetectionStrategy, Component } from '@angular/core';
-@Component({ selector: 'trug-x', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
-export class Cellar {}
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { caution } from '@trug/core';
+import { CautionList } from '../../shared/caution/caution-list';
+import { EntryWriter } from '../../shared/entry-writer';
+import { Tape } from '../../shared/tape/tape';
+import { Units } from '../../shared/units/units';
+import { BatchPageActions } from '../../state/batches.actions';
+import { selectBatchViews } from '../../state/batch-views.selectors';
+import { cupboardFeature } from '../../state/cupboard.reducer';
+import { cellarCrates, type CellarCrate } from './cellar-crates';
+
+/** The cellar: crates from the top, what is left in each, and when it drinks well. */
+@Component({
+  selector: 'trug-cellar',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink, Tape, CautionList],
+  templateUrl: './cellar.html',
+  styleUrl: './cellar.scss',
+})
+export class Cellar {
+  private readonly store = inject(Store);
+  private readonly writer = inject(EntryWriter);
+  private readonly units = inject(Units);
+  private readonly views = this.store.selectSignal(selectBatchViews);
+  private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
+  protected readonly crates = computed(() => cellarCrates(this.views(), this.now(), this.units));
+  protected readonly count = computed(() => this.crates().reduce((sum, crate) => sum + crate.left, 0));
+  protected readonly cautions = [caution('burst-glass'), caution('strength')];
+
+  protected openOne(crate: CellarCrate, kindId: string): void {
+    const entry = this.writer.entry(crate.batchId, { kind: 'opened', payload: { kindId, count: 1 } });
+    this.store.dispatch(BatchPageActions.entriesWritten({ entries: [entry], said: `One of ${crate.crate.name} opened, ${crate.left - 1} left.` }));
+  }
+}

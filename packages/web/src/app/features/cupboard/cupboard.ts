@@ -1,3 +1,59 @@
-import { ChangeDetectionStrategy, Component } from '@angular/core';
-@Component({ selector: 'trug-x', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
-export class Cupboard {}
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { VESSEL_KINDS, type VesselKindId } from '@trug/contract/plain';
+import { ulid } from 'ulid';
+import { createDraft } from '../../shared/draft';
+import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { selectFreeVessels } from '../../shared/free-vessels';
+import { Units } from '../../shared/units/units';
+import { Vessel } from '../../shared/vessel/vessel';
+import { selectBatchViews } from '../../state/batch-views.selectors';
+import { CupboardPageActions } from '../../state/cellarbook.actions';
+import { cupboardFeature } from '../../state/cupboard.reducer';
+
+const EMPTY_LOOK = { fruit: 'apple', haze: 0, sedimentMm: 0, working: false } as const;
+
+/** The cupboard: the maker's vessels, which are free, and a way to add one. */
+@Component({
+  selector: 'trug-cupboard',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink, QuantityField, Vessel],
+  templateUrl: './cupboard.html',
+  styleUrl: './cupboard.scss',
+})
+export class Cupboard {
+  private readonly store = inject(Store);
+  protected readonly units = inject(Units);
+  private readonly vessels = this.store.selectSignal(cupboardFeature.selectVessels);
+  private readonly free = this.store.selectSignal(selectFreeVessels);
+  private readonly views = this.store.selectSignal(selectBatchViews);
+  protected readonly kinds = VESSEL_KINDS;
+  protected readonly look = EMPTY_LOOK;
+  protected readonly draft = createDraft('vessel', { name: '', kind: 'jar', capacity: '' });
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly usual = computed(() => VESSEL_KINDS.find((k) => k.id === this.draft.fields().kind) ?? VESSEL_KINDS[0]);
+  protected readonly cards = computed(() => {
+    const free = new Set(this.free().map((v) => v.id));
+    return this.vessels().map((vessel) => {
+      const holder = this.views().find((v) => v.state.liquid && v.state.vessels.some((f) => f.vesselId === vessel.id));
+      const fill = holder?.state.vessels.find((f) => f.vesselId === vessel.id)?.volumeL ?? 0;
+      return { vessel, free: free.has(vessel.id), holder: holder?.batch ?? null, fraction: fill / vessel.capacityL };
+    });
+  });
+
+  protected add(): void {
+    const { name, kind, capacity } = this.draft.fields();
+    const read = readQuantity(this.units, capacity, 'volume');
+    const capacityL = read === null ? this.usual().capacityL : read.ok ? read.value.value : 0;
+    if (name.trim() === '' || !(capacityL >= 0.5 && capacityL <= 1000)) {
+      this.refusal.set('Give it a name, and a size from half a litre to 1000 litres.');
+      return;
+    }
+    const vessel = { id: ulid(), name: name.trim(), kind: kind as VesselKindId, capacityL };
+    this.store.dispatch(CupboardPageActions.vesselAdded({ vessel }));
+    this.draft.fields.set({ name: '', kind, capacity: '' });
+    this.refusal.set(null);
+  }
+}

@@ -1,3 +1,166 @@
-import { ChangeDetectionStrategy, Component } from '@angular/core';
-@Component({ selector: 'trug-x', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
-export class NewBatch {}
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Actions, ofType } from '@ngrx/effects';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { Store } from '@ngrx/store';
+import { VESSEL_KINDS } from '@trug/contract/plain';
+import { caution, dayText, FERMENTABLES, METHODS, YEAST_KINDS, yeastById, type Fruit, type SulfiteForm } from '@trug/core';
+import { ulid } from 'ulid';
+import { CautionList } from '../../shared/caution/caution-list';
+import { createDraft } from '../../shared/draft';
+import { EntryWriter, type Act } from '../../shared/entry-writer';
+import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { selectFreeVessels } from '../../shared/free-vessels';
+import { TAPES } from '../../shared/tape/tape';
+import { Units } from '../../shared/units/units';
+import { Working } from '../../shared/working/working';
+import { batchesFeature } from '../../state/batches.reducer';
+import { BatchApiActions, BatchPageActions } from '../../state/batches.actions';
+import { CupboardPageActions } from '../../state/cellarbook.actions';
+import { cupboardFeature } from '../../state/cupboard.reducer';
+import { cartonPlan, type CartonPlan } from './carton-plan';
+
+const NEW_BATCH = {
+  name: '', fruit: 'apple', volume: '', cartonSugar: '', sg: '', ph: '', preservative: 'none', vessel: '', abv: '', sugar: 'sucrose', yeast: 'crisp-cider',
+  temp: '', clean: 'none', form: 'tablet', method: 'carton-quick', newKind: 'jar', newName: '',
+};
+/** The path's stops that a plan names with a day. */
+const DATED: Readonly<Record<string, string>> = { pitch: 'Yeast goes in', rack: 'Rack it', bottle: 'Bottle it', drink: 'First glass' };
+
+/** New batch from shop juice: what the carton says, the vessel, the strength, the yeast and the clean start. */
+@Component({
+  selector: 'trug-new-batch',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, QuantityField, CautionList, Working],
+  templateUrl: './new-batch.html',
+  styleUrl: './new-batch.scss',
+})
+export class NewBatch {
+  private readonly store = inject(Store);
+  private readonly writer = inject(EntryWriter);
+  protected readonly units = inject(Units);
+  private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
+  private readonly count = this.store.selectSignal(batchesFeature.selectTotal);
+  protected readonly sending = this.store.selectSignal(batchesFeature.selectSending);
+  protected readonly free = this.store.selectSignal(selectFreeVessels);
+  protected readonly draft = createDraft('new-batch', NEW_BATCH);
+  protected readonly fields = computed(() => this.draft.fields());
+  protected readonly yeasts = YEAST_KINDS;
+  protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable');
+  protected readonly methods = METHODS;
+  protected readonly kinds = VESSEL_KINDS;
+  protected readonly preserved = caution('sorbate-benzoate');
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly yeast = computed(() => yeastById(this.fields().yeast));
+  private readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
+  protected readonly tempC = computed(() => this.read(this.fields().temp, 'temperature') ?? this.yeast().tempC[1] + 2);
+  protected readonly vessel = computed(() => this.free().find((v) => v.id === this.fields().vessel) ?? null);
+  protected readonly outcome = computed(() => {
+    const f = this.fields();
+    return cartonPlan({
+      fruit: f.fruit as Fruit,
+      volumeL: this.volumeL(),
+      sugarGPer100Ml: numberOf(f.cartonSugar),
+      sg: this.read(f.sg, 'gravity'),
+      ph: numberOf(f.ph),
+      preservative: f.preservative === 'sulfite' || f.preservative === 'sorbate-benzoate' ? f.preservative : 'none',
+      targetAbv: numberOf(f.abv),
+      fermentableId: f.sugar,
+      yeastId: f.yeast,
+      tempC: this.tempC(),
+      cleanStart: f.clean === 'sulfite' ? 'sulfite' : 'none',
+      sulfiteForm: f.form as SulfiteForm,
+      capacityL: this.vessel()?.capacityL ?? null,
+      methodId: f.method,
+      startAt: this.writer.now(),
+      calibratedAtC: this.settings().calibratedAtC,
+      offsetSg: this.settings().offsetSg,
+    });
+  });
+  protected readonly plan = computed((): CartonPlan | null => {
+    const outcome = this.outcome();
+    return outcome.kind === 'plan' ? outcome.plan : null;
+  });
+  protected readonly says = computed(() => {
+    const outcome = this.outcome();
+    return outcome.kind === 'refused' ? outcome.why : outcome.kind === 'untold' ? `Still to tell: ${outcome.what}.` : null;
+  });
+  protected readonly dates = computed(() =>
+    (this.plan()?.dates ?? []).flatMap((stop) => {
+      const name = DATED[stop.stage];
+      return name === undefined ? [] : [{ name, day: dayText(stop.on, true) }];
+    }),
+  );
+
+  constructor() {
+    inject(Actions)
+      .pipe(ofType(BatchApiActions.batchStored), takeUntilDestroyed())
+      .subscribe(() => this.draft.forget());
+    // The smallest free vessel that holds it with room for foam is the likely one.
+    effect(() => {
+      const volumeL = this.volumeL();
+      if (this.fields().vessel !== '' || volumeL === null) return;
+      const fits = this.free().filter((v) => v.capacityL * 0.9 >= volumeL).sort((a, b) => a.capacityL - b.capacityL)[0];
+      if (fits) this.draft.set('vessel', fits.id);
+    });
+  }
+
+  protected addVessel(): void {
+    const kind = VESSEL_KINDS.find((k) => k.id === this.fields().newKind) ?? VESSEL_KINDS[0];
+    const vessel = { id: ulid(), name: this.fields().newName.trim() || `My ${kind.name}`, kind: kind.id, capacityL: kind.capacityL };
+    this.store.dispatch(CupboardPageActions.vesselAdded({ vessel }));
+    this.draft.fields.update((f) => ({ ...f, vessel: vessel.id, newName: '' }));
+  }
+
+  protected begin(): void {
+    const plan = this.plan();
+    const vessel = this.vessel();
+    if (!plan) return this.refusal.set(this.says());
+    if (!vessel) return this.refusal.set('Choose a vessel for it, or add one.');
+    if (plan.room === 'will-not-fit') return this.refusal.set(`${this.units.volume(plan.must.volumeL)} do not fit into ${vessel.name}. Choose a bigger vessel or start with less.`);
+    this.refusal.set(null);
+    const batchId = ulid();
+    const name = this.fields().name.trim() || `Carton No. ${this.count() + 1}`;
+    const entries = this.acts(plan, vessel.id).map((act) => this.writer.entry(batchId, act));
+    const tape = TAPES[this.count() % TAPES.length] ?? 'straw';
+    this.store.dispatch(BatchPageActions.batchBegun({ draft: { batch: { id: batchId, name, methodId: this.fields().method, tape, startedAt: this.writer.now() }, entries } }));
+  }
+
+  private acts(plan: CartonPlan, vesselId: string): readonly Act[] {
+    const f = this.fields();
+    const fill: Act = {
+      kind: 'filled',
+      payload: {
+        source: f.fruit === 'pear' ? 'shop pear juice' : 'shop apple juice',
+        fruit: f.fruit as Fruit,
+        volumeL: plan.juice.volumeL,
+        gravity: plan.gravity,
+        ph: numberOf(f.ph),
+        taGPerL: null,
+        tanninGPerL: null,
+        yanMgPerL: null,
+        vessels: [{ vesselId, volumeL: plan.juice.volumeL }],
+        tempC: this.tempC(),
+      },
+      note: f.preservative === 'sulfite' ? 'The carton says it holds sulfite.' : '',
+    };
+    const sugar: readonly Act[] = plan.sugar ? [{ kind: 'addition', payload: { what: 'fermentable', fermentableId: f.sugar, massG: plan.sugar.massG } }] : [];
+    const sulfite: readonly Act[] = plan.sulfite ? [{ kind: 'addition', payload: { what: 'sulfite', so2MgPerL: plan.sulfite.so2MgPerL }, note: plan.sulfite.amount }] : [];
+    if (plan.sulfite) {
+      // The yeast chosen here waits in the pitch form until the sulfite has had its day.
+      localStorage.setItem('trug.draft.pitch', JSON.stringify({ yeastId: f.yeast, temp: '' }));
+      return [fill, ...sugar, ...sulfite];
+    }
+    return [fill, ...sugar, { kind: 'pitched', payload: { yeastId: f.yeast, massG: plan.pitchG, method: plan.pitchMethod, juiceC: this.tempC() } }];
+  }
+
+  private read(text: string, dimension: 'volume' | 'temperature' | 'gravity'): number | null {
+    const read = readQuantity(this.units, text, dimension);
+    return read?.ok === true ? read.value.value : null;
+  }
+}
+
+function numberOf(text: string): number | null {
+  const value = Number(text.replace(',', '.').replace(/%|g/gi, ''));
+  return text.trim() === '' || !Number.isFinite(value) ? null : value;
+}

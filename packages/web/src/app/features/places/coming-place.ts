@@ -9,9 +9,24 @@ interface Coming {
 }
 
 const COMING: Readonly<Record<string, Coming>> = {
-  juice: { title: 'Juice', says: 'Here you will weigh fruit, keep juices in hand and find the blend they can make.', link: '/new', verb: 'Begin a batch from shop juice' },
-  year: { title: 'Year', says: 'Here you will see the whole season at once, a band for each batch and a peg for each job.', link: '/shelf', verb: 'See what is due' },
-  practice: { title: 'Practice', says: 'Here you will read drawn hydrometers and judge ferments without wasting juice.', link: '/shelf', verb: 'Back to the shelf' },
+  juice: {
+    title: 'Juice',
+    says: 'Here you will weigh fruit, keep juices in hand and find the blend they can make.',
+    link: '/new',
+    verb: 'Begin a batch from shop juice',
+  },
+  year: {
+    title: 'Year',
+    says: 'Here you will see the whole season at once, a band for each batch and a peg for each job.',
+    link: '/shelf',
+    verb: 'See what is due',
+  },
+  practice: {
+    title: 'Practice',
+    says: 'Here you will read drawn hydrometers and judge ferments without wasting juice.',
+    link: '/shelf',
+    verb: 'Back to the shelf',
+  },
 };
 const LOST: Coming = { title: 'Nothing here', says: 'There is no such place in Trug.', link: '/shelf', verb: 'To the shelf' };
 

@@ -1,3 +1,104 @@
-import { ChangeDetectionStrategy, Component } from '@angular/core';
-@Component({ selector: 'trug-x', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
-export class RackPage {}
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { caution, fitVessels, headspaceCheck, provesFinished, type VesselFill } from '@trug/core';
+import { injectBatchView } from '../../shared/batch-of-page';
+import { CautionList } from '../../shared/caution/caution-list';
+import { createDraft } from '../../shared/draft';
+import { EntryWriter } from '../../shared/entry-writer';
+import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { selectFreeVessels } from '../../shared/free-vessels';
+import { Units } from '../../shared/units/units';
+import { Vessel } from '../../shared/vessel/vessel';
+import { Working } from '../../shared/working/working';
+import { cupboardFeature } from '../../state/cupboard.reducer';
+
+/** What stays behind with the lees unless the maker says otherwise, as a share. @source our estimate: 2–3 % */
+const USUAL_LOSS_FRACTION = 0.025;
+
+/** Rack: which of the maker's vessels hold it best, how full they come, and what is left behind. */
+@Component({
+  selector: 'trug-rack-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink, QuantityField, CautionList, Working, Vessel],
+  templateUrl: './rack-page.html',
+  styleUrl: './rack-page.scss',
+})
+export class RackPage {
+  private readonly store = inject(Store);
+  private readonly writer = inject(EntryWriter);
+  protected readonly units = inject(Units);
+  readonly id = input.required<string>();
+  protected readonly view = injectBatchView(this.id);
+  private readonly free = this.store.selectSignal(selectFreeVessels);
+  private readonly all = this.store.selectSignal(cupboardFeature.selectVesselById);
+  protected readonly draft = createDraft('rack', { loss: '', picked: '' });
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly loss = computed(() => readQuantity(this.units, this.draft.fields().loss, 'volume'));
+  protected readonly lossL = computed(() => {
+    const read = this.loss();
+    return read?.ok === true ? read.value.value : (this.view()?.state.liquid?.volumeL ?? 0) * USUAL_LOSS_FRACTION;
+  });
+  private readonly toFillL = computed(() => Math.max(0, (this.view()?.state.liquid?.volumeL ?? 0) - this.lossL()));
+  /** Free vessels, and the one it stands in, which can be washed and used again. */
+  protected readonly candidates = computed(() => {
+    const own = (this.view()?.state.vessels ?? []).flatMap((f) => this.all().get(f.vesselId) ?? []);
+    return [...own.map((v) => ({ ...v, own: true })), ...this.free().map((v) => ({ ...v, own: false }))];
+  });
+  protected readonly best = computed(() => fitVessels({ volumeL: this.toFillL(), vessels: this.candidates().slice(0, 12), maxHeadspaceFraction: 0.1 }));
+  /** Vessel ids chosen by hand, or the best fit until the maker chooses. */
+  protected readonly picked = computed(() => {
+    const { picked } = this.draft.fields();
+    return picked === '' ? this.best().value.fills.map((f) => f.vesselId) : picked.split(',').filter((id) => id !== '-');
+  });
+  protected readonly fills = computed((): readonly VesselFill[] => {
+    const chosen = this.candidates().filter((v) => this.picked().includes(v.id));
+    let left = this.toFillL();
+    return chosen.map((v) => {
+      const volumeL = Math.min(left, v.capacityL);
+      left -= volumeL;
+      return { vesselId: v.id, volumeL };
+    });
+  });
+  protected readonly overL = computed(() => this.toFillL() - this.fills().reduce((sum, f) => sum + f.volumeL, 0));
+  protected readonly cards = computed(() => {
+    const status = this.view()?.verdict?.value.status;
+    const stage = status && provesFinished(status) ? 'resting' : 'working';
+    return this.candidates().map((vessel) => {
+      const fill = this.fills().find((f) => f.vesselId === vessel.id);
+      const volumeL = fill?.volumeL ?? 0;
+      const check = fill && volumeL > 0 ? headspaceCheck({ volumeL, capacityL: vessel.capacityL, stage }).value : null;
+      const air = check ? `${this.units.volume(Math.round(check.emptyL * 10) / 10)} air` : 'left empty';
+      return { vessel, picked: fill !== undefined, fraction: volumeL / vessel.capacityL, volumeL, air, tooMuchAir: check?.verdict === 'too-much-air' };
+    });
+  });
+  protected readonly look = computed(() => ({ fruit: this.view()?.state.liquid?.fruit ?? ('apple' as const), haze: 0.3, sedimentMm: 0, working: false }));
+  protected readonly cautions = computed(() => [
+    ...(this.cards().some((c) => c.tooMuchAir) ? [caution('air-space')] : []),
+    caution('siphon-mouth'),
+    ...(this.cards().some((c) => c.picked && c.vessel.capacityL >= 15) ? [caution('lift-glass')] : []),
+  ]);
+
+  protected toggle(id: string): void {
+    const now = this.picked();
+    const next = now.includes(id) ? now.filter((p) => p !== id) : [...now, id];
+    this.draft.set('picked', next.length === 0 ? '-' : next.join(','));
+  }
+
+  protected async file(): Promise<void> {
+    const view = this.view();
+    const vessels = this.fills().filter((f) => f.volumeL > 0.05);
+    if (!view?.state.liquid || vessels.length === 0 || this.loss()?.ok === false) {
+      this.refusal.set('Choose at least one vessel, and a loss Trug can read.');
+      return;
+    }
+    if (this.overL() > 0.1) {
+      this.refusal.set(`${this.units.volume(this.overL())} do not fit. Choose another vessel, drink it, or count it as loss.`);
+      return;
+    }
+    const refused = await this.writer.write(view, [{ kind: 'racked', payload: { vessels, lossL: this.lossL() } }], 'Racked.');
+    if (refused === null) this.draft.forget();
+    this.refusal.set(refused);
+  }
+}

@@ -1,3 +1,166 @@
-import { ChangeDetectionStrategy, Component } from '@angular/core';
-@Component({ selector: 'trug-x', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
-export class ReadingPage {}
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { dayText, effectiveEntries, type EntryPayloads, type InstrumentKind, type ReadingQuestion } from '@trug/core';
+import { injectBatchView } from '../../shared/batch-of-page';
+import { createDraft, type Draft } from '../../shared/draft';
+import { EntryWriter } from '../../shared/entry-writer';
+import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { Units } from '../../shared/units/units';
+import { cupboardFeature } from '../../state/cupboard.reducer';
+import { NO_READING, previewReading, type ReadingFields } from './reading-draft';
+
+/** Write down a reading, or correct one: any units, corrected as it is typed, questioned when odd, never lost. */
+@Component({
+  selector: 'trug-reading-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink, QuantityField],
+  templateUrl: './reading-page.html',
+  styleUrl: './reading-page.scss',
+})
+export class ReadingPage {
+  private readonly store = inject(Store);
+  private readonly writer = inject(EntryWriter);
+  protected readonly units = inject(Units);
+  private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
+  readonly id = input.required<string>();
+  readonly entryId = input<string>();
+  protected readonly view = injectBatchView(this.id);
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly insisted = signal<readonly string[]>([]);
+  protected draft: Draft<ReadingFields> = createDraft('reading', NO_READING);
+  protected readonly fields = computed(() => this.draft.fields());
+  protected readonly last = computed(() => {
+    const last = this.view()?.state.readings.at(-1);
+    return last ? `Last time ${this.units.gravity(last.sg)} on ${dayText(last.at, true)}.` : 'The first reading since it was filled.';
+  });
+  private readonly at = computed(() => {
+    const { day } = this.fields();
+    return day === '' ? this.writer.now() : `${day}T12:00:00.000Z`;
+  });
+  protected readonly preview = computed(() => {
+    const view = this.view();
+    const { gravity, instrument, sample } = this.fields();
+    if (!view) return null;
+    const temp = readQuantity(this.units, sample, 'temperature');
+    return previewReading(gravity, asInstrument(instrument), {
+      state: view.state,
+      at: this.at(),
+      calibratedAtC: this.settings().calibratedAtC,
+      offsetSg: this.settings().offsetSg,
+      sampleC: temp?.ok === true ? temp.value.value : null,
+      correcting: this.entryId() ?? null,
+    });
+  });
+  protected readonly open = computed(() => this.preview()?.questions.filter((q) => !this.insisted().includes(q.id)) ?? []);
+  protected readonly fell = computed(() => {
+    const sg = this.preview()?.sg;
+    const last = this.view()?.state.readings.filter((r) => r.id !== this.entryId()).at(-1);
+    if (sg === null || sg === undefined || !last) return null;
+    const points = Math.round((last.sg - sg) * 1000);
+    return points === 0 ? 'the same as last time' : points > 0 ? `${points} points down` : `${-points} points up`;
+  });
+
+  constructor() {
+    // The correction starts from what the entry says now, once the entry is known.
+    effect(() => {
+      const view = this.view();
+      const entryId = this.entryId();
+      if (view && entryId !== undefined) untracked(() => this.startFrom(entryId));
+    });
+  }
+
+  protected set(field: keyof ReadingFields & string, value: string): void {
+    this.draft.set(field, value);
+    this.insisted.set([]);
+    this.refusal.set(null);
+  }
+
+  protected meant(question: ReadingQuestion): void {
+    if (question.suggestionSg !== null) this.set('gravity', question.suggestionSg.toFixed(3));
+  }
+
+  protected insist(question: ReadingQuestion): void {
+    this.insisted.update((ids) => [...ids, question.id]);
+  }
+
+  protected async file(): Promise<void> {
+    const view = this.view();
+    const built = this.payload();
+    if (!view || typeof built === 'string') {
+      this.refusal.set(typeof built === 'string' ? built : 'This batch is not loaded.');
+      return;
+    }
+    const { note } = this.fields();
+    const entryId = this.entryId();
+    const act =
+      entryId === undefined
+        ? { kind: 'reading' as const, payload: built, note, at: this.at() }
+        : {
+            kind: 'corrected' as const,
+            payload: { entryId, replacement: { kind: 'reading' as const, at: this.correctedAt(entryId), note, payload: built } },
+            note: 'corrected',
+          };
+    const refused = await this.writer.write(view, [act], entryId === undefined ? 'Written down.' : 'Corrected. What it said before is kept.');
+    if (refused === null) this.draft.forget();
+    else this.refusal.set(refused);
+  }
+
+  private correctedAt(entryId: string): string {
+    const standing = effectiveEntries(this.view()?.batch.entries ?? []).entries.find((e) => e.id === entryId);
+    const { day } = this.fields();
+    return standing && standing.at.startsWith(day) ? standing.at : this.at();
+  }
+
+  /** The payload, or why there is none yet. */
+  private payload(): EntryPayloads['reading'] | string {
+    const preview = this.preview();
+    const { sample, place, ph, ta, bubbles } = this.fields();
+    if (!preview || preview.unreadable) return preview?.unreadable ?? 'Nothing to file yet.';
+    if (this.open().length > 0) return 'Answer the question beside the gravity first.';
+    const temps = { sample: readQuantity(this.units, sample, 'temperature'), place: readQuantity(this.units, place, 'temperature') };
+    if (temps.sample?.ok === false || temps.place?.ok === false) return 'One of the temperatures cannot be read. Write it as 18 C or 64 F.';
+    const phValue = numberOrNull(ph);
+    const taGPerL = numberOrNull(ta);
+    if (phValue === 'unreadable' || taGPerL === 'unreadable') return 'pH and acid are plain numbers, such as 3.5 and 6.2.';
+    if (!preview.raw && phValue === null && taGPerL === null && !temps.place) return 'Write at least a gravity, a pH, an acid or a temperature.';
+    return {
+      gravity: preview.raw,
+      ph: phValue,
+      taGPerL,
+      placeC: temps.place?.value.value ?? null,
+      insistedOn: preview.questions.map((q) => q.id),
+      bubbles: bubbles === 'none' || bubbles === 'some' || bubbles === 'lively' ? bubbles : null,
+      smell: null,
+    };
+  }
+
+  private startFrom(entryId: string): void {
+    const entry = effectiveEntries(this.view()?.batch.entries ?? []).entries.find((e) => e.id === entryId);
+    if (entry?.kind !== 'reading') return;
+    const { gravity, ph, taGPerL, placeC, bubbles } = entry.payload;
+    const degrees = (tempC: number | null): string => (tempC === null ? '' : this.units.temperature(tempC));
+    this.draft.fields.set({
+      gravity: gravity ? (gravity.instrument === 'refractometer' ? `${gravity.reading.toFixed(1)} Bx` : gravity.reading.toFixed(3)) : '',
+      instrument: gravity?.instrument ?? 'hydrometer',
+      sample: degrees(gravity?.sampleC ?? null),
+      place: degrees(placeC),
+      ph: ph === null ? '' : String(ph),
+      ta: taGPerL === null ? '' : String(taGPerL),
+      bubbles: bubbles ?? '',
+      note: entry.note,
+      day: entry.at.slice(0, 10),
+    });
+  }
+}
+
+function asInstrument(text: string): InstrumentKind {
+  return text === 'refractometer' ? 'refractometer' : 'hydrometer';
+}
+
+function numberOrNull(text: string): number | null | 'unreadable' {
+  if (text.trim() === '') return null;
+  const value = Number(text.replace(',', '.'));
+  return Number.isFinite(value) ? value : 'unreadable';
+}

@@ -6,7 +6,7 @@ import type { Crate } from '@trug/core';
   selector: 'trug-crate-front',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg viewBox="0 0 172 190" width="160" height="177" role="img" [attr.aria-label]="label()">
+    <svg viewBox="0 0 172 190" width="142" height="157" role="img" [attr.aria-label]="label()">
       @for (x of necks(); track x) {
         <g [attr.transform]="'translate(' + x + ',0)'">
           <path class="bottle" d="M-4,6 v18 c0,8 -6,10 -6,20 v40 h20 v-40 c0,-10 -6,-12 -6,-20 v-18 z" />

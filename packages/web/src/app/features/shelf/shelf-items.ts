@@ -55,7 +55,11 @@ function tagOf(view: BatchView, forCrate: boolean, now: string): Tag | null {
   if (!job) return null;
   const days = Math.round(daysBetween(job.dueAt.slice(0, 10), now.slice(0, 10)));
   const when = job.urgency === 'today' ? (job.dueAt.length > 10 ? `after ${job.dueAt.slice(11, 16)}` : 'today') : `${days} ${days === 1 ? 'day' : 'days'} late`;
-  return { title: TAG_TITLES[job.kind] ?? job.title, when: job.kind === 'restart' ? 'see why' : when, late: job.urgency === 'overdue' || job.kind === 'restart' };
+  return {
+    title: TAG_TITLES[job.kind] ?? job.title,
+    when: job.kind === 'restart' ? 'see why' : when,
+    late: job.urgency === 'overdue' || job.kind === 'restart',
+  };
 }
 
 function stageLine(view: BatchView, now: string, units: Units): string {

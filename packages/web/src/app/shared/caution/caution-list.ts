@@ -64,5 +64,10 @@ export class CautionList {
 
 /** Whether what was typed acknowledges a danger. */
 export function acknowledges(typed: string): boolean {
-  return typed.trim().replace(/[.“”"']/g, '').toLowerCase() === ACKNOWLEDGE_WORDS.toLowerCase();
+  return (
+    typed
+      .trim()
+      .replace(/[.“”"']/g, '')
+      .toLowerCase() === ACKNOWLEDGE_WORDS.toLowerCase()
+  );
 }

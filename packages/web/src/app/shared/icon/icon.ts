@@ -1,6 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import {
-  Archive, Bell, Boxes, CalendarDays, Check, CircleHelp, ClipboardPen, GlassWater, GraduationCap, Minus, Package, Plus, SlidersHorizontal, TriangleAlert, X,
+  Archive,
+  Bell,
+  Boxes,
+  CalendarDays,
+  Check,
+  CircleHelp,
+  ClipboardPen,
+  GlassWater,
+  GraduationCap,
+  Minus,
+  Package,
+  Plus,
+  SlidersHorizontal,
+  TriangleAlert,
+  X,
 } from 'lucide';
 
 /** The icons Trug uses, by what they mean here. */

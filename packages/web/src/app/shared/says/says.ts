@@ -25,15 +25,17 @@ export class Says {
     const shown = this.bar.open(said, 'Undo', { duration: UNDO_MS });
     shown.onAction().subscribe(() => {
       const writtenAt = new Date().toISOString();
-      const strikes = undoable.map((e): Entry => ({
-        id: ulid(),
-        batchId: e.batchId,
-        kind: 'corrected',
-        at: e.at,
-        writtenAt,
-        note: 'taken back',
-        payload: { entryId: e.id, replacement: null },
-      }));
+      const strikes = undoable.map(
+        (e): Entry => ({
+          id: ulid(),
+          batchId: e.batchId,
+          kind: 'corrected',
+          at: e.at,
+          writtenAt,
+          note: 'taken back',
+          payload: { entryId: e.id, replacement: null },
+        }),
+      );
       this.store.dispatch(BatchPageActions.entriesWritten({ entries: strikes, said: 'Taken back. It is still in the log, struck out.' }));
     });
   }

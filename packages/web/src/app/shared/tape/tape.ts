@@ -8,8 +8,8 @@ export const TAPES = ['straw', 'leaf', 'clay', 'slate', 'moss', 'rose'] as const
   selector: 'trug-tape',
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '[style.--tape]': 'colour()' },
-  template: `<b>{{ name() }}</b
-    >@if (line(); as line) {
+  template: `<b>{{ name() }}</b>
+    @if (line(); as line) {
       <span>{{ line }}</span>
     }`,
   styles: `
@@ -22,7 +22,24 @@ export const TAPES = ['straw', 'leaf', 'clay', 'slate', 'moss', 'rose'] as const
       font-family: var(--hand);
       line-height: 1.1;
       transform: rotate(-0.6deg);
-      clip-path: polygon(0 6%, 3px 18%, 1px 32%, 4px 46%, 0 60%, 3px 74%, 1px 88%, 0 100%, 100% 96%, calc(100% - 3px) 84%, calc(100% - 1px) 70%, calc(100% - 4px) 56%, 100% 42%, calc(100% - 3px) 28%, calc(100% - 1px) 14%, 100% 0);
+      clip-path: polygon(
+        0 6%,
+        3px 18%,
+        1px 32%,
+        4px 46%,
+        0 60%,
+        3px 74%,
+        1px 88%,
+        0 100%,
+        100% 96%,
+        calc(100% - 3px) 84%,
+        calc(100% - 1px) 70%,
+        calc(100% - 4px) 56%,
+        100% 42%,
+        calc(100% - 3px) 28%,
+        calc(100% - 1px) 14%,
+        100% 0
+      );
     }
     b {
       font-size: 1.375rem;

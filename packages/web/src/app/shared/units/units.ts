@@ -37,7 +37,13 @@ export class Units {
   /** What a maker typed, with bare numbers in their own unit. */
   parse(text: string, dimension: Dimension): ParsedQuantity {
     const units = this.preferences();
-    const bare = { volume: units.volume, mass: units.mass === 'metric' ? 'g' : 'oz', temperature: units.temperature, gravity: 'SG', pressure: units.pressure } as const;
+    const bare = {
+      volume: units.volume,
+      mass: units.mass === 'metric' ? 'g' : 'oz',
+      temperature: units.temperature,
+      gravity: 'SG',
+      pressure: units.pressure,
+    } as const;
     return parseQuantity(text, { dimension, gallon: units.volume === 'imp-gal' ? 'imperial' : 'us', bareUnit: bare[dimension] });
   }
 }

@@ -29,7 +29,7 @@ export class Vessel {
   readonly fillFraction = input.required<number>();
   readonly look = input.required<DrinkLook>();
   /** Screen pixels for each millimetre, the same for every vessel on a shelf. */
-  readonly pxPerMm = input(0.43);
+  readonly pxPerMm = input(0.375);
   /** What the drawing shows, for those who cannot see it. */
   readonly label = input.required<string>();
 

@@ -1,0 +1,67 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { abvOf, dryAbvOf, fermentableGPerL, figure, gravityOf, phOf, sweetnessGPerL, taOf, type BatchState } from '@trug/core';
+import { Units } from '../../../shared/units/units';
+
+/** What is in it: the liquid as the sums have it, each figure with its unit. */
+@Component({
+  selector: 'trug-contents',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (rows().length > 0) {
+      <dl>
+        @for (row of rows(); track row.name) {
+          <div>
+            <dt>{{ row.name }}</dt>
+            <dd class="num">{{ row.value }}</dd>
+          </div>
+        }
+      </dl>
+      <p class="hint">Reckoned from what was measured. Acid and pH not measured are taken as usual for the fruit.</p>
+    } @else {
+      <p class="quiet">The vessels are empty.</p>
+    }
+  `,
+  styles: `
+    dl {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
+      gap: 0 1.5rem;
+      margin: 0;
+    }
+    div {
+      display: flex;
+      justify-content: space-between;
+      padding: 0.4rem 0;
+      border-bottom: 1px dotted var(--line);
+    }
+    dt {
+      color: var(--quiet);
+    }
+    dd {
+      margin: 0;
+      font-weight: 600;
+    }
+  `,
+})
+export class Contents {
+  private readonly units = inject(Units);
+  readonly state = input.required<BatchState>();
+  protected readonly rows = computed(() => {
+    const { liquid } = this.state();
+    if (!liquid) return [];
+    return [
+      { name: 'Volume', value: this.units.volume(liquid.volumeL) },
+      { name: 'Gravity', value: this.units.gravity(gravityOf(liquid)) },
+      { name: 'Strength now', value: this.units.percent(abvOf(liquid)) },
+      { name: 'Strength if dry', value: this.units.percent(dryAbvOf(liquid)) },
+      { name: 'Sugar left', value: `${figure(fermentableGPerL(liquid), 0)} g/L` },
+      { name: 'Sweetness, as sugar', value: `${figure(sweetnessGPerL(liquid), 0)} g/L` },
+      { name: 'Acid, as malic', value: `${figure(taOf(liquid), 1)} g/L` },
+      { name: 'pH', value: figure(phOf(liquid), 2) },
+      { name: 'Tannin', value: `${figure(liquid.tanninGPerL, 1)} g/L` },
+      { name: 'Sorbitol', value: `${figure(liquid.sorbitolGPerL, 0)} g/L` },
+      { name: 'Sulfite, total', value: `${figure(liquid.totalSo2MgPerL, 0)} mg/L` },
+      { name: 'Sulfite, free', value: `about ${figure(liquid.freeSo2MgPerL, 0)} mg/L` },
+    ];
+  });
+}

@@ -1,0 +1,131 @@
+import { dayText, type BatchState, type Entry } from '@trug/core';
+import { scaleLinear, scaleUtc } from 'd3-scale';
+import { line } from 'd3-shape';
+
+/** The drawing's size and margins, px. */
+export interface CurveSize {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** A reading as a point. */
+export interface CurvePoint {
+  readonly id: string;
+  readonly x: number;
+  readonly y: number;
+  readonly plusMinusPx: number;
+  readonly title: string;
+  readonly questioned: boolean;
+}
+
+/** Everything the curve draws. */
+export interface CurveDrawing {
+  readonly line: string;
+  readonly points: readonly CurvePoint[];
+  readonly gravityTicks: readonly { readonly y: number; readonly label: string }[];
+  readonly dayTicks: readonly { readonly x: number; readonly label: string }[];
+  readonly ribbon: readonly { readonly x: number; readonly width: number; readonly tempC: number; readonly shade: number; readonly label: string }[];
+  readonly pegs: readonly { readonly x: number; readonly label: string; readonly row: number }[];
+  readonly endY: number | null;
+  readonly endLabel: string;
+  readonly todayX: number;
+  readonly plot: { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number };
+}
+
+/** What the curve is drawn from. */
+export interface CurveData {
+  readonly state: BatchState;
+  readonly entries: readonly Entry[];
+  readonly startSg: number;
+  readonly startAt: string;
+  readonly expectedEndSg: number | null;
+  readonly questionedIds: readonly string[];
+  readonly now: string;
+  readonly gravityText: (sg: number) => string;
+  readonly tempText: (tempC: number) => string;
+}
+
+const MARGIN = { left: 58, right: 18, top: 34, bottom: 62 };
+const PEGS: Partial<Record<Entry['kind'], string>> = {
+  pitched: 'pitched',
+  racked: 'racked',
+  primed: 'primed',
+  bottled: 'bottled',
+  stabilised: 'stabilised',
+  kegged: 'kegged',
+};
+/** Least span of the gravity axis, so that a flat line is not blown up. */
+const LEAST_SPAN_SG = 0.012;
+const DAY_MS = 86_400_000;
+
+/**
+ * Lays the curve out: gravity against days, temperature beneath, acts as pegs and the end to expect.
+ *
+ * @param data - the batch and how to write figures
+ * @param size - the drawing, px
+ * @returns paths and positions; no D3 is left to run
+ */
+export function curveDrawing(data: CurveData, { width, height }: CurveSize): CurveDrawing {
+  const plot = { left: MARGIN.left, right: width - MARGIN.right, top: MARGIN.top, bottom: height - MARGIN.bottom };
+  const startMs = Date.parse(data.startAt);
+  const nowMs = Date.parse(data.now);
+  const lastMs = Math.max(nowMs, startMs + 7 * DAY_MS);
+  const x = scaleUtc()
+    .domain([startMs, lastMs + (lastMs - startMs) * 0.12])
+    .range([plot.left, plot.right]);
+  const gravities = [data.startSg, ...data.state.readings.map((r) => r.sg), ...(data.expectedEndSg === null ? [] : [data.expectedEndSg])];
+  const top = Math.max(...gravities) + 0.002;
+  const low = Math.min(Math.min(...gravities) - 0.002, top - LEAST_SPAN_SG);
+  const y = scaleLinear().domain([low, top]).range([plot.bottom, plot.top]);
+  const questioned = new Set(data.questionedIds);
+  const points = data.state.readings.map((r) => ({
+    id: r.id,
+    x: x(Date.parse(r.at)),
+    y: y(r.sg),
+    plusMinusPx: Math.abs(y(r.sg) - y(r.sg + r.plusMinus)),
+    title: `${data.gravityText(r.sg)} on ${dayText(r.at)}`,
+    questioned: questioned.has(r.id),
+  }));
+  const start: readonly [number, number] = [x(startMs), y(data.startSg)];
+  const path = line()([[...start], ...points.filter((p) => !p.questioned).map((p): [number, number] => [p.x, p.y])]);
+  return {
+    line: path ?? '',
+    points,
+    gravityTicks: y.ticks(6).map((sg) => ({ y: y(sg), label: data.gravityText(sg) })),
+    dayTicks: x.ticks(6).map((date) => ({ x: x(date), label: dayText(date.toISOString()) })),
+    ribbon: ribbonOf(data, x, plot.right, nowMs),
+    pegs: pegsOf(data, x),
+    endY: data.expectedEndSg === null ? null : y(data.expectedEndSg),
+    endLabel: data.expectedEndSg === null ? '' : `where it should end, about ${data.gravityText(data.expectedEndSg)}`,
+    todayX: x(nowMs),
+    plot,
+  };
+}
+
+type TimeScale = ReturnType<typeof scaleUtc<number>>;
+
+function ribbonOf(data: CurveData, x: TimeScale, right: number, nowMs: number): CurveDrawing['ribbon'] {
+  const { temps } = data.state;
+  return temps.flatMap((temp, i) => {
+    const from = Math.max(x(Date.parse(temp.at)), MARGIN.left);
+    const to = Math.min(x(Date.parse(temps[i + 1]?.at ?? new Date(nowMs).toISOString())), right);
+    if (to - from < 0.5) return [];
+    const changed = i === 0 || Math.abs((temps[i - 1]?.tempC ?? temp.tempC) - temp.tempC) >= 1;
+    const label = changed && to - from > 34 ? data.tempText(temp.tempC) : '';
+    // 0 is a cold cellar, 1 a warm kitchen.
+    return [{ x: from, width: to - from, tempC: temp.tempC, shade: Math.min(1, Math.max(0, (temp.tempC - 4) / 20)), label }];
+  });
+}
+
+function pegsOf(data: CurveData, x: TimeScale): CurveDrawing['pegs'] {
+  let lastX = -Infinity;
+  let row = 0;
+  return data.entries.flatMap((entry) => {
+    const label = PEGS[entry.kind];
+    if (label === undefined || Date.parse(entry.at) < Date.parse(data.startAt) - DAY_MS) return [];
+    const at = x(Date.parse(entry.at));
+    row = at - lastX < 70 ? row + 1 : 0;
+    lastX = at;
+    return [{ x: at, label, row: row % 2 }];
+  });
+}

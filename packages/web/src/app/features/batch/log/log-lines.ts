@@ -1,0 +1,61 @@
+import { dayText, describeEntry, effectiveEntries, type Entry, type UnitPreferences } from '@trug/core';
+import type { BatchView } from '../../../state/batch-views.selectors';
+
+/** One line of a log as shown. */
+export interface LogLine {
+  readonly id: string;
+  readonly kind: Entry['kind'];
+  readonly day: string;
+  readonly lead: string;
+  readonly rest: string;
+  readonly note: string;
+  readonly struckOut: boolean;
+  /** What it said before it was corrected, oldest first. */
+  readonly history: readonly string[];
+  /** Why it is not counted; null when it is. */
+  readonly issue: string | null;
+}
+
+const words = (entry: Entry, units: UnitPreferences): string => {
+  const { lead, rest } = describeEntry(entry, units);
+  return `${lead} ${rest}`.trim();
+};
+
+/**
+ * The log as people read it: newest first, each entry as it stands with what it said before.
+ *
+ * @param view - the batch
+ * @param units - the maker's units
+ * @param gravityText - writes a corrected gravity
+ * @returns the lines
+ */
+export function logLines(view: BatchView, units: UnitPreferences, gravityText: (sg: number) => string): readonly LogLine[] {
+  const { entries, corrections } = effectiveEntries(view.batch.entries);
+  const standing = new Map(entries.map((e) => [e.id, e]));
+  const issues = new Map(view.state.issues.map((i) => [i.entryId, i.text]));
+  const corrected = new Map(view.state.readings.map((r) => [r.id, r.sg]));
+  const lines = view.batch.entries
+    .filter((e) => e.kind !== 'corrected')
+    .map((original) => {
+      const entry = standing.get(original.id);
+      const shown = entry ?? original;
+      const { lead, rest } = describeEntry(shown, units);
+      const sg = corrected.get(original.id);
+      const replacements = (corrections.get(original.id) ?? [])
+        .slice(0, -1)
+        .flatMap((c) => (c.payload.replacement ? [{ ...original, ...c.payload.replacement } as Entry] : []));
+      return {
+        id: original.id,
+        kind: original.kind,
+        at: shown.at,
+        day: dayText(shown.at, true),
+        lead: sg === undefined ? lead : gravityText(sg),
+        rest: sg === undefined ? rest : `from ${rest}`,
+        note: shown.note,
+        struckOut: entry === undefined,
+        history: entry === original ? [] : [original, ...replacements].map((e) => words(e, units)),
+        issue: issues.get(original.id) ?? null,
+      };
+    });
+  return lines.sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : a.id < b.id ? 1 : -1));
+}

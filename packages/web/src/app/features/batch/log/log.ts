@@ -1,0 +1,131 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { ulid } from 'ulid';
+import { Units } from '../../../shared/units/units';
+import { BatchPageActions } from '../../../state/batches.actions';
+import type { BatchView } from '../../../state/batch-views.selectors';
+import { logLines, type LogLine } from './log-lines';
+
+/** Every entry of a batch, newest first; a correction keeps what was there before. */
+@Component({
+  selector: 'trug-log',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink],
+  template: `
+    <ul>
+      @for (line of lines(); track line.id) {
+        <li [class.struck]="line.struckOut">
+          <span class="day">{{ line.day }}</span>
+          <div>
+            <b>{{ line.lead }}</b> {{ line.rest }}
+            @if (line.note) {
+              <i>{{ line.note }}</i>
+            }
+            @if (line.struckOut) {
+              <span class="mark">struck out</span>
+            }
+            @if (line.issue) {
+              <p class="field-error">Not counted: {{ line.issue }}</p>
+            }
+            @if (line.history.length > 0 && !line.struckOut) {
+              <details>
+                <summary class="link">corrected</summary>
+                @for (was of line.history; track $index) {
+                  <p class="quiet">before: {{ was }}</p>
+                }
+              </details>
+            }
+          </div>
+          <span class="acts">
+            @if (!line.struckOut) {
+              @if (line.kind === 'reading') {
+                <a class="link" [routerLink]="['/batch', view().batch.id, 'read', line.id]" [attr.aria-label]="'Correct ' + line.lead + ' of ' + line.day"
+                  >Correct</a
+                >
+              }
+              <button class="link" type="button" (click)="strike(line)" [attr.aria-label]="'Strike out ' + line.lead + ' of ' + line.day">Strike out</button>
+            }
+          </span>
+        </li>
+      }
+    </ul>
+  `,
+  styles: `
+    ul {
+      margin: 0;
+      padding: 0;
+      list-style: none;
+    }
+    li {
+      display: grid;
+      grid-template-columns: 88px 1fr auto;
+      gap: 0.25rem 1rem;
+      padding: 0.5rem 0;
+      border-bottom: 1px dotted var(--line);
+    }
+    .day {
+      color: var(--quiet);
+      font-variant-numeric: tabular-nums;
+    }
+    .struck b,
+    .struck div {
+      text-decoration: line-through;
+      color: var(--quiet);
+    }
+    .mark {
+      display: inline-block;
+      text-decoration: none;
+      font-size: 0.8125rem;
+    }
+    p {
+      margin: 0;
+    }
+    .acts {
+      display: flex;
+      gap: 0.875rem;
+      align-items: start;
+    }
+    .acts .link {
+      padding: 0;
+      font-weight: 500;
+      font-size: 0.875rem;
+    }
+    @media (max-width: 719px) {
+      li {
+        grid-template-columns: 1fr auto;
+      }
+      li > div {
+        grid-column: 1 / -1;
+        grid-row: 2;
+      }
+    }
+  `,
+})
+export class Log {
+  private readonly store = inject(Store);
+  private readonly units = inject(Units);
+  readonly view = input.required<BatchView>();
+  protected readonly lines = computed(() => logLines(this.view(), this.units.preferences(), (sg) => this.units.gravity(sg)));
+
+  protected strike(line: LogLine): void {
+    const entry = this.view().batch.entries.find((e) => e.id === line.id);
+    if (!entry) return;
+    this.store.dispatch(
+      BatchPageActions.entriesWritten({
+        entries: [
+          {
+            id: ulid(),
+            batchId: entry.batchId,
+            kind: 'corrected',
+            at: entry.at,
+            writtenAt: new Date().toISOString(),
+            note: 'struck out',
+            payload: { entryId: entry.id, replacement: null },
+          },
+        ],
+        said: `${line.lead} is struck out. It stays in the log.`,
+      }),
+    );
+  }
+}

@@ -1,0 +1,82 @@
+import { dayText, fizzWord, type Evidence } from '@trug/core';
+import type { BatchView } from '../../../state/batch-views.selectors';
+
+/** What the Now panel says: one sentence, what it rests on, and the one thing to do. */
+export interface NowWords {
+  readonly sentence: string;
+  readonly tone: 'plain' | 'good' | 'act';
+  readonly evidence: readonly Evidence[];
+  readonly next: string;
+  readonly main: { readonly page: string; readonly verb: string } | null;
+  readonly also: readonly { readonly page: string; readonly verb: string }[];
+}
+
+const READ = { page: 'read', verb: 'Write a reading' };
+const RACK = { page: 'rack', verb: 'Rack it' };
+const BOTTLE = { page: 'bottle', verb: 'Bottle bench' };
+const NOTE = { page: 'note', verb: 'Write a note' };
+const MOVE = { page: 'move', verb: 'Move it' };
+
+/**
+ * What to say first about a batch.
+ *
+ * @param view - the batch
+ * @returns the words of its Now panel
+ */
+export function nowWords(view: BatchView): NowWords {
+  const { state, verdict, method } = view;
+  if (!state.filledAt) return { sentence: 'Nothing is in it yet.', tone: 'plain', evidence: [], next: '', main: null, also: [NOTE] };
+  if (state.keg) return kegWords(view);
+  if (!state.liquid) return cellarWords(view);
+  if (!state.pitchedAt) {
+    const wait = view.jobs.find((job) => job.kind === 'pitch');
+    const sulfited = state.sulfitedAt !== null;
+    return {
+      sentence: sulfited ? `Waiting out its sulfite, ${method.waits.sulfiteToPitchH} hours in all.` : 'The juice is in. It waits for yeast.',
+      tone: 'plain',
+      evidence: sulfited ? [{ text: `Sulfited at ${state.sulfitedAt?.slice(11, 16) ?? ''} on ${dayText(state.sulfitedAt ?? '')}`, speaks: 'for' }] : [],
+      next: wait?.detail ?? '',
+      main: { page: 'pitch', verb: 'Pitch the yeast' },
+      also: [READ],
+    };
+  }
+  if (!verdict) return { sentence: 'Put by.', tone: 'plain', evidence: [], next: '', main: null, also: [NOTE] };
+  const v = verdict.value;
+  const done = v.next.kind === 'rack-or-bottle';
+  const toTheWarm = v.next.kind === 'restart' || v.next.kind === 'warm';
+  const bottleFirst = done && (state.rackedAt !== null || state.primed !== null);
+  return {
+    sentence: v.sentence,
+    tone: done ? 'good' : toTheWarm || v.next.kind === 'stabilise' ? 'act' : 'plain',
+    evidence: v.evidence,
+    next: v.next.text,
+    main: done ? (bottleFirst ? BOTTLE : RACK) : toTheWarm ? MOVE : READ,
+    also: done ? (bottleFirst ? [READ, RACK] : [BOTTLE, READ]) : toTheWarm ? [READ, RACK] : [RACK, MOVE, BOTTLE],
+  };
+}
+
+function kegWords({ state }: BatchView): NowWords {
+  const level = state.keg ? `${state.keg.targetVolumes.toFixed(1)} volumes` : '';
+  return {
+    sentence: `In the keg, gassed to ${level}.`,
+    tone: 'good',
+    evidence: [],
+    next: 'Check that it holds its pressure, and that the relief valve lifts.',
+    main: NOTE,
+    also: [],
+  };
+}
+
+function cellarWords({ state, jobs }: BatchView): NowWords {
+  const left = state.crates.flatMap((c) => c.lots).reduce((sum, lot) => sum + lot.left, 0);
+  const crate = state.crates.at(-1);
+  const evidence: Evidence[] = crate ? [{ text: `${crate.co2Volumes.toFixed(1)} volumes, ${fizzWord(crate.co2Volumes)}`, speaks: 'for' }] : [];
+  return {
+    sentence: left > 0 ? `In the bottle: ${left} left, filled on ${dayText(crate?.bottledAt ?? '')}.` : 'All drunk. The log stays.',
+    tone: 'good',
+    evidence,
+    next: jobs[0]?.detail ?? '',
+    main: { page: '/cellar', verb: 'To the crate' },
+    also: [NOTE],
+  };
+}

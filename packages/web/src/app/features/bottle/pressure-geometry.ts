@@ -1,0 +1,56 @@
+import type { PressureBand } from '@trug/core';
+import { scaleLinear } from 'd3-scale';
+
+/** What the pressure column draws, px. */
+export interface PressureDrawing {
+  readonly ticks: readonly { readonly y: number; readonly label: string }[];
+  readonly limits: readonly { readonly y: number; readonly textY: number; readonly name: string; readonly chosen: boolean; readonly bar: number }[];
+  readonly bands: readonly { readonly y: number; readonly height: number; readonly labelY: number; readonly name: string; readonly tempC: number; readonly low: number; readonly high: number; readonly index: number }[];
+}
+
+const LINE_PX = 30;
+
+/** Labels moved apart so that none covers another, keeping their order. */
+function spread(positions: readonly number[], gap: number): readonly number[] {
+  const order = positions.map((y, i) => ({ y, i })).sort((a, b) => a.y - b.y);
+  for (let n = 1; n < order.length; n += 1) {
+    const before = order[n - 1];
+    const here = order[n];
+    if (before && here && here.y - before.y < gap) here.y = before.y + gap;
+  }
+  const out = [...positions];
+  for (const { y, i } of order) out[i] = y;
+  return out;
+}
+
+/**
+ * Lays out the pressure column: limits of bottles as marks, predicted pressures as blurred bands.
+ *
+ * @param input - bands and limits in bar, the column's top and bottom, px
+ * @returns positions
+ */
+export function pressureDrawing(input: {
+  readonly bands: readonly (PressureBand & { readonly name: string })[];
+  readonly limits: readonly { readonly name: string; readonly limitBar: number; readonly chosen: boolean }[];
+  readonly top: number;
+  readonly bottom: number;
+}): PressureDrawing {
+  const most = Math.max(8, ...input.bands.map((b) => b.highBar + 0.3));
+  const y = scaleLinear().domain([0, most]).range([input.bottom, input.top]);
+  const limitText = spread(input.limits.map((l) => y(l.limitBar)), LINE_PX - 8);
+  const bandText = spread(input.bands.map((b) => y(b.likelyBar)), LINE_PX + 6);
+  return {
+    ticks: y.ticks(8).map((bar) => ({ y: y(bar), label: String(bar) })),
+    limits: input.limits.map((l, i) => ({ y: y(l.limitBar), textY: limitText[i] ?? 0, name: l.name, chosen: l.chosen, bar: l.limitBar })),
+    bands: input.bands.map((b, i) => ({
+      y: y(b.highBar),
+      height: Math.max(6, y(b.lowBar) - y(b.highBar)),
+      labelY: bandText[i] ?? 0,
+      name: b.name,
+      tempC: b.tempC,
+      low: b.lowBar,
+      high: b.highBar,
+      index: i,
+    })),
+  };
+}

@@ -1,0 +1,56 @@
+import { bottleById, daysBetween, dayText, fizzWord, readyWindow, type Crate } from '@trug/core';
+import type { Units } from '../../shared/units/units';
+import type { BatchView } from '../../state/batch-views.selectors';
+
+/** A crate as the cellar shows it. */
+export interface CellarCrate {
+  readonly id: string;
+  readonly batchId: string;
+  readonly crate: Crate;
+  readonly tape: string;
+  readonly left: number;
+  readonly filled: number;
+  readonly lots: readonly { readonly kindId: string; readonly name: string; readonly left: number }[];
+  readonly about: string;
+  readonly ready: string;
+  readonly isReady: boolean;
+  /** Bottles from the top: true is still there. */
+  readonly caps: readonly boolean[];
+}
+
+/** Most bottles drawn; a bigger lot is drawn in part and counted in words. */
+const MOST_CAPS = 48;
+
+/**
+ * The crates of every batch, newest first, the empty ones last.
+ *
+ * @param views - every batch
+ * @param now - ISO 8601
+ * @param units - the maker's units
+ * @returns what to show of each
+ */
+export function cellarCrates(views: readonly BatchView[], now: string, units: Units): readonly CellarCrate[] {
+  const all = views.flatMap((view) => view.state.crates.map((crate) => cellarCrate(view, crate, now, units)));
+  return all.sort((a, b) => Number(a.left === 0) - Number(b.left === 0) || (a.crate.bottledAt < b.crate.bottledAt ? 1 : -1));
+}
+
+function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): CellarCrate {
+  const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
+  const filled = crate.lots.reduce((sum, lot) => sum + lot.filled, 0);
+  const window = readyWindow(crate);
+  const untilReady = daysBetween(now.slice(0, 10), window.from);
+  const isReady = untilReady <= 0;
+  return {
+    id: crate.id,
+    batchId: view.batch.id,
+    crate,
+    tape: view.batch.tape,
+    left,
+    filled,
+    lots: crate.lots.map((lot) => ({ kindId: lot.kindId, name: bottleById(lot.kindId).name, left: lot.left })),
+    about: [units.percent(crate.abv), crate.sparkling ? `${fizzWord(crate.co2Volumes)}, ${crate.co2Volumes.toFixed(1)} volumes` : 'still', `${crate.capColour} caps`].join(' · '),
+    ready: isReady ? `Ready. At its best until about ${dayText(window.bestUntil)} ${window.bestUntil.slice(0, 4)}` : `Ready from about ${dayText(window.from)}, in ${Math.ceil(untilReady)} days`,
+    isReady,
+    caps: Array.from({ length: Math.min(MOST_CAPS, filled) }, (_, i) => i < Math.round((left / Math.max(1, filled)) * Math.min(MOST_CAPS, filled))),
+  };
+}

@@ -1,0 +1,77 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { injectBatchView } from '../../shared/batch-of-page';
+import { createDraft } from '../../shared/draft';
+import { EntryWriter } from '../../shared/entry-writer';
+import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { CautionList } from '../../shared/caution/caution-list';
+import { Units } from '../../shared/units/units';
+import { caution } from '@trug/core';
+
+/** Where it stands now, and how warm it is there. */
+@Component({
+  selector: 'trug-move-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink, QuantityField, CautionList],
+  template: `
+    @if (view(); as v) {
+      <form class="page" (ngSubmit)="file()">
+        <div class="page-head">
+          <h1>Move it</h1>
+          <span class="quiet">{{ v.batch.name }} · {{ v.verdict?.value?.next?.text }}</span>
+        </div>
+        <div class="sheet">
+          <div class="field">
+            <label for="place">Where to</label>
+            <input id="place" name="place" placeholder="the kitchen corner" [ngModel]="fields().place" (ngModelChange)="draft.set('place', $event)" />
+          </div>
+          <trug-quantity label="How warm is it there" name="temp" dimension="temperature" placeholder="17 C" [text]="fields().temp" (textChange)="draft.set('temp', $event)" />
+          <trug-cautions [cautions]="cautions" />
+          @if (refusal(); as why) {
+            <p class="field-error" role="alert">{{ why }}</p>
+          }
+          <div class="acts">
+            <button class="btn btn-main" type="submit">Write it down</button>
+            <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>
+          </div>
+        </div>
+      </form>
+    }
+  `,
+  styles: `
+    .sheet {
+      display: grid;
+      gap: 1rem;
+      max-width: 480px;
+    }
+    .acts {
+      display: flex;
+      gap: 1.25rem;
+      align-items: center;
+    }
+  `,
+})
+export class MovePage {
+  private readonly writer = inject(EntryWriter);
+  private readonly units = inject(Units);
+  readonly id = input.required<string>();
+  protected readonly view = injectBatchView(this.id);
+  protected readonly draft = createDraft('move', { place: '', temp: '' });
+  protected readonly fields = computed(() => this.draft.fields());
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly cautions = [caution('lift-glass')];
+
+  protected async file(): Promise<void> {
+    const view = this.view();
+    const { place, temp } = this.fields();
+    const read = readQuantity(this.units, temp, 'temperature');
+    if (!view || place.trim() === '' || read?.ok !== true) {
+      this.refusal.set('Say where it stands now, and how warm it is there.');
+      return;
+    }
+    const refused = await this.writer.write(view, [{ kind: 'moved', payload: { place, tempC: read.value.value } }], `Moved to ${place}.`);
+    if (refused === null) this.draft.forget();
+    this.refusal.set(refused);
+  }
+}

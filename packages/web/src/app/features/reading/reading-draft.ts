@@ -1,0 +1,104 @@
+import {
+  abvOf,
+  agreeWithReading,
+  attempt,
+  brixFromSg,
+  correctGravity,
+  dryGravityOf,
+  parseQuantity,
+  questionReading,
+  type BatchState,
+  type InstrumentKind,
+  type RawGravity,
+  type ReadingQuestion,
+} from '@trug/core';
+
+/** A reading's form as typed. */
+export interface ReadingFields extends Readonly<Record<string, string>> {
+  readonly gravity: string;
+  readonly instrument: string;
+  readonly sample: string;
+  readonly place: string;
+  readonly ph: string;
+  readonly ta: string;
+  readonly bubbles: string;
+  readonly note: string;
+  readonly day: string;
+}
+
+/** An empty reading. */
+export const NO_READING: ReadingFields = { gravity: '', instrument: 'hydrometer', sample: '', place: '', ph: '', ta: '', bubbles: '', note: '', day: '' };
+
+/** What the form makes of what was typed so far. */
+export interface ReadingPreview {
+  readonly raw: RawGravity | null;
+  /** Corrected gravity; null when there is none to show. */
+  readonly sg: number | null;
+  readonly plusMinus: number | null;
+  readonly abv: number | null;
+  readonly questions: readonly ReadingQuestion[];
+  /** Why the gravity cannot be read at all; null when it can. */
+  readonly unreadable: string | null;
+}
+
+const NOTHING: ReadingPreview = { raw: null, sg: null, plusMinus: null, abv: null, questions: [], unreadable: null };
+
+/** What the preview needs besides the text. */
+export interface ReadingContext {
+  readonly state: BatchState;
+  readonly at: string;
+  readonly calibratedAtC: number;
+  readonly offsetSg: number;
+  /** °C; null when not typed. */
+  readonly sampleC: number | null;
+  /** The entry being corrected, whose own reading is no precedent; null for a new one. */
+  readonly correcting: string | null;
+}
+
+/**
+ * Reads a gravity as typed, corrects it, and asks about what is odd.
+ *
+ * @param text - as typed, any unit
+ * @param instrument - what it was read with
+ * @param context - the batch, the day and the instrument's own figures
+ * @returns what to show beside the field
+ */
+export function previewReading(text: string, instrument: InstrumentKind, context: ReadingContext): ReadingPreview {
+  if (text.trim() === '') return NOTHING;
+  const refractometer = instrument === 'refractometer';
+  const parsed = attempt(() => parseQuantity(text, { dimension: 'gravity', bareUnit: refractometer ? 'Bx' : 'SG' }));
+  if (!parsed.ok) return { ...NOTHING, unreadable: `“${text}” is not a gravity Trug can read. Write it as 1.048 or 12.4 Bx.` };
+  const { value } = parsed.value;
+  const { state, at, correcting } = context;
+  const earlier = state.readings.filter((r) => r.id !== correcting && r.at < at);
+  const previous = earlier.at(-1) ?? null;
+  const drySg = state.must && state.pitchedAt ? dryGravityOf(state.must) : null;
+  const impossible = questionReading({ sg: value, at }).filter((q) => !q.canInsist);
+  if (impossible.length > 0) return { ...NOTHING, questions: impossible };
+  const raw: RawGravity = {
+    instrument,
+    reading: refractometer ? brixFromSg(value) : value,
+    sampleC: context.sampleC,
+    calibratedAtC: context.calibratedAtC,
+    offsetSg: context.offsetSg,
+  };
+  const corrected = attempt(() => correctGravity(raw, state.pitchedAt ? state.must : null));
+  if (!corrected.ok) return { ...NOTHING, unreadable: corrected.error.message };
+  const { sg, plusMinus } = corrected.value;
+  const { must } = state;
+  return {
+    raw,
+    sg,
+    plusMinus,
+    abv: must && state.pitchedAt ? abvOf(agreeWithReading(must, sg)) : null,
+    questions: questionReading({ sg, at, previous: lastSinceChange(state, previous), drySg }),
+    unreadable: null,
+  };
+}
+
+/** A reading before sugar or water was added tells nothing about one after it. */
+function lastSinceChange(state: BatchState, previous: { readonly sg: number; readonly at: string } | null): { readonly sg: number; readonly at: string } | null {
+  if (!previous) return null;
+  const changed = state.judged.some((e) => e.kind === 'gravity-changed' && e.at > previous.at);
+  return changed ? null : previous;
+}

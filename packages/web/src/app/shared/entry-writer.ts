@@ -1,0 +1,70 @@
+import { inject, Injectable } from '@angular/core';
+import { Router } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { checkEntryAgainst, judgeState, replay, type Entry, type EntryKind, type EntryPayloads } from '@trug/core';
+import { ulid } from 'ulid';
+import { BatchPageActions } from '../state/batches.actions';
+import type { BatchView } from '../state/batch-views.selectors';
+import { cupboardFeature } from '../state/cupboard.reducer';
+
+/** An act before it has an id and a time of writing. */
+export type Act = { readonly [K in EntryKind]: { readonly kind: K; readonly payload: EntryPayloads[K]; readonly note?: string; readonly at?: string } }[EntryKind];
+
+/** Writes acts down on a batch, after asking the contract and the core whether they may be filed. */
+@Injectable({ providedIn: 'root' })
+export class EntryWriter {
+  private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  private readonly loadedNow = this.store.selectSignal(cupboardFeature.selectNow);
+  private readonly openedAtMs = Date.now();
+
+  /** Now by the server's clock, which may stand at another day than this machine's. */
+  now(): string {
+    return new Date(Date.parse(this.loadedNow()) + (Date.now() - this.openedAtMs)).toISOString();
+  }
+
+  /** An entry as it will be sent. */
+  entry(batchId: string, act: Act): Entry {
+    const now = this.now();
+    return { id: ulid(), batchId, at: act.at ?? now, writtenAt: now, note: act.note ?? '', kind: act.kind, payload: act.payload } as Entry;
+  }
+
+  /**
+   * Files acts on a batch, all or none, and goes back to its page.
+   *
+   * @returns why they cannot be filed; null once they are on their way
+   */
+  async write(view: BatchView, acts: readonly Act[], said: string): Promise<string | null> {
+    const entries = acts.map((act) => this.entry(view.batch.id, act));
+    const refused = (await refusalByContract(entries)) ?? refusalByCore(view, entries);
+    if (refused !== null) return refused;
+    this.store.dispatch(BatchPageActions.entriesWritten({ entries, said }));
+    await this.router.navigate(['/batch', view.batch.id]);
+    return null;
+  }
+}
+
+/** The contract's rules come with class-validator, which is loaded when something is first written. */
+async function refusalByContract(entries: readonly Entry[]): Promise<string | null> {
+  const { checkEntry } = await import('@trug/contract');
+  for (const entry of entries) {
+    const check = checkEntry(entry);
+    if (!check.ok) return check.fields.map((f) => f.message).join(' ');
+  }
+  return null;
+}
+
+function refusalByCore(view: BatchView, entries: readonly Entry[]): string | null {
+  let log: readonly Entry[] = view.batch.entries;
+  for (const entry of entries) {
+    const state = replay(log);
+    const check = checkEntryAgainst(state, judgeState(state, entry.at)?.value ?? null, entry);
+    if (check.refusal !== null) return check.refusal;
+    const danger = check.dangers[0];
+    if (danger) return `${danger.text} ${danger.whatToDo}`;
+    log = [...log, entry];
+    const issue = replay(log).issues.find((i) => i.entryId === entry.id);
+    if (issue) return `That does not add up: ${issue.text}.`;
+  }
+  return null;
+}
