@@ -73,8 +73,8 @@ export function agreeWithReading(liquid: Liquid, sg: number): Liquid {
   // Alcohol and sugar are now at an end of their range: the rest of the difference is unfermentable matter misjudged.
   const others = findRoot({
     f: (otherSolidsGPerL) => gravityOf({ ...moved, otherSolidsGPerL }) - sg,
-    lo: moved.otherSolidsGPerL - 100,
-    hi: moved.otherSolidsGPerL + 100,
+    lo: moved.otherSolidsGPerL - 400,
+    hi: moved.otherSolidsGPerL + 900,
     tolerance: 1e-7,
   });
   return { ...moved, otherSolidsGPerL: others };

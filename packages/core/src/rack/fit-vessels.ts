@@ -24,7 +24,7 @@ const MOST_VESSELS = 16;
  * Which of the maker's vessels hold a volume best: every choice is tried, and the one that leaves least over,
  * then least air, then fewest vessels wins. A vessel may keep at most the named share of air.
  *
- * @param input - the volume, up to 16 empty vessels, the most air a vessel may hold (share, default 0.08) and whether it must stay in one
+ * @param input - the volume, up to 16 empty vessels, the most air a vessel may hold (share, default 0.05) and whether it must stay in one
  * @returns fills, what is over and the air left, with the working
  * @throws {CoreError} OUT_OF_RANGE
  * @source exhaustive search; exact
@@ -36,7 +36,7 @@ export function fitVessels(input: {
   readonly keepWhole?: boolean;
 }): Worked<VesselFit> {
   const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
-  const maxAir = inRange('maxHeadspaceFraction', input.maxHeadspaceFraction ?? 0.08, LIMITS.fraction);
+  const maxAir = inRange('maxHeadspaceFraction', input.maxHeadspaceFraction ?? 0.05, LIMITS.fraction);
   inRange('vessels.length', input.vessels.length, { min: 0, max: MOST_VESSELS });
   let best: VesselFit = { fills: [], leftOverL: volumeL, airL: 0 };
   for (let mask = 1; mask < 1 << input.vessels.length; mask += 1) {

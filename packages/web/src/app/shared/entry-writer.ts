@@ -2,7 +2,7 @@ import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { checkEntryAgainst, judgeState, replay, type Entry, type EntryKind, type EntryPayloads } from '@trug/core';
-import { ulid } from 'ulid';
+import { newId } from './new-id';
 import { BatchPageActions } from '../state/batches.actions';
 import type { BatchView } from '../state/batch-views.selectors';
 import { cupboardFeature } from '../state/cupboard.reducer';
@@ -23,10 +23,11 @@ export class EntryWriter {
     return new Date(Date.parse(this.loadedNow()) + (Date.now() - this.openedAtMs)).toISOString();
   }
 
-  /** An entry as it will be sent. */
-  entry(batchId: string, act: Act): Entry {
-    const now = this.now();
-    return { id: ulid(), batchId, at: act.at ?? now, writtenAt: now, note: act.note ?? '', kind: act.kind, payload: act.payload } as Entry;
+  /** An entry as it will be sent. Without a day of its own it comes after everything the batch's log already holds. */
+  entry(batchId: string, act: Act, lastEntryAt: string | null = null): Entry {
+    const clock = this.now();
+    const now = lastEntryAt !== null && lastEntryAt >= clock ? new Date(Date.parse(lastEntryAt) + 1000).toISOString() : clock;
+    return { id: newId(), batchId, at: act.at ?? now, writtenAt: now, note: act.note ?? '', kind: act.kind, payload: act.payload } as Entry;
   }
 
   /**
@@ -35,7 +36,7 @@ export class EntryWriter {
    * @returns why they cannot be filed; null once they are on their way
    */
   async write(view: BatchView, acts: readonly Act[], said: string): Promise<string | null> {
-    const entries = acts.map((act) => this.entry(view.batch.id, act));
+    const entries = acts.map((act) => this.entry(view.batch.id, act, view.state.lastEntryAt));
     const refused = (await refusalByContract(entries)) ?? refusalByCore(view, entries);
     if (refused !== null) return refused;
     this.store.dispatch(BatchPageActions.entriesWritten({ entries, said }));

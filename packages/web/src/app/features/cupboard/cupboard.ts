@@ -3,7 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { VESSEL_KINDS, type VesselKindId } from '@trug/contract/plain';
-import { ulid } from 'ulid';
+import { newId } from '../../shared/new-id';
 import { createDraft } from '../../shared/draft';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../shared/free-vessels';
@@ -51,7 +51,7 @@ export class Cupboard {
       this.refusal.set('Give it a name, and a size from half a litre to 1000 litres.');
       return;
     }
-    const vessel = { id: ulid(), name: name.trim(), kind: kind as VesselKindId, capacityL };
+    const vessel = { id: newId(), name: name.trim(), kind: kind as VesselKindId, capacityL };
     this.store.dispatch(CupboardPageActions.vesselAdded({ vessel }));
     this.draft.fields.set({ name: '', kind, capacity: '' });
     this.refusal.set(null);

@@ -5,7 +5,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { VESSEL_KINDS } from '@trug/contract/plain';
 import { caution, dayText, FERMENTABLES, METHODS, YEAST_KINDS, yeastById, type Fruit, type SulfiteForm } from '@trug/core';
-import { ulid } from 'ulid';
+import { newId } from '../../shared/new-id';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createDraft } from '../../shared/draft';
 import { EntryWriter, type Act } from '../../shared/entry-writer';
@@ -13,6 +13,7 @@ import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../shared/free-vessels';
 import { TAPES } from '../../shared/tape/tape';
 import { Units } from '../../shared/units/units';
+import { Vessel } from '../../shared/vessel/vessel';
 import { Working } from '../../shared/working/working';
 import { batchesFeature } from '../../state/batches.reducer';
 import { BatchApiActions, BatchPageActions } from '../../state/batches.actions';
@@ -31,7 +32,7 @@ const DATED: Readonly<Record<string, string>> = { pitch: 'Yeast goes in', rack: 
 @Component({
   selector: 'trug-new-batch',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, QuantityField, CautionList, Working],
+  imports: [FormsModule, QuantityField, CautionList, Working, Vessel],
   templateUrl: './new-batch.html',
   styleUrl: './new-batch.scss',
 })
@@ -55,6 +56,7 @@ export class NewBatch {
   private readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
   protected readonly tempC = computed(() => this.read(this.fields().temp, 'temperature') ?? this.yeast().tempC[1] + 2);
   protected readonly vessel = computed(() => this.free().find((v) => v.id === this.fields().vessel) ?? null);
+  protected readonly look = computed(() => ({ fruit: this.fields().fruit as Fruit, haze: 0.5, sedimentMm: 0, working: false }));
   protected readonly outcome = computed(() => {
     const f = this.fields();
     return cartonPlan({
@@ -107,7 +109,7 @@ export class NewBatch {
 
   protected addVessel(): void {
     const kind = VESSEL_KINDS.find((k) => k.id === this.fields().newKind) ?? VESSEL_KINDS[0];
-    const vessel = { id: ulid(), name: this.fields().newName.trim() || `My ${kind.name}`, kind: kind.id, capacityL: kind.capacityL };
+    const vessel = { id: newId(), name: this.fields().newName.trim() || `My ${kind.name}`, kind: kind.id, capacityL: kind.capacityL };
     this.store.dispatch(CupboardPageActions.vesselAdded({ vessel }));
     this.draft.fields.update((f) => ({ ...f, vessel: vessel.id, newName: '' }));
   }
@@ -119,7 +121,7 @@ export class NewBatch {
     if (!vessel) return this.refusal.set('Choose a vessel for it, or add one.');
     if (plan.room === 'will-not-fit') return this.refusal.set(`${this.units.volume(plan.must.volumeL)} do not fit into ${vessel.name}. Choose a bigger vessel or start with less.`);
     this.refusal.set(null);
-    const batchId = ulid();
+    const batchId = newId();
     const name = this.fields().name.trim() || `Carton No. ${this.count() + 1}`;
     const entries = this.acts(plan, vessel.id).map((act) => this.writer.entry(batchId, act));
     const tape = TAPES[this.count() % TAPES.length] ?? 'straw';

@@ -5,6 +5,7 @@ import {
   brixFromSg,
   correctGravity,
   dryGravityOf,
+  gravityOf,
   parseQuantity,
   questionReading,
   type BatchState,
@@ -77,7 +78,7 @@ export function previewReading(text: string, instrument: InstrumentKind, context
   if (impossible.length > 0) return { ...NOTHING, questions: impossible };
   const raw: RawGravity = {
     instrument,
-    reading: refractometer ? brixFromSg(value) : value,
+    reading: refractometer ? Math.max(0, brixFromSg(value)) : value,
     sampleC: context.sampleC,
     calibratedAtC: context.calibratedAtC,
     offsetSg: context.offsetSg,
@@ -91,14 +92,17 @@ export function previewReading(text: string, instrument: InstrumentKind, context
     sg,
     plusMinus,
     abv: must && state.pitchedAt ? abvOf(agreeWithReading(must, sg)) : null,
-    questions: questionReading({ sg, at, previous: lastSinceChange(state, previous), drySg }),
+    questions: questionReading({ sg, at, previous: precedent(state, previous), drySg }),
     unreadable: null,
   };
 }
 
-/** A reading before sugar or water was added tells nothing about one after it. */
-function lastSinceChange(state: BatchState, previous: { readonly sg: number; readonly at: string } | null): { readonly sg: number; readonly at: string } | null {
-  if (!previous) return null;
-  const changed = state.judged.some((e) => e.kind === 'gravity-changed' && e.at > previous.at);
-  return changed ? null : previous;
+/** The last gravity to compare with: a reading, or the must itself on the day of pitch; none once something moved it by hand. */
+function precedent(state: BatchState, previous: { readonly sg: number; readonly at: string } | null): { readonly sg: number; readonly at: string } | null {
+  const { must, pitchedAt } = state;
+  const fromMust = must && pitchedAt ? { sg: gravityOf(must), at: pitchedAt } : null;
+  const last = previous ?? fromMust;
+  if (!last) return null;
+  const changed = state.judged.some((e) => e.kind === 'gravity-changed' && e.at > last.at);
+  return changed ? null : last;
 }

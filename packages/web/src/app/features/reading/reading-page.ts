@@ -96,7 +96,7 @@ export class ReadingPage {
     const entryId = this.entryId();
     const act =
       entryId === undefined
-        ? { kind: 'reading' as const, payload: built, note, at: this.at() }
+        ? { kind: 'reading' as const, payload: built, note, ...(this.fields().day === '' ? {} : { at: this.at() }) }
         : {
             kind: 'corrected' as const,
             payload: { entryId, replacement: { kind: 'reading' as const, at: this.correctedAt(entryId), note, payload: built } },

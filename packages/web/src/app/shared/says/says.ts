@@ -3,7 +3,7 @@ import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
 import type { Problem } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
-import { ulid } from 'ulid';
+import { newId } from '../new-id';
 import { BatchPageActions } from '../../state/batches.actions';
 
 /** How long an undo is offered, ms. */
@@ -27,7 +27,7 @@ export class Says {
       const writtenAt = new Date().toISOString();
       const strikes = undoable.map(
         (e): Entry => ({
-          id: ulid(),
+          id: newId(),
           batchId: e.batchId,
           kind: 'corrected',
           at: e.at,

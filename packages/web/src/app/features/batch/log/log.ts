@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { ulid } from 'ulid';
+import { newId } from '../../../shared/new-id';
 import { Units } from '../../../shared/units/units';
 import { BatchPageActions } from '../../../state/batches.actions';
 import type { BatchView } from '../../../state/batch-views.selectors';
@@ -115,7 +115,7 @@ export class Log {
       BatchPageActions.entriesWritten({
         entries: [
           {
-            id: ulid(),
+            id: newId(),
             batchId: entry.batchId,
             kind: 'corrected',
             at: entry.at,

@@ -6,7 +6,7 @@ import type { PathStop } from './path-stops';
   selector: 'trug-path',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <ol aria-label="Path of this batch">
+    <ol aria-label="Path of this batch" tabindex="0">
       @for (stop of stops(); track stop.stage) {
         <li [class]="stop.state" [attr.aria-current]="stop.state === 'here' ? 'step' : null">
           <svg viewBox="0 0 28 28" aria-hidden="true">

@@ -1,0 +1,11 @@
+export default {
+  rootDir: import.meta.dirname,
+  roots: ['<rootDir>/flows'],
+  testEnvironment: 'node',
+  testMatch: ['**/*.spec.ts'],
+  testTimeout: 120_000,
+  maxWorkers: 2,
+  transform: {
+    '^.+\\.ts$': ['ts-jest', { diagnostics: false, tsconfig: { target: 'ES2022', module: 'CommonJS', moduleResolution: 'node', ignoreDeprecations: '5.0', isolatedModules: true, esModuleInterop: true } }],
+  },
+};

@@ -1,0 +1,66 @@
+import type { Page } from 'puppeteer-core';
+
+/** What a person does on any page of Trug; selectors live here alone. */
+export class Bench {
+  constructor(
+    readonly page: Page,
+    private readonly url: string,
+  ) {}
+
+  async open(path: string): Promise<void> {
+    await this.page.goto(`${this.url}${path}`, { waitUntil: 'networkidle0' });
+    await this.page.waitForSelector('main h1');
+  }
+
+  /** Types into the field of a name, replacing what is there. */
+  async fill(name: string, text: string): Promise<void> {
+    const selector = `[name="${name}"] input, input[name="${name}"], textarea[name="${name}"]`;
+    const field = await this.page.waitForSelector(selector);
+    if (!field) throw new Error(`there is no field ${name}`);
+    await field.click({ count: 3 });
+    await this.page.keyboard.press('Backspace');
+    await field.type(text);
+  }
+
+  async choose(name: string, value: string): Promise<void> {
+    await this.page.select(`select[name="${name}"]`, value);
+  }
+
+  async tickOption(name: string, value: string): Promise<void> {
+    await this.page.click(`input[name="${name}"][value="${value}"]`);
+  }
+
+  /** Clicks the button or link of that name. */
+  async press(name: string): Promise<void> {
+    const target = await this.page.waitForSelector(`::-p-aria([name="${name}"])`, { visible: true });
+    if (!target) throw new Error(`there is nothing called ${name}`);
+    await target.click();
+  }
+
+  async text(selector = 'main'): Promise<string> {
+    const found = await this.page.waitForSelector(selector);
+    return (await found?.evaluate((el) => (el as HTMLElement).innerText)) ?? '';
+  }
+
+  /** Waits until the page says something. */
+  async says(words: RegExp, selector = 'body'): Promise<void> {
+    await this.page.waitForFunction((sel, source, flags) => new RegExp(source, flags).test(document.querySelector<HTMLElement>(sel)?.innerText ?? ''), { timeout: 15_000 }, selector, words.source, words.flags);
+  }
+
+  /** Tabs until the field of a name has the focus, as someone without a mouse would. */
+  async tabTo(name: string): Promise<void> {
+    for (let i = 0; i < 80; i += 1) {
+      await this.page.keyboard.press('Tab');
+      const here = await this.page.evaluate(() => {
+        const el = document.activeElement as HTMLInputElement | null;
+        return el?.name === '' || el?.name === undefined ? (el?.innerText.trim() ?? '') : el.name;
+      });
+      if (here === name) return;
+    }
+    throw new Error(`tabbing never reached ${name}`);
+  }
+
+  async batchVerdict(): Promise<string> {
+    return this.text('trug-now h2');
+  }
+}

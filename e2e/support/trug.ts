@@ -1,0 +1,114 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+
+const ROOT = join(__dirname, '../..');
+const CHROMIUM_FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+/** A screen to test at. */
+export const DESK = { width: 1280, height: 800 };
+export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true };
+
+/** A Trug of a test's own, with a browser on it and a clock that can be moved. */
+export class TestTrug {
+  private child: ChildProcess | null = null;
+  private browser: Browser | null = null;
+  private readonly dataDir = mkdtempSync(join(tmpdir(), 'trug-e2e-'));
+  private readonly profile = mkdtempSync(join(tmpdir(), 'trug-e2e-profile-'));
+  private port = 0;
+
+  get url(): string {
+    return `http://localhost:${this.port}`;
+  }
+
+  /** Starts on a day, with the demo season when asked. */
+  async start(today: string, season = false): Promise<void> {
+    this.port = await freePort();
+    await this.serve(today);
+    if (season) await finished(spawn(process.execPath, [join(ROOT, 'packages/server/dist/demo/main.js'), this.url], { stdio: 'inherit' }));
+    this.browser = await puppeteer.launch({
+      executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+      args: [...CHROMIUM_FLAGS, `--user-data-dir=${this.profile}`],
+      headless: true,
+    });
+  }
+
+  /** The same data on another day. */
+  async moveClock(today: string): Promise<void> {
+    await this.halt();
+    await this.serve(today);
+  }
+
+  /** A page that fails the test when the app throws or asks the network for anything but Trug. */
+  async page(viewport: typeof DESK | typeof PHONE): Promise<{ readonly page: Page; readonly faults: string[] }> {
+    if (!this.browser) throw new Error('start first');
+    const page = await this.browser.newPage();
+    await page.setViewport(viewport);
+    const faults: string[] = [];
+    page.on('pageerror', (error) => faults.push(String(error)));
+    page.on('console', (message) => {
+      if (message.type() === 'error') faults.push(message.text());
+    });
+    page.on('request', (request) => {
+      if (!request.url().startsWith(this.url) && !request.url().startsWith('data:')) faults.push(`asked for ${request.url()}`);
+    });
+    return { page, faults };
+  }
+
+  async stop(): Promise<void> {
+    await this.browser?.close();
+    await this.halt();
+    rmSync(this.dataDir, { recursive: true, force: true });
+    rmSync(this.profile, { recursive: true, force: true });
+  }
+
+  private async serve(today: string): Promise<void> {
+    const env = {
+      ...process.env,
+      TRUG_PORT: String(this.port),
+      TRUG_DATA: this.dataDir,
+      TRUG_TODAY: today,
+      TRUG_LOG: 'silent',
+      TRUG_WEB: join(ROOT, 'packages/web/dist'),
+    };
+    this.child = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], { env, stdio: ['ignore', 'ignore', 'inherit'] });
+    for (let i = 0; i < 100; i += 1) {
+      if (await fetch(`${this.url}/api/clock`).then((r) => r.ok, () => false)) return;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    throw new Error('Trug did not start');
+  }
+
+  private async halt(): Promise<void> {
+    if (!this.child) return;
+    const ended = finished(this.child);
+    this.child.kill('SIGTERM');
+    await ended;
+    this.child = null;
+  }
+}
+
+async function finished(child: ChildProcess): Promise<void> {
+  if (child.exitCode !== null) return;
+  await new Promise((resolve) => child.once('exit', resolve));
+}
+
+async function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as AddressInfo;
+      probe.close(() => resolve(port));
+    });
+  });
+}

@@ -1,0 +1,52 @@
+const tsJest = (decorators) => [
+  'ts-jest',
+  {
+    diagnostics: false,
+    tsconfig: {
+      target: 'ES2022',
+      module: 'CommonJS',
+      moduleResolution: 'node',
+      ignoreDeprecations: '5.0',
+      isolatedModules: true,
+      esModuleInterop: true,
+      experimentalDecorators: decorators,
+      useDefineForClassFields: !decorators,
+    },
+  },
+];
+
+const mapper = {
+  '^(\\.{1,2}/.*)\\.js$': '$1',
+  '^@trug/core$': '<rootDir>/packages/core/src/index.ts',
+  '^@trug/contract$': '<rootDir>/packages/contract/src/index.ts',
+  '^@trug/contract/plain$': '<rootDir>/packages/contract/src/plain.ts',
+};
+
+const plain = (name, decorators) => ({
+  displayName: name,
+  rootDir: import.meta.dirname,
+  roots: [`<rootDir>/packages/${name}/src`],
+  testEnvironment: 'node',
+  transform: { '^.+\\.ts$': tsJest(decorators) },
+  moduleNameMapper: mapper,
+});
+
+export default {
+  projects: [
+    plain('core', false),
+    plain('contract', true),
+    { ...plain('server', true), testTimeout: 30_000 },
+    {
+      displayName: 'web',
+      rootDir: import.meta.dirname,
+      roots: ['<rootDir>/packages/web/src'],
+      preset: 'jest-preset-angular',
+      setupFilesAfterEnv: ['<rootDir>/packages/web/jest.setup.ts'],
+      transform: {
+        '^.+\\.(ts|js|mjs|html|svg)$': ['jest-preset-angular', { tsconfig: '<rootDir>/packages/web/tsconfig.jest.json', stringifyContentPathRegex: '\\.(html|svg)$', isolatedModules: true }],
+      },
+      transformIgnorePatterns: ['node_modules/(?!.*\\.mjs$|(@angular|@ngrx|d3-|internmap|lucide|ulid|rxjs))'],
+      moduleNameMapper: mapper,
+    },
+  ],
+};

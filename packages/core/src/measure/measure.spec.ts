@@ -1,0 +1,105 @@
+import * as fc from 'fast-check';
+import { ETHANOL_TABLE, HYDROMETER_CASES, STRENGTH_CASES } from '../../reference-cases/gravity.js';
+import { gravityFromParts } from '../liquid/views.js';
+import { SEED } from '../testing/arbitrary-liquid.js';
+import { expectWithin, refusalCode } from '../testing/expect-within.js';
+import { abvFromGravities } from './abv-from-gravities.js';
+import { brixFromSg, sgFromBrix } from './brix.js';
+import { gravityFromCarton } from './carton-gravity.js';
+import { correctHydrometer } from './correct-hydrometer.js';
+import { refractometerGravity } from './refractometer-gravity.js';
+import { sgFromSolids, solidsFromSg } from './solids.js';
+
+describe('brixFromSg and sgFromBrix', () => {
+  it('agree with the ASBC table', () => {
+    expectWithin(brixFromSg(1.05), 12.39, { abs: 0.005 });
+    expectWithin(sgFromBrix(20), 1.083, { abs: 0.00005 });
+  });
+  it('undo one another', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1.001, max: 1.35, noNaN: true }), (sg) => expectWithin(sgFromBrix(brixFromSg(sg)), sg, { abs: 1e-7 })),
+      SEED,
+    );
+  });
+  it.each([NaN, 1.5, -1])('refuse a gravity of %p', (sg) => {
+    expect(refusalCode(() => brixFromSg(sg))).toBe('OUT_OF_RANGE');
+  });
+});
+
+describe('solidsFromSg', () => {
+  it('gives 129.8 g/L at 1.050 and undoes sgFromSolids', () => {
+    expectWithin(solidsFromSg(1.05), 129.8, { abs: 0.1 });
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 400, noNaN: true }), (s) => expectWithin(solidsFromSg(sgFromSolids(s)), s, { abs: 1e-6 })),
+      SEED,
+    );
+  });
+  it('fits the Brix cubic within 0.04 points to 30 °Bx', () => {
+    for (let brix = 2; brix <= 30; brix += 2) {
+      const sg = sgFromBrix(brix);
+      // g of sugar in a litre: mass share × density of the solution, water at 20 °C weighing 998.2 g/L.
+      expectWithin(sgFromSolids((brix / 100) * sg * 998.2), sg, { abs: 0.00006 });
+    }
+  });
+});
+
+describe('gravityFromParts', () => {
+  it.each(ETHANOL_TABLE)('follows the ethanol table at $abv %', ({ abv, sg }) => {
+    expectWithin(gravityFromParts(0, abv), sg, { abs: 0.0003 });
+  });
+});
+
+describe('correctHydrometer', () => {
+  it.each(HYDROMETER_CASES)('corrects $reading at $sampleC °C on a $calibratedAtC °C stem', ({ sg, ...input }) => {
+    expectWithin(correctHydrometer(input).value.sg, sg, { abs: 0.00005 });
+  });
+  it('leaves a reading at its own temperature alone and adds the offset', () => {
+    expectWithin(correctHydrometer({ reading: 1.012, sampleC: 20, calibratedAtC: 20, offset: -0.002 }).value.sg, 1.01, { abs: 1e-9 });
+  });
+  it('says how sure it is, and is less so when the stem is hard to read', () => {
+    const clear = correctHydrometer({ reading: 1.05, sampleC: 20, calibratedAtC: 20 }).value.plusMinus;
+    const foamy = correctHydrometer({ reading: 1.05, sampleC: 20, calibratedAtC: 20, readingUncertainty: 0.004 }).value.plusMinus;
+    expect(clear).toBeGreaterThanOrEqual(0.001);
+    expect(foamy).toBeGreaterThan(clear);
+  });
+  it.each([{ reading: 1.5 }, { sampleC: 80 }, { sampleC: NaN }, { calibratedAtC: 0 }])('refuses %p', (wrong) => {
+    expect(refusalCode(() => correctHydrometer({ reading: 1.05, sampleC: 20, calibratedAtC: 20, ...wrong }))).toBe('OUT_OF_RANGE');
+  });
+});
+
+describe('refractometerGravity', () => {
+  it('gives 1.0081 for 12 °Bx fallen to 5', () => {
+    const { sg, plusMinus } = refractometerGravity({ originalBrix: 12, currentBrix: 5 }).value;
+    expectWithin(sg, 1.0081, { abs: 0.00005 });
+    expect(plusMinus).toBeGreaterThanOrEqual(0.002);
+  });
+});
+
+describe('abvFromGravities', () => {
+  it.each(STRENGTH_CASES)('by $school', ({ school, from1050, from1100, abs }) => {
+    expectWithin(abvFromGravities({ originalSg: 1.05, currentSg: 1, school }).value, from1050, { abs });
+    expectWithin(abvFromGravities({ originalSg: 1.1, currentSg: 1, school }).value, from1100, { abs: abs + 0.025 });
+  });
+  it('is nothing without a fall and refuses a rise', () => {
+    expect(abvFromGravities({ originalSg: 1.05, currentSg: 1.05 }).value).toBe(0);
+    expect(refusalCode(() => abvFromGravities({ originalSg: 1.01, currentSg: 1.02 }))).toBe('OUT_OF_RANGE');
+  });
+  it('grows with every point lost', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1.0, max: 1.05, noNaN: true }), (sg) => {
+        const more = abvFromGravities({ originalSg: 1.06, currentSg: sg }).value;
+        const less = abvFromGravities({ originalSg: 1.06, currentSg: sg + 0.005 }).value;
+        expect(more).toBeGreaterThan(less);
+      }),
+      SEED,
+    );
+  });
+});
+
+describe('gravityFromCarton', () => {
+  it('counts the acid and the rest beside the sugar', () => {
+    // 10.5 g/100 mL sugar and 15.7 g/L of the rest is 120.7 g/L of solids.
+    expectWithin(gravityFromCarton({ sugarGPer100Ml: 10.5, fruit: 'apple' }).value, sgFromSolids(120.7), { abs: 1e-9 });
+    expect(refusalCode(() => gravityFromCarton({ sugarGPer100Ml: 105, fruit: 'apple' }))).toBe('OUT_OF_RANGE');
+  });
+});

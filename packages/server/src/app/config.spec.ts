@@ -1,0 +1,20 @@
+import { createClock } from './clock';
+import { readConfig } from './config';
+
+describe('readConfig', () => {
+  it('keeps to this machine and its own port unless told', () => {
+    expect(readConfig({})).toMatchObject({ host: '127.0.0.1', port: 4680, webDir: undefined });
+    expect(readConfig({ TRUG_PORT: '0', TRUG_DATA: '/somewhere', TRUG_TODAY: '2026-11-23' })).toMatchObject({ port: 0, dataDir: '/somewhere', today: '2026-11-23' });
+  });
+  it.each([{ TRUG_PORT: 'eighty' }, { TRUG_PORT: '70000' }, { TRUG_HOST: '0.0.0.0' }])('refuses %p', (env) => {
+    expect(() => readConfig(env)).toThrow(RangeError);
+  });
+});
+
+describe('createClock', () => {
+  it('holds a day still, or follows the machine', () => {
+    expect(createClock('2026-11-23').now().toISOString()).toBe('2026-11-23T10:00:00.000Z');
+    expect(Math.abs(createClock(undefined).now().getTime() - Date.now())).toBeLessThan(1000);
+    expect(() => createClock('soon')).toThrow(RangeError);
+  });
+});

@@ -1,0 +1,4 @@
+import { ensureBuild, say } from './lib.mjs';
+
+ensureBuild();
+say('Built.');

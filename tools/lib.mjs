@@ -1,0 +1,128 @@
+// What the commands share: finding out what is missing on a fresh machine, and getting it with visible progress.
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, readdirSync, statSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..');
+const LEAST_NODE = [20, 19];
+
+/** Says one line of progress. */
+export function say(text) {
+  process.stdout.write(`${text}\n`);
+}
+
+/** Ends the command with a reason and a way out. */
+export function giveUp(what, whatToDo) {
+  process.stderr.write(`\n${what}\n${whatToDo}\n`);
+  process.exit(1);
+}
+
+/** Runs a program to its end, its output passed through; gives up when it fails. */
+export function run(program, args, options = {}) {
+  const { status, error } = spawnSync(program, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], ...options });
+  if (error || status !== 0) giveUp(`${program} ${args.join(' ')} failed${error ? `: ${error.message}` : ''}.`, 'The lines above say why.');
+}
+
+export function checkNode() {
+  const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
+  if (major < LEAST_NODE[0] || (major === LEAST_NODE[0] && minor < LEAST_NODE[1])) {
+    giveUp(`Trug needs Node.js ${LEAST_NODE.join('.')} or newer; this is ${process.versions.node}.`, 'Install a newer Node.js and try again.');
+  }
+}
+
+/** Installs packages when the lock file is newer than what is there. */
+export function ensurePackages() {
+  checkNode();
+  const mark = join(ROOT, 'node_modules', '.package-lock.json');
+  const native = join(ROOT, 'node_modules', 'sqlite3', 'build', 'Release', 'node_sqlite3.node');
+  if (existsSync(native) && existsSync(mark) && statSync(mark).mtimeMs >= statSync(join(ROOT, 'package-lock.json')).mtimeMs - 60_000) return;
+  say('Installing packages (the database is compiled, which takes about three minutes the first time)…');
+  run('npm', ['ci', '--no-progress', '--loglevel=error']);
+  if (!existsSync(native)) {
+    say('Compiling the database…');
+    run('npm', ['rebuild', 'sqlite3', '--loglevel=error']);
+  }
+  if (!existsSync(native)) giveUp('The sqlite3 package did not compile.', 'It needs python3, make and a C++ compiler. Install them and run the command again.');
+}
+
+function newestIn(folder) {
+  let newest = 0;
+  for (const item of readdirSync(folder, { withFileTypes: true })) {
+    if (item.name === 'dist' || item.name === 'node_modules') continue;
+    const path = join(folder, item.name);
+    newest = Math.max(newest, item.isDirectory() ? newestIn(path) : statSync(path).mtimeMs);
+  }
+  return newest;
+}
+
+/** Builds a package when something it is made from is newer than what was built. */
+function ensurePackage(name, mark, dependsOn) {
+  const built = join(ROOT, 'packages', name, 'dist', mark);
+  const sources = [name, ...dependsOn].map((p) => newestIn(join(ROOT, 'packages', p)));
+  if (existsSync(built) && statSync(built).mtimeMs >= Math.max(...sources)) return;
+  say(`Building ${name}…`);
+  run('npm', ['run', 'build', '--silent', '-w', `@trug/${name}`], { env: { ...process.env, NG_CLI_ANALYTICS: 'false' } });
+}
+
+/** Builds the core, contract and server, and the web app unless it is not wanted. */
+export function ensureBuild({ web = true } = {}) {
+  ensurePackages();
+  ensurePackage('core', 'index.js', []);
+  ensurePackage('contract', 'index.js', ['core']);
+  ensurePackage('server', 'main.js', ['core', 'contract']);
+  if (web) ensurePackage('web', 'index.html', ['core', 'contract']);
+}
+
+/** Debian's Chromium: the one named, the one installed, or one fetched with apt where that is allowed. */
+export function ensureChromium() {
+  const named = process.env.CHROMIUM_PATH;
+  if (named) {
+    if (!existsSync(named)) giveUp(`CHROMIUM_PATH names ${named}, which is not there.`, 'Correct it or leave it out.');
+    return named;
+  }
+  const usual = ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path));
+  if (usual) return usual;
+  if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
+    say('Installing Debian’s chromium for the browser tests…');
+    run('apt-get', ['update', '-qq']);
+    run('apt-get', ['install', '-y', '-qq', 'chromium'], { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+    if (existsSync('/usr/bin/chromium')) return '/usr/bin/chromium';
+  }
+  return giveUp('There is no Chromium for the browser tests.', 'Install Debian’s package chromium, or name a Chromium in CHROMIUM_PATH.');
+}
+
+/** A port nobody uses. */
+export async function freePort() {
+  return new Promise((resolve, reject) => {
+    const probe = createServer();
+    probe.once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address();
+      probe.close(() => resolve(port));
+    });
+  });
+}
+
+/** Starts the built server and waits until it answers. */
+export async function startBuiltServer({ env = {}, stdio = 'inherit' } = {}) {
+  const all = { ...process.env, TRUG_WEB: join(ROOT, 'packages/web/dist'), ...env };
+  const child = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], { env: all, stdio: ['ignore', stdio, 'inherit'] });
+  const url = `http://localhost:${all.TRUG_PORT ?? 4680}`;
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  for (let i = 0; i < 100; i += 1) {
+    if (child.exitCode !== null) giveUp('Trug did not start.', `Is something else using port ${all.TRUG_PORT ?? 4680}? Set TRUG_PORT to another.`);
+    const answers = await fetch(`${url}/api/clock`).then((r) => r.ok, () => false);
+    if (answers) return { child, url, ended };
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  child.kill();
+  return giveUp('Trug did not answer within ten seconds.', 'Start it again; if it stays so, look at the lines above.');
+}
+
+/** Passes an interrupt on to the server and waits for its clean stop. */
+export async function untilStopped({ child, ended }) {
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill('SIGTERM'));
+  await ended;
+}

@@ -1,0 +1,4 @@
+import { ensureBuild, startBuiltServer, untilStopped } from './lib.mjs';
+
+ensureBuild();
+await untilStopped(await startBuiltServer());

@@ -1,0 +1,55 @@
+// Runs the parts of the test that are named, or all, and ends with one line that counts them.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuild, ensureChromium, ROOT, say } from './lib.mjs';
+
+const wanted = process.argv.slice(2);
+const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
+let passed = 0;
+let failed = 0;
+
+function check(name, program, args, cwd = ROOT) {
+  say(`\n— ${name}`);
+  const { status } = spawnSync(program, args, { cwd, stdio: ['ignore', 'inherit', 'inherit'] });
+  if (status === 0) passed += 1;
+  else failed += 1;
+}
+
+function jest(name, config, env = {}) {
+  say(`\n— ${name}`);
+  const results = join(ROOT, '.cache', `jest-${name.replace(/\W+/g, '-')}.json`);
+  rmSync(results, { force: true });
+  const { status } = spawnSync(process.execPath, ['--disable-warning=ExperimentalWarning', bin('jest'), '--config', config, '--json', '--outputFile', results], {
+    cwd: ROOT,
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  if (!existsSync(results)) {
+    failed += 1;
+    return;
+  }
+  const report = JSON.parse(readFileSync(results, 'utf8'));
+  passed += report.numPassedTests;
+  failed += report.numFailedTests + report.numRuntimeErrorTestSuites;
+  if (status !== 0 && report.numFailedTests + report.numRuntimeErrorTestSuites === 0) failed += 1;
+}
+
+mkdirSync(join(ROOT, '.cache'), { recursive: true });
+ensureBuild({ web: wanted.includes('e2e') });
+if (wanted.includes('lint')) {
+  check('lint', bin('eslint'), ['.']);
+  check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+}
+if (wanted.includes('types')) {
+  for (const part of ['packages/core', 'packages/contract', 'packages/server', 'e2e', 'bench']) check(`types of ${part}`, bin('tsc'), ['-p', part, '--noEmit']);
+  check('types of packages/web', bin('ngc'), ['-p', 'packages/web/tsconfig.spec.json', '--noEmit']);
+}
+if (wanted.includes('unit')) {
+  jest('unit tests', 'jest.config.js');
+}
+if (wanted.includes('e2e')) {
+  jest('end-to-end tests', 'e2e/jest.config.js', { CHROMIUM_PATH: ensureChromium() });
+}
+say(`\n${passed} passed, ${failed} failed`);
+process.exit(failed === 0 && passed > 0 ? 0 : 1);
