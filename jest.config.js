@@ -43,7 +43,10 @@ export default {
       preset: 'jest-preset-angular',
       setupFilesAfterEnv: ['<rootDir>/packages/web/jest.setup.ts'],
       transform: {
-        '^.+\\.(ts|js|mjs|html|svg)$': ['jest-preset-angular', { tsconfig: '<rootDir>/packages/web/tsconfig.jest.json', stringifyContentPathRegex: '\\.(html|svg)$', isolatedModules: true }],
+        '^.+\\.(ts|js|mjs|html|svg)$': [
+          'jest-preset-angular',
+          { tsconfig: '<rootDir>/packages/web/tsconfig.jest.json', stringifyContentPathRegex: '\\.(html|svg)$' },
+        ],
       },
       transformIgnorePatterns: ['node_modules/(?!.*\\.mjs$|(@angular|@ngrx|d3-|internmap|lucide|ulid|rxjs))'],
       moduleNameMapper: mapper,

@@ -6,6 +6,12 @@ export default {
   testTimeout: 120_000,
   maxWorkers: 2,
   transform: {
-    '^.+\\.ts$': ['ts-jest', { diagnostics: false, tsconfig: { target: 'ES2022', module: 'CommonJS', moduleResolution: 'node', ignoreDeprecations: '5.0', isolatedModules: true, esModuleInterop: true } }],
+    '^.+\\.ts$': [
+      'ts-jest',
+      {
+        diagnostics: false,
+        tsconfig: { target: 'ES2022', module: 'CommonJS', moduleResolution: 'node', ignoreDeprecations: '5.0', isolatedModules: true, esModuleInterop: true },
+      },
+    ],
   },
 };

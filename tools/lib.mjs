@@ -113,7 +113,10 @@ export async function startBuiltServer({ env = {}, stdio = 'inherit' } = {}) {
   const ended = new Promise((resolve) => child.once('exit', resolve));
   for (let i = 0; i < 100; i += 1) {
     if (child.exitCode !== null) giveUp('Trug did not start.', `Is something else using port ${all.TRUG_PORT ?? 4680}? Set TRUG_PORT to another.`);
-    const answers = await fetch(`${url}/api/clock`).then((r) => r.ok, () => false);
+    const answers = await fetch(`${url}/api/clock`).then(
+      (r) => r.ok,
+      () => false,
+    );
     if (answers) return { child, url, ended };
     await new Promise((resolve) => setTimeout(resolve, 100));
   }

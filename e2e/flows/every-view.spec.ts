@@ -47,7 +47,9 @@ describe.each([
     await bench.open(path());
     await page.evaluate(readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8'));
     const violations = await page.evaluate(async (): Promise<Violation[]> => {
-      const results = await (window as unknown as { axe: typeof axe }).axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'] });
+      const results = await (window as unknown as { axe: typeof axe }).axe.run(document, {
+        runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'],
+      });
       return results.violations
         .filter((v) => v.impact === 'serious' || v.impact === 'critical')
         .map((v) => ({ id: v.id, impact: v.impact ?? '', where: v.nodes.map((n) => n.html.slice(0, 160)).join(' | ') }));

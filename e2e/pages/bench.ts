@@ -44,7 +44,13 @@ export class Bench {
 
   /** Waits until the page says something. */
   async says(words: RegExp, selector = 'body'): Promise<void> {
-    await this.page.waitForFunction((sel, source, flags) => new RegExp(source, flags).test(document.querySelector<HTMLElement>(sel)?.innerText ?? ''), { timeout: 15_000 }, selector, words.source, words.flags);
+    await this.page.waitForFunction(
+      (sel, source, flags) => new RegExp(source, flags).test(document.querySelector<HTMLElement>(sel)?.innerText ?? ''),
+      { timeout: 15_000 },
+      selector,
+      words.source,
+      words.flags,
+    );
   }
 
   /** Tabs until the field of a name has the focus, as someone without a mouse would. */

@@ -84,7 +84,13 @@ export class TestTrug {
     };
     this.child = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], { env, stdio: ['ignore', 'ignore', 'inherit'] });
     for (let i = 0; i < 100; i += 1) {
-      if (await fetch(`${this.url}/api/clock`).then((r) => r.ok, () => false)) return;
+      if (
+        await fetch(`${this.url}/api/clock`).then(
+          (r) => r.ok,
+          () => false,
+        )
+      )
+        return;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
     throw new Error('Trug did not start');

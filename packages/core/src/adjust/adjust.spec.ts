@@ -23,7 +23,11 @@ describe('sugarForGravity', () => {
     expectWithin(volumeAfterL, 20.36, { abs: 0.005 });
   });
   it('lifts 4.5 L from 1.046 to 1.085 with 532 g, to 4.83 L', () => {
-    const { massG, volumeAfterL } = sugarForGravity({ liquid: liquidFromReadings({ volumeL: 4.5, sg: 1.046 }), targetSg: 1.085, fermentableId: 'sucrose' }).value;
+    const { massG, volumeAfterL } = sugarForGravity({
+      liquid: liquidFromReadings({ volumeL: 4.5, sg: 1.046 }),
+      targetSg: 1.085,
+      fermentableId: 'sucrose',
+    }).value;
     expectWithin(massG, 532, { abs: 0.5 });
     expectWithin(volumeAfterL, 4.83, { abs: 0.005 });
   });
@@ -32,18 +36,27 @@ describe('sugarForGravity', () => {
   });
   it('undoes addFermentable for every sugar', () => {
     fc.assert(
-      fc.property(arbitraryJuice, fc.double({ min: 1, max: 60, noNaN: true }), fc.constantFrom('sucrose', 'honey', 'dextrose-monohydrate', 'apple-concentrate'), (liquid, gPerL, fermentableId) => {
-        const massG = gPerL * liquid.volumeL;
-        const targetSg = gravityOf(addFermentable(liquid, { fermentableId, massG }));
-        expectWithin(sugarForGravity({ liquid, targetSg, fermentableId }).value.massG, massG, { abs: 0.01 + massG * 1e-4 });
-      }),
+      fc.property(
+        arbitraryJuice,
+        fc.double({ min: 1, max: 60, noNaN: true }),
+        fc.constantFrom('sucrose', 'honey', 'dextrose-monohydrate', 'apple-concentrate'),
+        (liquid, gPerL, fermentableId) => {
+          const massG = gPerL * liquid.volumeL;
+          const targetSg = gravityOf(addFermentable(liquid, { fermentableId, massG }));
+          expectWithin(sugarForGravity({ liquid, targetSg, fermentableId }).value.massG, massG, { abs: 0.01 + massG * 1e-4 });
+        },
+      ),
       SEED,
     );
   });
   it('splits it into steps that add up', () => {
     const { massG, stepsG } = sugarForGravity({ liquid: reference, targetSg: 1.09, fermentableId: 'sucrose' }).value;
     expect(stepsG.length).toBeGreaterThan(2);
-    expectWithin(stepsG.reduce((a, b) => a + b), massG, { abs: 1e-6 });
+    expectWithin(
+      stepsG.reduce((a, b) => a + b),
+      massG,
+      { abs: 1e-6 },
+    );
   });
   it('refuses a target below the juice, and an unknown sugar', () => {
     expect(refusalCode(() => sugarForGravity({ liquid: reference, targetSg: 1.04, fermentableId: 'sucrose' }))).toBe('UNREACHABLE');
@@ -127,7 +140,13 @@ describe('pitchRate and pitchCautions', () => {
   it('minds sulfite on the same day, hot juice and too much strength', () => {
     const strong = sugarForGravity({ liquid: reference, targetSg: 1.1, fermentableId: 'sucrose' }).value.liquid;
     const ids = (hours: number, juiceC: number): string[] =>
-      pitchCautions({ liquid: strong, yeastId: 'english-ale', juiceC, sulfitedAt: '2026-11-01T10:00:00Z', at: new Date(Date.UTC(2026, 10, 1, 10 + hours)).toISOString() }).map((c) => c.id);
+      pitchCautions({
+        liquid: strong,
+        yeastId: 'english-ale',
+        juiceC,
+        sulfitedAt: '2026-11-01T10:00:00Z',
+        at: new Date(Date.UTC(2026, 10, 1, 10 + hours)).toISOString(),
+      }).map((c) => c.id);
     expect(ids(3, 40)).toEqual(['sulfite-and-yeast', 'hot-pitch', 'over-tolerance']);
     expect(ids(24, 18)).toEqual(['over-tolerance']);
   });

@@ -35,7 +35,9 @@ describe('bottlePressure', () => {
   it('is undone by volumesAt', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.5, max: 8, noNaN: true }), fc.double({ min: 0, max: 45, noNaN: true }), (co2Volumes, tempC) => {
-        expectWithin(volumesAt({ bar: bottlePressure({ co2Volumes, tempC, headspaceFraction: 0.04 }), tempC, headspaceFraction: 0.04 }), co2Volumes, { abs: 1e-9 });
+        expectWithin(volumesAt({ bar: bottlePressure({ co2Volumes, tempC, headspaceFraction: 0.04 }), tempC, headspaceFraction: 0.04 }), co2Volumes, {
+          abs: 1e-9,
+        });
       }),
       SEED,
     );
@@ -78,7 +80,14 @@ describe('planBottles', () => {
   it('never fills more than there is', () => {
     fc.assert(
       fc.property(fc.double({ min: 1, max: 60, noNaN: true }), fc.nat(100), (volumeL, count) => {
-        const plan = planBottles({ volumeL, lossL: 0.4, bottles: [{ kindId: 'sparkling-750', count }, { kindId: 'crown-330', count: null }] }).value;
+        const plan = planBottles({
+          volumeL,
+          lossL: 0.4,
+          bottles: [
+            { kindId: 'sparkling-750', count },
+            { kindId: 'crown-330', count: null },
+          ],
+        }).value;
         expectWithin(plan.filledL + plan.overL + 0.4, volumeL, { abs: 1e-9 });
         expect(plan.overL).toBeGreaterThanOrEqual(-1e-9);
         expect(plan.overL).toBeLessThan(0.33);
@@ -89,7 +98,14 @@ describe('planBottles', () => {
 });
 
 describe('bottleSafety', () => {
-  const base: BottleSafetyInput = { liquid: dry, provenFinished: true, warmestSinceEndC: 18, primingVolumes: 1.7, bottle: bottleById('crown-500'), hottestC: 24 };
+  const base: BottleSafetyInput = {
+    liquid: dry,
+    provenFinished: true,
+    warmestSinceEndC: 18,
+    primingVolumes: 1.7,
+    bottle: bottleById('crown-500'),
+    hottestC: 24,
+  };
   const verdict = (changes: Partial<BottleSafetyInput>): string => bottleSafety({ ...base, ...changes }).value.verdict;
 
   it('holds a lively cider in crown caps in a cool shed, and not on a hot day in wine bottles', () => {
@@ -119,7 +135,12 @@ describe('bottleSafety', () => {
     expect(band.highBar).toBeGreaterThan(band.likelyBar);
   });
   it('says small chances in words', () => {
-    expect([chanceText(1e-9), chanceText(0.00025), chanceText(0.02), chanceText(0.9)]).toEqual(['under 1 in a million', 'about 1 in 4,000', 'about 1 in 50', 'more likely than not']);
+    expect([chanceText(1e-9), chanceText(0.00025), chanceText(0.02), chanceText(0.9)]).toEqual([
+      'under 1 in a million',
+      'about 1 in 4,000',
+      'about 1 in 50',
+      'more likely than not',
+    ]);
   });
 });
 

@@ -12,7 +12,8 @@ import { provesFinished, type Verdict } from './verdict.js';
 
 const START = '2026-10-01T10:00:00.000Z';
 const on = (day: number): string => new Date(Date.parse(START) + day * 86_400_000).toISOString();
-const readings = (...list: readonly (readonly [day: number, sg: number])[]): GravityReading[] => list.map(([day, sg]) => ({ id: `d${day}`, at: on(day), sg, tempC: 18 }));
+const readings = (...list: readonly (readonly [day: number, sg: number])[]): GravityReading[] =>
+  list.map(([day, sg]) => ({ id: `d${day}`, at: on(day), sg, tempC: 18 }));
 const must = (sg: number, fruit: 'apple' | 'pear' = 'apple'): Liquid =>
   sugarForGravity({ liquid: liquidFromReadings({ volumeL: 20, sg: 1.048, fruit }), targetSg: sg, fermentableId: 'sucrose' }).value.liquid;
 
@@ -54,17 +55,112 @@ describe('judgeFermentation', () => {
   });
 
   it.each<[string, Case]>([
-    ['not-started', { list: [[1, 1.064], [3, 1.064], [6, 1.0635]] }],
+    [
+      'not-started',
+      {
+        list: [
+          [1, 1.064],
+          [3, 1.064],
+          [6, 1.0635],
+        ],
+      },
+    ],
     ['too-few-readings', { list: [] }],
-    ['too-few-readings', { list: [[0.5, 1.06], [1, 1.055]] }],
-    ['working', { list: [[3, 1.05], [6, 1.035]] }],
-    ['slowing', { list: [[3, 1.05], [9, 1.025], [16, 1.018]] }],
-    ['finished-dry', { list: [[9, 1.012], [20, 0.997], [27, 0.997]] }],
-    ['finished-at-tolerance', { startSg: 1.11, yeastId: 'fruity-cider', list: [[9, 1.05], [30, 1.027], [40, 1.027]] }],
-    ['settled-short', { fruit: 'pear', startSg: 1.056, list: [[9, 1.02], [20, 1.0055], [36, 1.0055]] }],
-    ['too-few-readings', { fruit: 'pear', startSg: 1.056, list: [[9, 1.02], [20, 1.0055], [29, 1.0055]] }],
-    ['stalled', { list: [[5, 1.045], [12, 1.026], [24, 1.026]] }],
-    ['too-cold', { tempC: 6, list: [[5, 1.045], [12, 1.026], [24, 1.026]] }],
+    [
+      'too-few-readings',
+      {
+        list: [
+          [0.5, 1.06],
+          [1, 1.055],
+        ],
+      },
+    ],
+    [
+      'working',
+      {
+        list: [
+          [3, 1.05],
+          [6, 1.035],
+        ],
+      },
+    ],
+    [
+      'slowing',
+      {
+        list: [
+          [3, 1.05],
+          [9, 1.025],
+          [16, 1.018],
+        ],
+      },
+    ],
+    [
+      'finished-dry',
+      {
+        list: [
+          [9, 1.012],
+          [20, 0.997],
+          [27, 0.997],
+        ],
+      },
+    ],
+    [
+      'finished-at-tolerance',
+      {
+        startSg: 1.11,
+        yeastId: 'fruity-cider',
+        list: [
+          [9, 1.05],
+          [30, 1.027],
+          [40, 1.027],
+        ],
+      },
+    ],
+    [
+      'settled-short',
+      {
+        fruit: 'pear',
+        startSg: 1.056,
+        list: [
+          [9, 1.02],
+          [20, 1.0055],
+          [36, 1.0055],
+        ],
+      },
+    ],
+    [
+      'too-few-readings',
+      {
+        fruit: 'pear',
+        startSg: 1.056,
+        list: [
+          [9, 1.02],
+          [20, 1.0055],
+          [29, 1.0055],
+        ],
+      },
+    ],
+    [
+      'stalled',
+      {
+        list: [
+          [5, 1.045],
+          [12, 1.026],
+          [24, 1.026],
+        ],
+      },
+    ],
+    [
+      'too-cold',
+      {
+        tempC: 6,
+        list: [
+          [5, 1.045],
+          [12, 1.026],
+          [24, 1.026],
+        ],
+      },
+    ],
   ])('says %s', (status, given) => {
     expect(judge(given).status).toBe(status);
   });
@@ -72,7 +168,13 @@ describe('judgeFermentation', () => {
   it('never calls equal readings closer than a week finished', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.1, max: 6.9, noNaN: true }), fc.double({ min: 0.994, max: 1.03, noNaN: true }), (gap, sg) => {
-        const { status } = judge({ list: [[4, 1.04], [15, sg], [15 + gap, sg]] });
+        const { status } = judge({
+          list: [
+            [4, 1.04],
+            [15, sg],
+            [15 + gap, sg],
+          ],
+        });
         expect(provesFinished(status)).toBe(false);
       }),
       SEED,
@@ -81,22 +183,56 @@ describe('judgeFermentation', () => {
   it('never calls a ferment that still falls finished', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.0025, max: 0.02, noNaN: true }), fc.double({ min: 0.996, max: 1.03, noNaN: true }), (fall, sg) => {
-        expect(provesFinished(judge({ list: [[4, 1.055], [15, sg + fall], [22, sg]] }).status)).toBe(false);
+        expect(
+          provesFinished(
+            judge({
+              list: [
+                [4, 1.055],
+                [15, sg + fall],
+                [22, sg],
+              ],
+            }).status,
+          ),
+        ).toBe(false);
       }),
       SEED,
     );
   });
   it('sets a mistyped reading aside and says so', () => {
-    const verdict = judge({ list: [[5, 1.045], [9, 1.002], [12, 1.03], [19, 1.018]] });
+    const verdict = judge({
+      list: [
+        [5, 1.045],
+        [9, 1.002],
+        [12, 1.03],
+        [19, 1.018],
+      ],
+    });
     expect(verdict.questionedIds).toEqual(['d9']);
     expect(verdict.evidence.some((e) => e.text.startsWith('1.002'))).toBe(true);
     expect(verdict.status).toBe('working');
   });
   it('starts afresh when sugar was added between', () => {
-    expect(judge({ list: [[9, 1.0], [18, 1.0], [25, 1.0]], changes: [20] }).status).toBe('too-few-readings');
+    expect(
+      judge({
+        list: [
+          [9, 1.0],
+          [18, 1.0],
+          [25, 1.0],
+        ],
+        changes: [20],
+      }).status,
+    ).toBe('too-few-readings');
   });
   it('tells an old reading from a fresh one', () => {
-    expect(judge({ list: [[3, 1.05], [6, 1.035]], today: 30 }).evidence.map((e) => e.text)).toContain('The last reading is 24 days old');
+    expect(
+      judge({
+        list: [
+          [3, 1.05],
+          [6, 1.035],
+        ],
+        today: 30,
+      }).evidence.map((e) => e.text),
+    ).toContain('The last reading is 24 days old');
   });
 });
 

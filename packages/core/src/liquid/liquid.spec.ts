@@ -22,12 +22,17 @@ describe('liquidFromReadings', () => {
   });
   it('agrees with its own readings', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1.03, max: 1.1, noNaN: true }), fc.double({ min: 2.9, max: 4.4, noNaN: true }), fc.double({ min: 1.5, max: 12, noNaN: true }), (sg, ph, taGPerL) => {
-        const l = liquidFromReadings({ volumeL: 5, sg, ph, taGPerL });
-        expectWithin(gravityOf(l), sg, { abs: 1e-9 });
-        expectWithin(phOf(l), ph, { abs: 1e-5 });
-        expectWithin(taOf(l), taGPerL, { abs: 1e-9 });
-      }),
+      fc.property(
+        fc.double({ min: 1.03, max: 1.1, noNaN: true }),
+        fc.double({ min: 2.9, max: 4.4, noNaN: true }),
+        fc.double({ min: 1.5, max: 12, noNaN: true }),
+        (sg, ph, taGPerL) => {
+          const l = liquidFromReadings({ volumeL: 5, sg, ph, taGPerL });
+          expectWithin(gravityOf(l), sg, { abs: 1e-9 });
+          expectWithin(phOf(l), ph, { abs: 1e-5 });
+          expectWithin(taOf(l), taGPerL, { abs: 1e-9 });
+        },
+      ),
       SEED,
     );
   });
@@ -54,11 +59,16 @@ describe('acidity', () => {
   });
   it('falls in pH and rises in acidity with every gram of acid', () => {
     fc.assert(
-      fc.property(arbitraryJuice, fc.double({ min: 0.1, max: 4, noNaN: true }), fc.constantFrom('malic' as const, 'citric' as const, 'tartaric' as const), (l, gPerL, acid) => {
-        const after = addAcid(l, { acid, massG: gPerL * l.volumeL });
-        expect(phOf(after)).toBeLessThan(phOf(l));
-        expect(taOf(after)).toBeGreaterThan(taOf(l));
-      }),
+      fc.property(
+        arbitraryJuice,
+        fc.double({ min: 0.1, max: 4, noNaN: true }),
+        fc.constantFrom('malic' as const, 'citric' as const, 'tartaric' as const),
+        (l, gPerL, acid) => {
+          const after = addAcid(l, { acid, massG: gPerL * l.volumeL });
+          expect(phOf(after)).toBeLessThan(phOf(l));
+          expect(taOf(after)).toBeGreaterThan(taOf(l));
+        },
+      ),
       SEED,
     );
   });
@@ -80,7 +90,10 @@ describe('acts conserve mass', () => {
     fc.assert(
       fc.property(fc.array(arbitraryJuice, { minLength: 1, maxLength: 5 }), (parts) => {
         const total = massesOf(blendLiquids(parts));
-        parts.map(massesOf).reduce((sum, m) => sum.map((x, i) => x + (m[i] ?? 0))).forEach((mass, i) => expectWithin(total[i] ?? NaN, mass, { abs: Math.max(1e-9, Math.abs(mass) * 1e-9) }));
+        parts
+          .map(massesOf)
+          .reduce((sum, m) => sum.map((x, i) => x + (m[i] ?? 0)))
+          .forEach((mass, i) => expectWithin(total[i] ?? NaN, mass, { abs: Math.max(1e-9, Math.abs(mass) * 1e-9) }));
       }),
       SEED,
     );

@@ -23,10 +23,28 @@ function entry<K extends EntryKind>(kind: K, at: number, payload: EntryPayloads[
   made += 1;
   return { id: `E${String(made).padStart(4, '0')}`, batchId: 'B', kind, at: day(at), writtenAt: day(at), note, payload } as Entry;
 }
-const raw = (reading: number, sampleC = 20): EntryPayloads['filled']['gravity'] => ({ instrument: 'hydrometer', reading, sampleC, calibratedAtC: 20, offsetSg: 0 });
-const read = (at: number, sg: number): Entry => entry('reading', at, { gravity: raw(sg), ph: null, taGPerL: null, placeC: 18, insistedOn: [], bubbles: null, smell: null });
+const raw = (reading: number, sampleC = 20): EntryPayloads['filled']['gravity'] => ({
+  instrument: 'hydrometer',
+  reading,
+  sampleC,
+  calibratedAtC: 20,
+  offsetSg: 0,
+});
+const read = (at: number, sg: number): Entry =>
+  entry('reading', at, { gravity: raw(sg), ph: null, taGPerL: null, placeC: 18, insistedOn: [], bubbles: null, smell: null });
 const filled = (): Entry =>
-  entry('filled', 0, { source: 'shop juice', fruit: 'apple', volumeL: 20, gravity: raw(1.048), ph: null, taGPerL: null, tanninGPerL: null, yanMgPerL: null, vessels: [{ vesselId: 'V', volumeL: 20 }], tempC: 18 });
+  entry('filled', 0, {
+    source: 'shop juice',
+    fruit: 'apple',
+    volumeL: 20,
+    gravity: raw(1.048),
+    ph: null,
+    taGPerL: null,
+    tanninGPerL: null,
+    yanMgPerL: null,
+    vessels: [{ vesselId: 'V', volumeL: 20 }],
+    tempC: 18,
+  });
 const pitched = (at = 0.1): Entry => entry('pitched', at, { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: 18 });
 const finished = (): Entry[] => [filled(), pitched(), read(7, 1.012), read(18, 0.999), read(26, 0.999)];
 const bottled = (at: number, count: number, acknowledged: string[] = [], kindId = 'crown-500'): Entry =>
@@ -36,7 +54,13 @@ const verdictOf = (state: BatchState, at: number): ReturnType<typeof judgeState>
 
 describe('replay', () => {
   it('goes from carton to an opened bottle, the sums agreeing all the way', () => {
-    const log = [...finished(), entry('racked', 27, { vessels: [{ vesselId: 'W', volumeL: 19.5 }], lossL: 0.5 }), primed(28), bottled(28, 38), entry('opened', 50, { kindId: 'crown-500', count: 1 })];
+    const log = [
+      ...finished(),
+      entry('racked', 27, { vessels: [{ vesselId: 'W', volumeL: 19.5 }], lossL: 0.5 }),
+      primed(28),
+      bottled(28, 38),
+      entry('opened', 50, { kindId: 'crown-500', count: 1 }),
+    ];
     const mid = replay(log.slice(0, 4));
     expect(mid.stage).toBe('ferment');
     expectWithin(gravityOf(mid.liquid ?? fail()), 0.999, { abs: 1e-5 });
@@ -59,7 +83,16 @@ describe('replay', () => {
     expect(gravityOf(state.must ?? fail())).toBeGreaterThan(1.056);
   });
   it('corrects a refractometer for alcohol once yeast is in', () => {
-    const bx = (at: number, reading: number): Entry => entry('reading', at, { gravity: { ...raw(reading), instrument: 'refractometer' }, ph: null, taGPerL: null, placeC: null, insistedOn: [], bubbles: null, smell: null });
+    const bx = (at: number, reading: number): Entry =>
+      entry('reading', at, {
+        gravity: { ...raw(reading), instrument: 'refractometer' },
+        ph: null,
+        taGPerL: null,
+        placeC: null,
+        insistedOn: [],
+        bubbles: null,
+        smell: null,
+      });
     const state = replay([filled(), bx(0.05, 12), pitched(), bx(9, 5)]);
     expectWithin(state.readings[1]?.sg ?? NaN, 1.0081, { abs: 0.0002 });
   });
@@ -106,7 +139,8 @@ describe('sealing', () => {
   });
   it('lets an unfinished ferment into a cold keg only, with its danger acknowledged', () => {
     const working = replay([filled(), pitched(), read(3, 1.03), read(6, 1.015)]);
-    const keg = (storeC: number, acknowledged: string[]): Entry => entry('kegged', 6, { vessel: { vesselId: 'K', volumeL: 19 }, lossL: 1, targetVolumes: 2.4, storeC, acknowledged });
+    const keg = (storeC: number, acknowledged: string[]): Entry =>
+      entry('kegged', 6, { vessel: { vesselId: 'K', volumeL: 19 }, lossL: 1, targetVolumes: 2.4, storeC, acknowledged });
     expect(checkEntryAgainst(working, null, keg(15, [])).refusal).toMatch(/colder/);
     expect(checkEntryAgainst(working, null, keg(4, [])).dangers.map((d) => d.id)).toEqual(['sealed-ferment']);
     expect(checkEntryAgainst(working, null, keg(4, ['sealed-ferment']))).toEqual({ refusal: null, dangers: [] });
@@ -134,7 +168,14 @@ describe('sealing', () => {
 describe('nextJobs', () => {
   const jobs = (log: readonly Entry[], today: number): string[] => {
     const state = replay(log);
-    return nextJobs({ batchId: 'B', batchName: 'Lot', state, verdict: verdictOf(state, today)?.value ?? null, method: methodById('carton-quick'), today: day(today) }).map((j) => `${j.kind} ${j.urgency}`);
+    return nextJobs({
+      batchId: 'B',
+      batchName: 'Lot',
+      state,
+      verdict: verdictOf(state, today)?.value ?? null,
+      method: methodById('carton-quick'),
+      today: day(today),
+    }).map((j) => `${j.kind} ${j.urgency}`);
   };
   it('waits out a sulfite, then reads, proves, racks, bottles and opens', () => {
     const sulfited = [filled(), entry('addition', 0, { what: 'sulfite', so2MgPerL: 75 })];

@@ -1,3 +1,4 @@
+import { PROOF_DAYS } from '../ferment/judge-fermentation.js';
 import type { Verdict } from '../ferment/verdict.js';
 import type { BatchState } from '../log/batch-state.js';
 import { dateAfter, DAY_MS, daysBetween, dayText } from '../quantity/days.js';
@@ -127,7 +128,7 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
         add(
           'second-reading',
           cause,
-          verdict.next.on,
+          dateAfter(last.at, PROOF_DAYS),
           `Read ${batchName} again`,
           `It read ${gravityText(last.sg)} on ${dayText(last.at)}. An equal reading a week later proves it finished.`,
         );

@@ -60,10 +60,14 @@ describe('formatQuantity', () => {
   });
   it('writes what parseQuantity reads back', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 500, noNaN: true }), fc.constantFrom(DEFAULT_UNITS, imperial, { ...imperial, volume: 'imp-gal' as const }), (valueL, units) => {
-        const text = formatQuantity({ dimension: 'volume', valueL }, units);
-        expectWithin(parseQuantity(text, { dimension: 'volume' }).value, valueL, { abs: 0.06 });
-      }),
+      fc.property(
+        fc.double({ min: 1, max: 500, noNaN: true }),
+        fc.constantFrom(DEFAULT_UNITS, imperial, { ...imperial, volume: 'imp-gal' as const }),
+        (valueL, units) => {
+          const text = formatQuantity({ dimension: 'volume', valueL }, units);
+          expectWithin(parseQuantity(text, { dimension: 'volume' }).value, valueL, { abs: 0.06 });
+        },
+      ),
       SEED,
     );
   });

@@ -13,7 +13,10 @@ describe('fitVessels', () => {
     expectWithin(fit.leftOverL, 3, { abs: 1e-9 });
   });
   it('prefers the vessel that leaves no air', () => {
-    const fit = fitVessels({ volumeL: 19.6, vessels: [...jars, { id: 'cube', name: 'Cube', capacityL: 20 }, { id: 'big', name: 'Carboy', capacityL: 23 }] }).value;
+    const fit = fitVessels({
+      volumeL: 19.6,
+      vessels: [...jars, { id: 'cube', name: 'Cube', capacityL: 20 }, { id: 'big', name: 'Carboy', capacityL: 23 }],
+    }).value;
     expectWithin(fit.leftOverL, 0, { abs: 1e-9 });
     expectWithin(fit.airL, 0.4, { abs: 1e-9 });
   });

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
-import { sampleBatch, sampleEntry, sampleFill, sampleNote, samplePitch, sampleReading } from '../testing/sample-entries';
-import { startTestServer, type TestServer } from '../testing/test-server';
+import { sampleBatch, sampleEntry, sampleFill, sampleNote, samplePitch, sampleReading } from '../testing/sample-entries.js';
+import { startTestServer, type TestServer } from '../testing/test-server.js';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -15,7 +15,8 @@ async function begun(): Promise<string> {
   return batch.id;
 }
 const file = (...entries: object[]): ReturnType<TestServer['request']> => server.request('POST', '/api/entries', { entries });
-const logOf = async (id: string): Promise<{ id: string; kind: string }[]> => ((await server.request('GET', `/api/batches/${id}`)).body as { entries: { id: string; kind: string }[] }).entries;
+const logOf = async (id: string): Promise<{ id: string; kind: string }[]> =>
+  ((await server.request('GET', `/api/batches/${id}`)).body as { entries: { id: string; kind: string }[] }).entries;
 
 describe('entries', () => {
   it('are filed once, however often they are sent', async () => {
@@ -41,7 +42,10 @@ describe('entries', () => {
     const wrong = sampleReading(id, 20, 1.12);
     await file(wrong);
     const right = sampleReading(id, 20, 1.02);
-    const correction = sampleEntry(id, 'corrected', 19, { entryId: wrong.id, replacement: { kind: 'reading', at: right.at, note: '', payload: right.payload } });
+    const correction = sampleEntry(id, 'corrected', 19, {
+      entryId: wrong.id,
+      replacement: { kind: 'reading', at: right.at, note: '', payload: right.payload },
+    });
     expect((await file(correction)).status).toBe(201);
     expect((await logOf(id)).map((e) => e.id)).toEqual(expect.arrayContaining([wrong.id, correction.id]));
     const stray = sampleEntry(id, 'corrected', 1, { entryId: ulid(), replacement: null });
@@ -50,7 +54,11 @@ describe('entries', () => {
   it.each([
     ['a field nobody knows', (id: string) => ({ ...sampleNote(id, 'x'), extra: 1 }), 'entries.0.extra'],
     ['a gravity mistyped', (id: string) => sampleReading(id, 3, 1055), 'entries.0.payload.gravity.reading'],
-    ['a figure as text', (id: string) => ({ ...sampleReading(id, 3, 1.02), payload: { ...sampleReading(id, 3, 1.02).payload, ph: '3.5' } }), 'entries.0.payload.ph'],
+    [
+      'a figure as text',
+      (id: string) => ({ ...sampleReading(id, 3, 1.02), payload: { ...sampleReading(id, 3, 1.02).payload, ph: '3.5' } }),
+      'entries.0.payload.ph',
+    ],
     ['an unknown kind', (id: string) => ({ ...sampleNote(id, 'x'), kind: 'distilled' }), 'entries.0.kind'],
     ['no date', (id: string) => ({ ...sampleNote(id, 'x'), at: 'yesterday' }), 'entries.0.at'],
   ])('are refused with %s, naming the field', async (_what, make, path) => {
@@ -70,7 +78,15 @@ describe('entries', () => {
 
 describe('sealing', () => {
   const bottles = (id: string, kindId: string, acknowledged: string[] = []): object =>
-    sampleEntry(id, 'bottled', 0, { bottles: [{ kindId, count: 20 }], testBottle: false, lossL: 0.4, crate: 'Lot', capColour: 'rust', hottestC: 24, acknowledged });
+    sampleEntry(id, 'bottled', 0, {
+      bottles: [{ kindId, count: 20 }],
+      testBottle: false,
+      lossL: 0.4,
+      crate: 'Lot',
+      capColour: 'rust',
+      hottestC: 24,
+      acknowledged,
+    });
 
   it('is refused while it works, whatever the client thinks', async () => {
     const id = await begun();
@@ -82,7 +98,10 @@ describe('sealing', () => {
     await file(sampleReading(id, 20, 1.01), sampleReading(id, 10, 0.999), sampleReading(id, 1, 0.999));
     const primed = sampleEntry(id, 'primed', 0, { fermentableId: 'sucrose', massG: 130, mode: 'bulk', targetVolumes: 2.6, warmestSinceEndC: 18 });
     expect((await file(primed)).status).toBe(201);
-    expect(await file(bottles(id, 'wine-750'))).toMatchObject({ status: 422, body: { fields: expect.arrayContaining([expect.objectContaining({ code: 'wrong-bottle' })]) } });
+    expect(await file(bottles(id, 'wine-750'))).toMatchObject({
+      status: 422,
+      body: { fields: expect.arrayContaining([expect.objectContaining({ code: 'wrong-bottle' })]) },
+    });
     expect((await file(bottles(id, 'crown-500'))).status).toBe(201);
   });
 });
@@ -104,8 +123,14 @@ describe('batches, vessels and settings', () => {
   });
   it('notice when another window was quicker', async () => {
     const settings = (await server.request('GET', '/api/settings')).body as { version: number };
-    expect(await server.request('PUT', '/api/settings', { ...settings, volume: 'us-gal' })).toMatchObject({ status: 200, body: { volume: 'us-gal', version: settings.version + 1 } });
-    expect(await server.request('PUT', '/api/settings', { ...settings, volume: 'imp-gal' })).toMatchObject({ status: 409, body: { current: { volume: 'us-gal' } } });
+    expect(await server.request('PUT', '/api/settings', { ...settings, volume: 'us-gal' })).toMatchObject({
+      status: 200,
+      body: { volume: 'us-gal', version: settings.version + 1 },
+    });
+    expect(await server.request('PUT', '/api/settings', { ...settings, volume: 'imp-gal' })).toMatchObject({
+      status: 409,
+      body: { current: { volume: 'us-gal' } },
+    });
   });
 });
 

@@ -1,10 +1,14 @@
-import { createClock } from './clock';
-import { readConfig } from './config';
+import { createClock } from './clock.js';
+import { readConfig } from './config.js';
 
 describe('readConfig', () => {
   it('keeps to this machine and its own port unless told', () => {
     expect(readConfig({})).toMatchObject({ host: '127.0.0.1', port: 4680, webDir: undefined });
-    expect(readConfig({ TRUG_PORT: '0', TRUG_DATA: '/somewhere', TRUG_TODAY: '2026-11-23' })).toMatchObject({ port: 0, dataDir: '/somewhere', today: '2026-11-23' });
+    expect(readConfig({ TRUG_PORT: '0', TRUG_DATA: '/somewhere', TRUG_TODAY: '2026-11-23' })).toMatchObject({
+      port: 0,
+      dataDir: '/somewhere',
+      today: '2026-11-23',
+    });
   });
   it.each([{ TRUG_PORT: 'eighty' }, { TRUG_PORT: '70000' }, { TRUG_HOST: '0.0.0.0' }])('refuses %p', (env) => {
     expect(() => readConfig(env)).toThrow(RangeError);

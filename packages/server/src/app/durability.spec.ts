@@ -3,8 +3,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { sampleBatch, sampleFill, sampleNote } from '../testing/sample-entries';
-import { TODAY } from '../testing/test-server';
+import { sampleBatch, sampleFill, sampleNote } from '../testing/sample-entries.js';
+import { TODAY } from '../testing/test-server.js';
 
 const BUILT_SERVER = join(__dirname, '../../dist/main.js');
 const ENTRIES = 500;
@@ -22,7 +22,13 @@ async function start(port: number, dataDir: string): Promise<ChildProcess> {
   const env = { ...process.env, TRUG_PORT: String(port), TRUG_DATA: dataDir, TRUG_TODAY: TODAY, TRUG_LOG: 'silent', TRUG_WEB: '' };
   const child = spawn(process.execPath, [BUILT_SERVER], { env, stdio: 'ignore' });
   for (let i = 0; i < 100; i += 1) {
-    if (await fetch(`http://localhost:${port}/api/clock`).then((r) => r.ok, () => false)) return child;
+    if (
+      await fetch(`http://localhost:${port}/api/clock`).then(
+        (r) => r.ok,
+        () => false,
+      )
+    )
+      return child;
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
   child.kill('SIGKILL');
@@ -30,7 +36,10 @@ async function start(port: number, dataDir: string): Promise<ChildProcess> {
 }
 
 const post = async (url: string, body: unknown): Promise<boolean> =>
-  fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }).then((r) => r.ok, () => false);
+  fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }).then(
+    (r) => r.ok,
+    () => false,
+  );
 
 it(`loses no acknowledged entry of ${ENTRIES} when killed mid-writing, and repeats add none`, async () => {
   const dataDir = mkdtempSync(join(tmpdir(), 'trug-kill-'));
@@ -55,7 +64,8 @@ it(`loses no acknowledged entry of ${ENTRIES} when killed mid-writing, and repea
   child.kill('SIGKILL');
   await new Promise((resolve) => child.once('exit', resolve));
   child = await start(port, dataDir);
-  const stored = async (): Promise<string[]> => ((await (await fetch(`${url}/api/batches/${batch.id}`)).json()) as { entries: { id: string }[] }).entries.map((e) => e.id);
+  const stored = async (): Promise<string[]> =>
+    ((await (await fetch(`${url}/api/batches/${batch.id}`)).json()) as { entries: { id: string }[] }).entries.map((e) => e.id);
   const after = await stored();
   expect(acknowledged.size).toBe(ENTRIES);
   expect([...acknowledged].filter((id) => !after.includes(id))).toEqual([]);

@@ -22,6 +22,11 @@ function sameBatch(row: BatchModel, dto: NewBatchDto): boolean {
   return row.name === dto.name && row.methodId === dto.methodId && row.tape === dto.tape && row.startedAt === dto.startedAt;
 }
 
+/** The batch of a request, without the entries that come with it. */
+function withoutEntries(body: unknown): unknown {
+  return typeof body === 'object' && body !== null ? Object.fromEntries(Object.entries(body).filter(([key]) => key !== 'entries')) : body;
+}
+
 /**
  * The use cases of batches.
  *
@@ -47,13 +52,13 @@ export function createBatchService({ write, entries }: { readonly write: Write; 
       return rows.map((row) => toDto(row, byBatch.get(row.id) ?? []));
     },
     begin: async (body) => {
-      const { entries: _first, ...plain } = typeof body === 'object' && body !== null ? { entries: [], ...body } : { entries: [] };
-      const dto = readBody(NewBatchDto, plain);
+      const dto = readBody(NewBatchDto, withoutEntries(body));
+      const { id, name, methodId, tape, startedAt } = dto;
       const first = readEntries(body);
       const created = await write(async (transaction) => {
         const there = await BatchModel.findByPk(dto.id, { transaction });
         if (there && !sameBatch(there, dto)) throw new HttpError('conflict', `another batch is already filed under ${dto.id}`);
-        if (!there) await BatchModel.create({ ...dto }, { transaction });
+        if (!there) await BatchModel.create({ id, name, methodId, tape, startedAt }, { transaction });
         await entries.fileWithin(first, transaction);
         return !there;
       });

@@ -1,6 +1,6 @@
-import { connect } from '../db/connect';
-import { initModels } from '../db/init-models';
-import { createMigrator } from './index';
+import { connect } from '../db/connect.js';
+import { initModels } from '../db/init-models.js';
+import { createMigrator } from './index.js';
 
 it('migrates up, down and up again, into the tables the models expect', async () => {
   const sequelize = connect(null);

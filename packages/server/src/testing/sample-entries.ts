@@ -4,16 +4,36 @@ import { ulid } from 'ulid';
 const NOW_MS = Date.parse('2026-11-23T10:00:00.000Z');
 
 /** An entry some days before today. */
-export function sampleEntry<K extends EntryKind>(batchId: string, kind: K, daysAgo: number, payload: EntryPayloads[K]): { id: string; batchId: string; kind: K; at: string; writtenAt: string; note: string; payload: EntryPayloads[K] } {
+export function sampleEntry<K extends EntryKind>(
+  batchId: string,
+  kind: K,
+  daysAgo: number,
+  payload: EntryPayloads[K],
+): { id: string; batchId: string; kind: K; at: string; writtenAt: string; note: string; payload: EntryPayloads[K] } {
   const at = new Date(NOW_MS - daysAgo * 86_400_000).toISOString();
   return { id: ulid(), batchId, kind, at, writtenAt: at, note: '', payload };
 }
 
-export const rawGravity = (reading: number): EntryPayloads['filled']['gravity'] => ({ instrument: 'hydrometer', reading, sampleC: 20, calibratedAtC: 20, offsetSg: 0 });
+export const rawGravity = (reading: number): EntryPayloads['filled']['gravity'] => ({
+  instrument: 'hydrometer',
+  reading,
+  sampleC: 20,
+  calibratedAtC: 20,
+  offsetSg: 0,
+});
 
 export const sampleFill = (batchId: string, daysAgo = 40): ReturnType<typeof sampleEntry<'filled'>> =>
   sampleEntry(batchId, 'filled', daysAgo, {
-    source: 'shop juice', fruit: 'apple', volumeL: 20, gravity: rawGravity(1.048), ph: null, taGPerL: null, tanninGPerL: null, yanMgPerL: null, vessels: [], tempC: 18,
+    source: 'shop juice',
+    fruit: 'apple',
+    volumeL: 20,
+    gravity: rawGravity(1.048),
+    ph: null,
+    taGPerL: null,
+    tanninGPerL: null,
+    yanMgPerL: null,
+    vessels: [],
+    tempC: 18,
   });
 
 export const sampleReading = (batchId: string, daysAgo: number, sg: number): ReturnType<typeof sampleEntry<'reading'>> =>

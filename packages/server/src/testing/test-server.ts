@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pino from 'pino';
-import { startServer, type RunningServer } from '../app/start-server';
+import { startServer, type RunningServer } from '../app/start-server.js';
 
 /** A Trug of a test's own: a free port, a throw-away folder, the day held still. */
 export interface TestServer extends RunningServer {
@@ -22,8 +22,12 @@ export async function startTestServer(): Promise<TestServer> {
     dataDir,
     request: async (method, path, body) => {
       const text = typeof body === 'string' ? body : JSON.stringify(body);
-      const response = await fetch(`${running.url}${path}`, { method, headers: { 'content-type': 'application/json' }, ...(body === undefined ? {} : { body: text }) });
-      return { status: response.status, body: (await response.json()) as unknown, headers: response.headers };
+      const response = await fetch(`${running.url}${path}`, {
+        method,
+        headers: { 'content-type': 'application/json' },
+        ...(body === undefined ? {} : { body: text }),
+      });
+      return { status: response.status, body: await response.json(), headers: response.headers };
     },
     remove: async () => {
       await running.stop();

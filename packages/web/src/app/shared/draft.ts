@@ -1,13 +1,13 @@
 import { effect, signal, type WritableSignal } from '@angular/core';
 
 /** A form's fields as typed. */
-export type DraftFields = Readonly<Record<string, string>>;
+export type DraftFields = object;
 
 /** A draft that survives a reload. */
 export interface Draft<T extends DraftFields> {
   readonly fields: WritableSignal<T>;
   /** Changes one field. */
-  readonly set: (field: keyof T & string, value: string) => void;
+  readonly set: (field: Extract<keyof T, string>, value: string) => void;
   /** Forgets the draft once it is filed. */
   readonly forget: () => void;
 }

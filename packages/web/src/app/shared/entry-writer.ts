@@ -8,7 +8,9 @@ import type { BatchView } from '../state/batch-views.selectors';
 import { cupboardFeature } from '../state/cupboard.reducer';
 
 /** An act before it has an id and a time of writing. */
-export type Act = { readonly [K in EntryKind]: { readonly kind: K; readonly payload: EntryPayloads[K]; readonly note?: string; readonly at?: string } }[EntryKind];
+export type Act = {
+  readonly [K in EntryKind]: { readonly kind: K; readonly payload: EntryPayloads[K]; readonly note?: string; readonly at?: string };
+}[EntryKind];
 
 /** Writes acts down on a batch, after asking the contract and the core whether they may be filed. */
 @Injectable({ providedIn: 'root' })

@@ -136,7 +136,11 @@ export class BottleBench {
   }
 
   protected countOf(kindId: string): string {
-    return this.chosen().find((b) => b.kindId === kindId)?.count?.toString() ?? '';
+    return (
+      this.chosen()
+        .find((b) => b.kindId === kindId)
+        ?.count?.toString() ?? ''
+    );
   }
 
   protected choose(kindId: string, on: boolean, count: string): void {
@@ -182,7 +186,13 @@ export class BottleBench {
       ? [
           {
             kind: 'primed',
-            payload: { fermentableId: sugar, massG: priming.value.massG, mode: mode === 'per-bottle' ? 'per-bottle' : 'bulk', targetVolumes: Number(fizz), warmestSinceEndC: this.warmestC() },
+            payload: {
+              fermentableId: sugar,
+              massG: priming.value.massG,
+              mode: mode === 'per-bottle' ? 'per-bottle' : 'bulk',
+              targetVolumes: Number(fizz),
+              warmestSinceEndC: this.warmestC(),
+            },
           },
         ]
       : [];
@@ -192,7 +202,15 @@ export class BottleBench {
       ...primed,
       {
         kind: 'bottled',
-        payload: { bottles, testBottle: testBottle === 'yes' && priming !== null, lossL: this.lossL(), crate: view.batch.name, capColour, hottestC: this.hottestC(), acknowledged: [...acknowledged] },
+        payload: {
+          bottles,
+          testBottle: testBottle === 'yes' && priming !== null,
+          lossL: this.lossL(),
+          crate: view.batch.name,
+          capColour,
+          hottestC: this.hottestC(),
+          acknowledged: [...acknowledged],
+        },
       },
     ];
   }
@@ -204,7 +222,13 @@ export class BottleBench {
     return [
       {
         kind: 'kegged',
-        payload: { vessel: { vesselId: keg.id, volumeL: fill }, lossL: volumeL - fill, targetVolumes: Number(this.fields().fizz), storeC: COLD_KEG_MOST_C - 1, acknowledged: [...acknowledged] },
+        payload: {
+          vessel: { vesselId: keg.id, volumeL: fill },
+          lossL: volumeL - fill,
+          targetVolumes: Number(this.fields().fizz),
+          storeC: COLD_KEG_MOST_C - 1,
+          acknowledged: [...acknowledged],
+        },
       },
     ];
   }

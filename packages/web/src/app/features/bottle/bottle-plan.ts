@@ -23,7 +23,7 @@ import {
 } from '@trug/core';
 
 /** The bottle bench as set. */
-export interface BottleBenchFields extends Readonly<Record<string, string>> {
+export interface BottleBenchFields {
   readonly route: string;
   readonly fizz: string;
   readonly sugar: string;

@@ -5,7 +5,16 @@ import { scaleLinear } from 'd3-scale';
 export interface PressureDrawing {
   readonly ticks: readonly { readonly y: number; readonly label: string }[];
   readonly limits: readonly { readonly y: number; readonly textY: number; readonly name: string; readonly chosen: boolean; readonly bar: number }[];
-  readonly bands: readonly { readonly y: number; readonly height: number; readonly labelY: number; readonly name: string; readonly tempC: number; readonly low: number; readonly high: number; readonly index: number }[];
+  readonly bands: readonly {
+    readonly y: number;
+    readonly height: number;
+    readonly labelY: number;
+    readonly name: string;
+    readonly tempC: number;
+    readonly low: number;
+    readonly high: number;
+    readonly index: number;
+  }[];
 }
 
 const LINE_PX = 30;
@@ -37,8 +46,14 @@ export function pressureDrawing(input: {
 }): PressureDrawing {
   const most = Math.max(8, ...input.bands.map((b) => b.highBar + 0.3));
   const y = scaleLinear().domain([0, most]).range([input.bottom, input.top]);
-  const limitText = spread(input.limits.map((l) => y(l.limitBar)), LINE_PX - 8);
-  const bandText = spread(input.bands.map((b) => y(b.likelyBar)), LINE_PX + 6);
+  const limitText = spread(
+    input.limits.map((l) => y(l.limitBar)),
+    LINE_PX - 8,
+  );
+  const bandText = spread(
+    input.bands.map((b) => y(b.likelyBar)),
+    LINE_PX + 6,
+  );
   return {
     ticks: y.ticks(8).map((bar) => ({ y: y(bar), label: String(bar) })),
     limits: input.limits.map((l, i) => ({ y: y(l.limitBar), textY: limitText[i] ?? 0, name: l.name, chosen: l.chosen, bar: l.limitBar })),

@@ -48,8 +48,14 @@ function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): 
     left,
     filled,
     lots: crate.lots.map((lot) => ({ kindId: lot.kindId, name: bottleById(lot.kindId).name, left: lot.left })),
-    about: [units.percent(crate.abv), crate.sparkling ? `${fizzWord(crate.co2Volumes)}, ${crate.co2Volumes.toFixed(1)} volumes` : 'still', `${crate.capColour} caps`].join(' · '),
-    ready: isReady ? `Ready. At its best until about ${dayText(window.bestUntil)} ${window.bestUntil.slice(0, 4)}` : `Ready from about ${dayText(window.from)}, in ${Math.ceil(untilReady)} days`,
+    about: [
+      units.percent(crate.abv),
+      crate.sparkling ? `${fizzWord(crate.co2Volumes)}, ${crate.co2Volumes.toFixed(1)} volumes` : 'still',
+      `${crate.capColour} caps`,
+    ].join(' · '),
+    ready: isReady
+      ? `Ready. At its best until about ${dayText(window.bestUntil)} ${window.bestUntil.slice(0, 4)}`
+      : `Ready from about ${dayText(window.from)}, in ${Math.ceil(untilReady)} days`,
     isReady,
     caps: Array.from({ length: Math.min(MOST_CAPS, filled) }, (_, i) => i < Math.round((left / Math.max(1, filled)) * Math.min(MOST_CAPS, filled))),
   };

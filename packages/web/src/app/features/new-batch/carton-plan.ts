@@ -69,7 +69,10 @@ export interface CartonPlan {
 }
 
 /** A carton of juice that is preserved stops here. */
-export type CartonOutcome = { readonly kind: 'plan'; readonly plan: CartonPlan } | { readonly kind: 'untold'; readonly what: string } | { readonly kind: 'refused'; readonly why: string };
+export type CartonOutcome =
+  | { readonly kind: 'plan'; readonly plan: CartonPlan }
+  | { readonly kind: 'untold'; readonly what: string }
+  | { readonly kind: 'refused'; readonly why: string };
 
 /** The gravity as read or as the carton has it. */
 function gravityOfCarton(input: CartonInputs): RawGravity | null {
@@ -93,7 +96,9 @@ export function cartonPlan(input: CartonInputs): CartonOutcome {
   if (volumeL <= 0) return { kind: 'refused', why: 'A volume must be more than nothing. Add up the cartons.' };
   const read = attempt(() => {
     const gravity = gravityOfCarton(input);
-    return gravity === null ? null : { gravity, juice: liquidFromReadings({ volumeL, sg: gravity.reading + gravity.offsetSg, fruit: input.fruit, ph: input.ph ?? undefined }) };
+    return gravity === null
+      ? null
+      : { gravity, juice: liquidFromReadings({ volumeL, sg: gravity.reading + gravity.offsetSg, fruit: input.fruit, ph: input.ph ?? undefined }) };
   });
   if (!read.ok) return { kind: 'refused', why: sentence(read.error) };
   if (read.value === null) return { kind: 'untold', what: 'its sugar, from the carton or a hydrometer' };
@@ -105,7 +110,13 @@ export function cartonPlan(input: CartonInputs): CartonOutcome {
 function sentence(error: CoreError): string {
   const { field, min, max } = error.details;
   if (error.code === 'OUT_OF_RANGE' && field !== undefined) {
-    const names: Readonly<Record<string, string>> = { volumeL: 'The volume in litres', sg: 'The gravity', sugarGPer100Ml: 'Sugar per 100 mL', ph: 'pH', targetAbv: 'The strength in %' };
+    const names: Readonly<Record<string, string>> = {
+      volumeL: 'The volume in litres',
+      sg: 'The gravity',
+      sugarGPer100Ml: 'Sugar per 100 mL',
+      ph: 'pH',
+      targetAbv: 'The strength in %',
+    };
     return `${names[String(field)] ?? 'A figure'} should lie between ${String(min)} and ${String(max)}. Look at the number once more.`;
   }
   return `${error.message}.`;

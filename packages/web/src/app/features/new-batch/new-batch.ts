@@ -3,7 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { Actions, ofType } from '@ngrx/effects';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
-import { VESSEL_KINDS } from '@trug/contract/plain';
+import { VESSEL_KINDS, type VesselDto } from '@trug/contract/plain';
 import { caution, dayText, FERMENTABLES, METHODS, YEAST_KINDS, yeastById, type Fruit, type SulfiteForm } from '@trug/core';
 import { newId } from '../../shared/new-id';
 import { CautionList } from '../../shared/caution/caution-list';
@@ -22,8 +22,23 @@ import { cupboardFeature } from '../../state/cupboard.reducer';
 import { cartonPlan, type CartonPlan } from './carton-plan';
 
 const NEW_BATCH = {
-  name: '', fruit: 'apple', volume: '', cartonSugar: '', sg: '', ph: '', preservative: 'none', vessel: '', abv: '', sugar: 'sucrose', yeast: 'crisp-cider',
-  temp: '', clean: 'none', form: 'tablet', method: 'carton-quick', newKind: 'jar', newName: '',
+  name: '',
+  fruit: 'apple',
+  volume: '',
+  cartonSugar: '',
+  sg: '',
+  ph: '',
+  preservative: 'none',
+  vessel: '',
+  abv: '',
+  sugar: 'sucrose',
+  yeast: 'crisp-cider',
+  temp: '',
+  clean: 'none',
+  form: 'tablet',
+  method: 'carton-quick',
+  newKind: 'jar',
+  newName: '',
 };
 /** The path's stops that a plan names with a day. */
 const DATED: Readonly<Record<string, string>> = { pitch: 'Yeast goes in', rack: 'Rack it', bottle: 'Bottle it', drink: 'First glass' };
@@ -102,7 +117,9 @@ export class NewBatch {
     effect(() => {
       const volumeL = this.volumeL();
       if (this.fields().vessel !== '' || volumeL === null) return;
-      const fits = this.free().filter((v) => v.capacityL * 0.9 >= volumeL).sort((a, b) => a.capacityL - b.capacityL)[0];
+      const fits = this.free()
+        .filter((v) => v.capacityL * 0.9 >= volumeL)
+        .sort((a, b) => a.capacityL - b.capacityL)[0];
       if (fits) this.draft.set('vessel', fits.id);
     });
   }
@@ -117,15 +134,25 @@ export class NewBatch {
   protected begin(): void {
     const plan = this.plan();
     const vessel = this.vessel();
-    if (!plan) return this.refusal.set(this.says());
-    if (!vessel) return this.refusal.set('Choose a vessel for it, or add one.');
-    if (plan.room === 'will-not-fit') return this.refusal.set(`${this.units.volume(plan.must.volumeL)} do not fit into ${vessel.name}. Choose a bigger vessel or start with less.`);
-    this.refusal.set(null);
+    const why = this.whyNot(plan, vessel);
+    this.refusal.set(why);
+    if (why !== null || !plan || !vessel) return;
     const batchId = newId();
     const name = this.fields().name.trim() || `Carton No. ${this.count() + 1}`;
     const entries = this.acts(plan, vessel.id).map((act) => this.writer.entry(batchId, act));
     const tape = TAPES[this.count() % TAPES.length] ?? 'straw';
-    this.store.dispatch(BatchPageActions.batchBegun({ draft: { batch: { id: batchId, name, methodId: this.fields().method, tape, startedAt: this.writer.now() }, entries } }));
+    this.store.dispatch(
+      BatchPageActions.batchBegun({ draft: { batch: { id: batchId, name, methodId: this.fields().method, tape, startedAt: this.writer.now() }, entries } }),
+    );
+  }
+
+  /** What still stands in the way of beginning; null when nothing does. */
+  private whyNot(plan: CartonPlan | null, vessel: VesselDto | null): string | null {
+    if (!plan) return this.says();
+    if (!vessel) return 'Choose a vessel for it, or add one.';
+    return plan.room === 'will-not-fit'
+      ? `${this.units.volume(plan.must.volumeL)} do not fit into ${vessel.name}. Choose a bigger vessel or start with less.`
+      : null;
   }
 
   private acts(plan: CartonPlan, vesselId: string): readonly Act[] {
@@ -147,7 +174,9 @@ export class NewBatch {
       note: f.preservative === 'sulfite' ? 'The carton says it holds sulfite.' : '',
     };
     const sugar: readonly Act[] = plan.sugar ? [{ kind: 'addition', payload: { what: 'fermentable', fermentableId: f.sugar, massG: plan.sugar.massG } }] : [];
-    const sulfite: readonly Act[] = plan.sulfite ? [{ kind: 'addition', payload: { what: 'sulfite', so2MgPerL: plan.sulfite.so2MgPerL }, note: plan.sulfite.amount }] : [];
+    const sulfite: readonly Act[] = plan.sulfite
+      ? [{ kind: 'addition', payload: { what: 'sulfite', so2MgPerL: plan.sulfite.so2MgPerL }, note: plan.sulfite.amount }]
+      : [];
     if (plan.sulfite) {
       // The yeast chosen here waits in the pitch form until the sulfite has had its day.
       localStorage.setItem('trug.draft.pitch', JSON.stringify({ yeastId: f.yeast, temp: '' }));

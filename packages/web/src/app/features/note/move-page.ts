@@ -26,7 +26,14 @@ import { caution } from '@trug/core';
             <label for="place">Where to</label>
             <input id="place" name="place" placeholder="the kitchen corner" [ngModel]="fields().place" (ngModelChange)="draft.set('place', $event)" />
           </div>
-          <trug-quantity label="How warm is it there" name="temp" dimension="temperature" placeholder="17 C" [text]="fields().temp" (textChange)="draft.set('temp', $event)" />
+          <trug-quantity
+            label="How warm is it there"
+            name="temp"
+            dimension="temperature"
+            placeholder="17 C"
+            [text]="fields().temp"
+            (textChange)="draft.set('temp', $event)"
+          />
           <trug-cautions [cautions]="cautions" />
           @if (refusal(); as why) {
             <p class="field-error" role="alert">{{ why }}</p>

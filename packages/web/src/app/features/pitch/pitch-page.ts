@@ -36,14 +36,27 @@ export const PITCH_DRAFT = 'pitch';
               </select>
               <span class="hint">{{ yeast().aroma }}. Best for {{ yeast().bestFor }}.</span>
             </div>
-            <trug-quantity label="The juice is at" name="juice" dimension="temperature" placeholder="18 C" [text]="fields().temp" (textChange)="draft.set('temp', $event)" />
+            <trug-quantity
+              label="The juice is at"
+              name="juice"
+              dimension="temperature"
+              placeholder="18 C"
+              [text]="fields().temp"
+              (textChange)="draft.set('temp', $event)"
+            />
             <trug-cautions [cautions]="cautions()" [acknowledge]="true" [(typed)]="typed" />
           </div>
           <aside class="card">
             @if (rate(); as r) {
               <h2>{{ r.value.massG > 0 ? units.mass(r.value.massG) + ' of dry yeast' : 'No packet' }}</h2>
               <p>
-                {{ r.value.massG === 0 ? 'The juice works by itself. Keep it full and be patient.' : r.value.method === 'rehydrated' ? 'Rehydrate it first, as the packet says.' : 'Sprinkle it on the juice and leave it.' }}
+                {{
+                  r.value.massG === 0
+                    ? 'The juice works by itself. Keep it full and be patient.'
+                    : r.value.method === 'rehydrated'
+                      ? 'Rehydrate it first, as the packet says.'
+                      : 'Sprinkle it on the juice and leave it.'
+                }}
               </p>
               <dl>
                 <dt>Works at</dt>
@@ -109,7 +122,11 @@ export class PitchPage {
     const { yeastId } = this.fields();
     const note = danger ? `Danger acknowledged: ${danger.id}` : '';
     const method = yeastId === 'wild-spontaneous' ? 'wild' : rate.value.method;
-    const refused = await this.writer.write(view, [{ kind: 'pitched', payload: { yeastId, massG: rate.value.massG, method, juiceC: this.juiceC() }, note }], 'Pitched.');
+    const refused = await this.writer.write(
+      view,
+      [{ kind: 'pitched', payload: { yeastId, massG: rate.value.massG, method, juiceC: this.juiceC() }, note }],
+      'Pitched.',
+    );
     if (refused === null) this.draft.forget();
     this.refusal.set(refused);
   }

@@ -15,7 +15,7 @@ import {
 } from '@trug/core';
 
 /** A reading's form as typed. */
-export interface ReadingFields extends Readonly<Record<string, string>> {
+export interface ReadingFields {
   readonly gravity: string;
   readonly instrument: string;
   readonly sample: string;

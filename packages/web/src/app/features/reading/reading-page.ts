@@ -56,7 +56,9 @@ export class ReadingPage {
   protected readonly open = computed(() => this.preview()?.questions.filter((q) => !this.insisted().includes(q.id)) ?? []);
   protected readonly fell = computed(() => {
     const sg = this.preview()?.sg;
-    const last = this.view()?.state.readings.filter((r) => r.id !== this.entryId()).at(-1);
+    const last = this.view()
+      ?.state.readings.filter((r) => r.id !== this.entryId())
+      .at(-1);
     if (sg === null || sg === undefined || !last) return null;
     const points = Math.round((last.sg - sg) * 1000);
     return points === 0 ? 'the same as last time' : points > 0 ? `${points} points down` : `${-points} points up`;
@@ -71,7 +73,7 @@ export class ReadingPage {
     });
   }
 
-  protected set(field: keyof ReadingFields & string, value: string): void {
+  protected set(field: keyof ReadingFields, value: string): void {
     this.draft.set(field, value);
     this.insisted.set([]);
     this.refusal.set(null);

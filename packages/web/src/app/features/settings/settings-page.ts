@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import type { VersionedSettings } from '@trug/contract/plain';
+import type { Attempt, ParsedQuantity } from '@trug/core';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../shared/units/units';
 import { CupboardPageActions } from '../../state/cellarbook.actions';
@@ -15,16 +16,74 @@ interface Choice {
 }
 
 const CHOICES: readonly Choice[] = [
-  { field: 'volume', label: 'Volume', why: 'Any field still takes any unit.', options: [['L', 'litres'], ['us-gal', 'US gallons'], ['imp-gal', 'imperial gallons']] },
-  { field: 'mass', label: 'Weight', why: '', options: [['metric', 'grams and kilos'], ['imperial', 'ounces and pounds']] },
-  { field: 'temperature', label: 'Temperature', why: '', options: [['degC', '°C'], ['degF', '°F']] },
-  { field: 'gravity', label: 'Gravity', why: 'Below 1.000 it is always SG, the only scale that can say so.', options: [['SG', 'SG, 1.048'], ['Bx', '°Brix'], ['g/L', 'g/L of solids']] },
-  { field: 'pressure', label: 'Pressure', why: '', options: [['bar', 'bar'], ['psi', 'psi']] },
   {
-    field: 'strengthSchool', label: 'Strength by', why: 'Mass balance gives about 131 at cider strength and 135 at wine strength, so the fixed factors are right where they speak.',
-    options: [['mass-balance', 'mass balance'], ['x131.25', '× 131.25'], ['x135', '× 135'], ['duty-table', 'sliding table']],
+    field: 'volume',
+    label: 'Volume',
+    why: 'Any field still takes any unit.',
+    options: [
+      ['L', 'litres'],
+      ['us-gal', 'US gallons'],
+      ['imp-gal', 'imperial gallons'],
+    ],
   },
-  { field: 'theme', label: 'Light', why: '', options: [['system', 'as the machine'], ['daylight', 'daylight'], ['lamplight', 'lamplight']] },
+  {
+    field: 'mass',
+    label: 'Weight',
+    why: '',
+    options: [
+      ['metric', 'grams and kilos'],
+      ['imperial', 'ounces and pounds'],
+    ],
+  },
+  {
+    field: 'temperature',
+    label: 'Temperature',
+    why: '',
+    options: [
+      ['degC', '°C'],
+      ['degF', '°F'],
+    ],
+  },
+  {
+    field: 'gravity',
+    label: 'Gravity',
+    why: 'Below 1.000 it is always SG, the only scale that can say so.',
+    options: [
+      ['SG', 'SG, 1.048'],
+      ['Bx', '°Brix'],
+      ['g/L', 'g/L of solids'],
+    ],
+  },
+  {
+    field: 'pressure',
+    label: 'Pressure',
+    why: '',
+    options: [
+      ['bar', 'bar'],
+      ['psi', 'psi'],
+    ],
+  },
+  {
+    field: 'strengthSchool',
+    label: 'Strength by',
+    why: 'Mass balance gives about 131 at cider strength and 135 at wine strength, so the fixed factors are right where they speak.',
+    options: [
+      ['mass-balance', 'mass balance'],
+      ['x131.25', '× 131.25'],
+      ['x135', '× 135'],
+      ['duty-table', 'sliding table'],
+    ],
+  },
+  {
+    field: 'theme',
+    label: 'Light',
+    why: '',
+    options: [
+      ['system', 'as the machine'],
+      ['daylight', 'daylight'],
+      ['lamplight', 'lamplight'],
+    ],
+  },
 ];
 
 /** Settings: units, the strength school, the hydrometer and the light. */
@@ -47,13 +106,26 @@ const CHOICES: readonly Choice[] = [
             <span class="hint">{{ choice.why }}</span>
           </div>
         }
-        <trug-quantity label="Your hydrometer is marked for" name="calibrated" dimension="temperature" [placeholder]="units.temperature(settings().calibratedAtC)" hint="It stands on the stem or its box, often 20 °C or 60 °F." [(text)]="calibrated" />
+        <trug-quantity
+          label="Your hydrometer is marked for"
+          name="calibrated"
+          dimension="temperature"
+          [placeholder]="units.temperature(settings().calibratedAtC)"
+          hint="It stands on the stem or its box, often 20 °C or 60 °F."
+          [(text)]="calibrated"
+        />
         <div class="field">
           <label for="offset">In plain water it reads</label>
           <input id="offset" inputmode="decimal" [placeholder]="(1 - settings().offsetSg).toFixed(3)" [ngModel]="water()" (ngModelChange)="water.set($event)" />
           <span class="hint">At the temperature it is marked for. Trug adds the difference to each reading.</span>
         </div>
-        <trug-quantity label="Hottest day your bottles see" name="hottest" dimension="temperature" [placeholder]="units.temperature(settings().hottestC)" [(text)]="hottest" />
+        <trug-quantity
+          label="Hottest day your bottles see"
+          name="hottest"
+          dimension="temperature"
+          [placeholder]="units.temperature(settings().hottestC)"
+          [(text)]="hottest"
+        />
       </div>
       @if (refusal(); as why) {
         <p class="field-error" role="alert">{{ why }}</p>
@@ -89,23 +161,27 @@ export class SettingsPage {
     const hottest = readQuantity(this.units, this.hottest(), 'temperature');
     const water = this.water().trim() === '' ? null : Number(this.water().replace(',', '.'));
     const changes: { calibratedAtC?: number; hottestC?: number; offsetSg?: number } = {};
-    if (calibrated) {
-      if (!calibrated.ok || calibrated.value.value < 4 || calibrated.value.value > 30) return this.refusal.set('A hydrometer is marked for a temperature between 4 and 30 °C.');
-      changes.calibratedAtC = calibrated.value.value;
-    }
-    if (hottest) {
-      if (!hottest.ok || hottest.value.value < 5 || hottest.value.value > 50) return this.refusal.set('The hottest day lies between 5 and 50 °C.');
-      changes.hottestC = hottest.value.value;
-    }
-    if (water !== null) {
-      if (!(Math.abs(1 - water) <= 0.02)) return this.refusal.set('In plain water a hydrometer reads between 0.980 and 1.020. Further off, it is broken or the wrong instrument.');
-      changes.offsetSg = 1 - water;
-    }
-    this.refusal.set(null);
+    const why = [
+      outside(calibrated, 4, 30) ? 'A hydrometer is marked for a temperature between 4 and 30 °C.' : null,
+      outside(hottest, 5, 50) ? 'The hottest day lies between 5 and 50 °C.' : null,
+      water !== null && !(Math.abs(1 - water) <= 0.02)
+        ? 'In plain water a hydrometer reads between 0.980 and 1.020. Further off, it is broken or the wrong instrument.'
+        : null,
+    ].find((reason) => reason !== null);
+    this.refusal.set(why ?? null);
+    if (why !== undefined) return;
+    if (calibrated?.ok === true) changes.calibratedAtC = calibrated.value.value;
+    if (hottest?.ok === true) changes.hottestC = hottest.value.value;
+    if (water !== null) changes.offsetSg = 1 - water;
     this.save(changes);
   }
 
   private save(changes: Partial<Record<keyof VersionedSettings, string | number>>): void {
     this.store.dispatch(CupboardPageActions.settingsChanged({ settings: { ...this.settings(), ...changes } as VersionedSettings }));
   }
+}
+
+/** Whether something was typed that is unreadable or out of range. */
+function outside(read: Attempt<ParsedQuantity> | null, min: number, max: number): boolean {
+  return read !== null && (!read.ok || read.value.value < min || read.value.value > max);
 }

@@ -30,11 +30,10 @@ export function nowWords(view: BatchView): NowWords {
   if (!state.liquid) return cellarWords(view);
   if (!state.pitchedAt) {
     const wait = view.jobs.find((job) => job.kind === 'pitch');
-    const sulfited = state.sulfitedAt !== null;
     return {
-      sentence: sulfited ? `Waiting out its sulfite, ${method.waits.sulfiteToPitchH} hours in all.` : 'The juice is in. It waits for yeast.',
+      sentence: state.sulfitedAt !== null ? `Waiting out its sulfite, ${method.waits.sulfiteToPitchH} hours in all.` : 'The juice is in. It waits for yeast.',
       tone: 'plain',
-      evidence: sulfited ? [{ text: `Sulfited at ${state.sulfitedAt?.slice(11, 16) ?? ''} on ${dayText(state.sulfitedAt ?? '')}`, speaks: 'for' }] : [],
+      evidence: state.sulfitedAt === null ? [] : [{ text: `Sulfited at ${state.sulfitedAt.slice(11, 16)} on ${dayText(state.sulfitedAt)}`, speaks: 'for' }],
       next: wait?.detail ?? '',
       main: { page: 'pitch', verb: 'Pitch the yeast' },
       also: [READ],

@@ -1,0 +1,128 @@
+// Benchmarks. Each prints its figure and its ratio to a named reference; nothing here passes or fails.
+import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { performance } from 'node:perf_hooks';
+import { brotliCompressSync, constants } from 'node:zlib';
+import puppeteer from 'puppeteer-core';
+import { replay } from '../packages/core/dist/index.js';
+import { ROOT, say } from '../tools/lib.mjs';
+
+const FIRST_LOAD_LIMIT_KB = 200;
+const SHELF_LIMIT_MS = 1000;
+const REPLAY_LIMIT_MS = 20;
+const CHROMIUM_FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
+const ratio = (value, limit) => `${(value / limit).toFixed(2)} of the limit`;
+const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? NaN;
+
+/** A log of many readings, with a correction for every tenth. */
+function longLog(count) {
+  const at = (i) => new Date(Date.UTC(2026, 0, 1) + i * 600_000).toISOString();
+  const entry = (i, kind, payload) => ({ id: `E${String(i).padStart(6, '0')}`, batchId: 'B', kind, at: at(i), writtenAt: at(i), note: '', payload });
+  const raw = (reading) => ({ instrument: 'hydrometer', reading, sampleC: 19, calibratedAtC: 20, offsetSg: 0 });
+  const reading = (sg) => ({ gravity: raw(sg), ph: null, taGPerL: null, placeC: 18, insistedOn: [], bubbles: null, smell: null });
+  const log = [
+    entry(0, 'filled', {
+      source: 'juice',
+      fruit: 'apple',
+      volumeL: 20,
+      gravity: raw(1.05),
+      ph: null,
+      taGPerL: null,
+      tanninGPerL: null,
+      yanMgPerL: null,
+      vessels: [],
+      tempC: 18,
+    }),
+    entry(1, 'pitched', { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: 18 }),
+  ];
+  for (let i = 2; i < count; i += 1) {
+    const sg = 0.999 + 0.05 * Math.exp(-i / (count / 4));
+    const corrects = i % 10 === 9;
+    log.push(
+      corrects
+        ? entry(i, 'corrected', { entryId: log[i - 1].id, replacement: { kind: 'reading', at: at(i - 1), note: '', payload: reading(sg) } })
+        : entry(i, 'reading', reading(sg)),
+    );
+  }
+  return log;
+}
+
+/** Median time to replay a log of 5,000 entries, beside parsing the same log from JSON. */
+export function benchReplay() {
+  const log = longLog(5000);
+  const text = JSON.stringify(log);
+  const times = [];
+  const parses = [];
+  for (let i = 0; i < 25; i += 1) {
+    const before = performance.now();
+    const { readings } = replay(log);
+    times.push(performance.now() - before);
+    if (readings.length < 4000) throw new Error('the replay lost readings');
+    const start = performance.now();
+    JSON.parse(text);
+    parses.push(performance.now() - start);
+  }
+  const ms = median(times);
+  say(
+    `replay of 5,000 entries: ${ms.toFixed(1)} ms median, ${ratio(ms, REPLAY_LIMIT_MS)} of ${REPLAY_LIMIT_MS} ms; ${(ms / median(parses)).toFixed(1)} × parsing the same log from JSON`,
+  );
+}
+
+/** What the browser fetches before any place is opened: script and style, as a good server compresses them. */
+export function benchFirstLoad() {
+  const dist = join(ROOT, 'packages/web/dist');
+  const html = readFileSync(join(dist, 'index.html'), 'utf8');
+  const named = new Set([...html.matchAll(/(?:src|href)="([^"]+\.(?:js|css))"/g)].map((m) => m[1]));
+  const queue = [...named];
+  // Chunks that the named ones import at once belong to the first load too.
+  while (queue.length > 0) {
+    const source = readFileSync(join(dist, queue.pop()), 'utf8');
+    for (const [, chunk] of source.matchAll(/(?:from|import)\s*"\.\/([\w.-]+\.js)"/g)) {
+      if (!named.has(chunk)) queue.push(chunk);
+      named.add(chunk);
+    }
+  }
+  const compressed = (path) => brotliCompressSync(readFileSync(path), { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } }).length;
+  const kb = ([...named].reduce((sum, file) => sum + compressed(join(dist, file)), 0) + compressed(join(dist, 'index.html'))) / 1000;
+  const whole =
+    readdirSync(dist)
+      .filter((f) => f.endsWith('.js'))
+      .reduce((sum, f) => sum + statSync(join(dist, f)).size, 0) / 1000;
+  say(
+    `first load: ${kb.toFixed(0)} kB compressed in ${named.size} files, ${ratio(kb, FIRST_LOAD_LIMIT_KB)} of ${FIRST_LOAD_LIMIT_KB} kB; ${((kb / whole) * 100).toFixed(0)} % of all scripts as built`,
+  );
+}
+
+/** Time from asking for the shelf of the demo to seeing its vessels, in a browser with nothing cached. */
+export async function benchShelf(url, executablePath) {
+  const browser = await puppeteer.launch({ executablePath, args: CHROMIUM_FLAGS, headless: true });
+  const times = [];
+  const api = [];
+  for (let i = 0; i < 7; i += 1) {
+    const context = await browser.createBrowserContext();
+    const page = await context.newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    const start = performance.now();
+    await page.goto(`${url}/shelf`);
+    await page.waitForSelector('trug-vessel svg');
+    times.push(performance.now() - start);
+    const asked = performance.now();
+    await (await fetch(`${url}/api/batches`)).json();
+    api.push(performance.now() - asked);
+    await context.close();
+  }
+  await browser.close();
+  const ms = median(times);
+  say(
+    `shelf of the demo on screen: ${ms.toFixed(0)} ms median of 7, ${ratio(ms, SHELF_LIMIT_MS)} of ${SHELF_LIMIT_MS} ms; ${(ms / median(api)).toFixed(0)} × fetching the batches alone`,
+  );
+}

@@ -1,0 +1,86 @@
+import { DEFAULT_UNITS } from '@trug/core';
+import { dayAt, filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../../testing/sample-batch';
+import { curveDrawing } from './curve/curve-geometry';
+import { logLines } from './log/log-lines';
+import { nowWords } from './now/now-words';
+import { pathStops } from './path/path-stops';
+
+const stopsOf = (log: Parameters<typeof sampleView>[0], today: number): string[] => {
+  const view = sampleView(log, today);
+  return pathStops(view.state, view.method, dayAt(0), dayAt(today), view.verdict?.value.status ?? null).map((s) => s.state);
+};
+
+describe('nowWords', () => {
+  it.each([
+    ['waits for yeast', [filled()], 0, 'pitch'],
+    ['asks for a reading', [filled(), pitched()], 5, 'read'],
+    ['moves a stuck one', [filled(), pitched(), reading(5, 1.03), reading(14, 1.022), reading(24, 1.022)], 24, 'move'],
+    ['racks a finished one', finishedLog(), 26, 'rack'],
+    ['bottles a racked one', [...finishedLog(), sampleEntry('racked', 27, { vessels: [{ vesselId: 'W', volumeL: 19.5 }], lossL: 0.5 })], 30, 'bottle'],
+  ] as const)('%s', (_what, log, today, page) => {
+    expect(nowWords(sampleView(log, today)).main?.page).toBe(page);
+  });
+  it('says on what evidence', () => {
+    const words = nowWords(sampleView(finishedLog(), 26));
+    expect(words.tone).toBe('good');
+    expect(words.evidence[0]?.text).toBe('Readings 8 days apart differ by 0.000');
+  });
+});
+
+describe('pathStops', () => {
+  it('stands at ferment until the end is proven, even when racked', () => {
+    const racked = [filled(), pitched(), reading(5, 1.03), sampleEntry('racked', 6, { vessels: [{ vesselId: 'W', volumeL: 19 }], lossL: 1 }), reading(8, 1.02)];
+    const stops = stopsOf(racked, 8);
+    expect(stops[3]).toBe('here');
+    expect(stops[4]).toBe('done');
+  });
+  it('moves on when it is proven, and shows what lies ahead', () => {
+    expect(stopsOf(finishedLog(), 26)).toEqual(['done', 'done', 'done', 'done', 'here', 'ahead', 'ahead', 'ahead', 'ahead']);
+  });
+});
+
+describe('logLines', () => {
+  it('shows the newest first, with what was there before a correction', () => {
+    const wrong = reading(7, 1.12);
+    const { payload } = reading(7, 1.012) as Extract<ReturnType<typeof reading>, { kind: 'reading' }>;
+    const log = [filled(), pitched(), wrong, sampleEntry('corrected', 8, { entryId: wrong.id, replacement: { kind: 'reading', at: dayAt(7), note: '', payload } })];
+    const [line] = logLines(sampleView(log, 9), DEFAULT_UNITS, (sg) => sg.toFixed(3));
+    expect(line).toMatchObject({ lead: '1.012', struckOut: false, history: ['Read 1.120 at 20 °C, hydrometer · standing at 18 °C'] });
+  });
+  it('keeps a struck-out line in its place', () => {
+    const gone = reading(7, 1.12);
+    const log = [filled(), pitched(), gone, sampleEntry('corrected', 8, { entryId: gone.id, replacement: null })];
+    expect(logLines(sampleView(log, 9), DEFAULT_UNITS, String).find((l) => l.id === gone.id)?.struckOut).toBe(true);
+  });
+});
+
+describe('curveDrawing', () => {
+  const view = sampleView(finishedLog(), 26);
+  const drawing = curveDrawing(
+    {
+      state: view.state,
+      entries: view.batch.entries,
+      startSg: 1.048,
+      startAt: dayAt(0),
+      expectedEndSg: 0.998,
+      questionedIds: [],
+      now: dayAt(26),
+      gravityText: (sg) => sg.toFixed(3),
+      tempText: (t) => `${t} °C`,
+    },
+    { width: 756, height: 330 },
+  );
+  it('lays readings out by day and gravity, inside the plot', () => {
+    const [first, second] = drawing.points;
+    expect(first && second && first.x < second.x && first.y < second.y).toBe(true);
+    for (const p of drawing.points) {
+      expect(p.x).toBeGreaterThanOrEqual(drawing.plot.left);
+      expect(p.y).toBeLessThanOrEqual(drawing.plot.bottom);
+    }
+  });
+  it('marks the end to expect, today and the acts', () => {
+    expect(drawing.endY).toBeGreaterThan(drawing.points[0]?.y ?? Infinity);
+    expect(drawing.pegs.map((p) => p.label)).toEqual(['pitched']);
+    expect(drawing.todayX).toBeLessThan(drawing.plot.right);
+  });
+});

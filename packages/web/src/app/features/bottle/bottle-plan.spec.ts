@@ -1,0 +1,59 @@
+import { bottlingRoutes } from '@trug/core';
+import { filled, finishedLog, pitched, reading, sampleView } from '../../../testing/sample-batch';
+import { benchPlan, readBottles, type BottleInputs } from './bottle-plan';
+import { pressureDrawing } from './pressure-geometry';
+
+const view = sampleView(finishedLog(), 26);
+const input: BottleInputs = {
+  state: view.state,
+  verdict: view.verdict?.value ?? null,
+  route: 'sparkling-dry',
+  targetVolumes: 2.6,
+  fermentableId: 'sucrose',
+  mode: 'bulk',
+  warmestC: 18,
+  hottestC: 24,
+  lossL: 0.4,
+  bottles: [{ kindId: 'crown-500', count: null }],
+  testBottle: true,
+};
+
+describe('benchPlan', () => {
+  it('primes all of it and counts the test bottle first', () => {
+    const plan = benchPlan(input);
+    expect(plan?.priming?.ok === true && plan.priming.value.value.massG).toBeCloseTo(6.5946 * 20, 0);
+    expect(plan?.run.ok === true && plan.run.value.value.lots.map((l) => l.count)).toEqual([1, 38]);
+  });
+  it('shows the pressure at three heats, rising', () => {
+    const bars = benchPlan(input)?.bands.map((b) => b.likelyBar) ?? [];
+    expect([...bars].sort((a, b) => a - b)).toEqual(bars);
+  });
+  it('primes nothing when still, and refuses to call a working one safe', () => {
+    expect(benchPlan({ ...input, route: 'still' })?.priming).toBeNull();
+    const working = sampleView([filled(), pitched(), reading(3, 1.03), reading(6, 1.015)], 6);
+    const plan = benchPlan({ ...input, route: 'still', state: working.state, verdict: working.verdict?.value ?? null });
+    expect(plan?.safety.map((s) => s.worked.value.verdict)).toEqual(['do-not-bottle']);
+    expect(plan?.cautions[0]?.severity).toBe('danger');
+    const routes = bottlingRoutes({ liquid: working.state.liquid ?? fail(), verdict: working.verdict?.value ?? null, stabilised: false });
+    expect(routes.filter((r) => r.allowed).map((r) => r.id)).toEqual(['cold-keg']);
+  });
+  it('reads the chosen bottles back from the draft', () => {
+    expect(readBottles('crown-500:,swing-500:6,crown-330:-2')).toEqual([
+      { kindId: 'crown-500', count: null },
+      { kindId: 'swing-500', count: 6 },
+      { kindId: 'crown-330', count: null },
+    ]);
+  });
+});
+
+describe('pressureDrawing', () => {
+  it('keeps labels apart however close the limits lie', () => {
+    const limits = [4.2, 4.2, 4.3].map((limitBar, i) => ({ name: String(i), limitBar, chosen: false }));
+    const ys = pressureDrawing({ bands: [], limits, top: 0, bottom: 500 }).limits.map((l) => l.textY).sort((a, b) => a - b);
+    ys.slice(1).forEach((y, i) => expect(y - (ys[i] ?? 0)).toBeGreaterThanOrEqual(20));
+  });
+});
+
+function fail(): never {
+  throw new Error('there should be a liquid');
+}

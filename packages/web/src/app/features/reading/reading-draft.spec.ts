@@ -1,0 +1,32 @@
+import { replay } from '@trug/core';
+import { dayAt, filled, pitched, reading } from '../../../testing/sample-batch';
+import { previewReading, type ReadingContext } from './reading-draft';
+
+const context: ReadingContext = { state: replay([filled(), pitched(), reading(5, 1.02)]), at: dayAt(9), calibratedAtC: 20, offsetSg: 0, sampleC: 25, correcting: null };
+
+describe('previewReading', () => {
+  it('corrects for the sample’s heat as it is typed', () => {
+    const preview = previewReading('1.010', 'hydrometer', context);
+    expect(preview.sg).toBeGreaterThan(1.0108);
+    expect(preview.questions).toEqual([]);
+    expect(preview.abv).toBeGreaterThan(4);
+  });
+  it('reads Brix, and corrects it for alcohol on a refractometer', () => {
+    expect(previewReading('3 Bx', 'hydrometer', { ...context, sampleC: null }).sg).toBeCloseTo(1.0118, 3);
+    expect(previewReading('6', 'refractometer', context).sg).toBeCloseTo(1.012, 2);
+  });
+  it.each(['1055', '1.500', '0.55'])('asks about %s and stores nothing', (text) => {
+    const preview = previewReading(text, 'hydrometer', context);
+    expect(preview.raw).toBeNull();
+    expect(preview.questions[0]?.suggestionSg).toBeCloseTo(1.05, 1);
+  });
+  it('asks about a rise, but not against the entry it corrects', () => {
+    expect(previewReading('1.030', 'hydrometer', context).questions.map((q) => q.id)).toEqual(['rise']);
+    const own = context.state.readings[0]?.id ?? '';
+    expect(previewReading('1.030', 'hydrometer', { ...context, at: dayAt(5), correcting: own }).questions).toEqual([]);
+  });
+  it('says what it cannot read', () => {
+    expect(previewReading('about one', 'hydrometer', context).unreadable).toMatch(/1\.048 or 12\.4 Bx/);
+    expect(previewReading('', 'hydrometer', context)).toMatchObject({ raw: null, unreadable: null, questions: [] });
+  });
+});

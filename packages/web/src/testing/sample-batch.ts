@@ -1,0 +1,38 @@
+import type { BatchDto } from '@trug/contract/plain';
+import { judgeState, methodById, nextJobs, replay, type Entry, type EntryKind, type EntryPayloads, type RawGravity } from '@trug/core';
+import type { BatchView } from '../app/state/batch-views.selectors';
+
+const START_MS = Date.UTC(2026, 9, 1, 10);
+let made = 0;
+
+/** A day of the sample batch as an instant. */
+export const dayAt = (day: number): string => new Date(START_MS + day * 86_400_000).toISOString();
+
+export const rawGravity = (reading: number): RawGravity => ({ instrument: 'hydrometer', reading, sampleC: 20, calibratedAtC: 20, offsetSg: 0 });
+
+/** An entry of the sample batch. */
+export function sampleEntry<K extends EntryKind>(kind: K, day: number, payload: EntryPayloads[K], note = ''): Entry {
+  made += 1;
+  return { id: `E${String(made).padStart(4, '0')}`, batchId: 'B', kind, at: dayAt(day), writtenAt: dayAt(day), note, payload } as Entry;
+}
+
+export const filled = (volumeL = 20): Entry =>
+  sampleEntry('filled', 0, {
+    source: 'shop juice', fruit: 'apple', volumeL, gravity: rawGravity(1.048), ph: null, taGPerL: null, tanninGPerL: null, yanMgPerL: null, vessels: [{ vesselId: 'V', volumeL }], tempC: 18,
+  });
+export const pitched = (): Entry => sampleEntry('pitched', 0.1, { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: 18 });
+export const reading = (day: number, sg: number): Entry =>
+  sampleEntry('reading', day, { gravity: rawGravity(sg), ph: null, taGPerL: null, placeC: 18, insistedOn: [], bubbles: null, smell: null });
+export const finishedLog = (): Entry[] => [filled(), pitched(), reading(7, 1.012), reading(18, 0.999), reading(26, 0.999)];
+
+/** A batch of these entries. */
+export const sampleBatch = (entries: readonly Entry[]): BatchDto => ({ id: 'B', name: 'Lot', methodId: 'carton-quick', tape: 'straw', startedAt: dayAt(0), entries });
+
+/** The same, with everything derived from it on a day. */
+export function sampleView(entries: readonly Entry[], today: number): BatchView {
+  const state = replay(entries);
+  const verdict = judgeState(state, dayAt(today));
+  const method = methodById('carton-quick');
+  const jobs = nextJobs({ batchId: 'B', batchName: 'Lot', state, verdict: verdict?.value ?? null, method, today: dayAt(today) });
+  return { batch: sampleBatch(entries), state, verdict, jobs, method };
+}

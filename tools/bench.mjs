@@ -1,0 +1,9 @@
+import { ensureBuild, ensureChromium } from './lib.mjs';
+import { withDemo } from './with-demo.mjs';
+
+ensureBuild();
+const { benchFirstLoad, benchReplay, benchShelf } = await import('../bench/figures.mjs');
+benchReplay();
+benchFirstLoad();
+const chromium = ensureChromium();
+await withDemo((url) => benchShelf(url, chromium));

@@ -1,0 +1,84 @@
+// Refreshes docs/screenshots from the demo season: one picture of each main view.
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuild, ensureChromium, ROOT, say } from './lib.mjs';
+import { withDemo } from './with-demo.mjs';
+
+ensureBuild();
+const chromium = ensureChromium();
+const { default: puppeteer } = await import('puppeteer-core');
+const FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--force-color-profile=srgb',
+];
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844, isMobile: true, hasTouch: true, deviceScaleFactor: 2 };
+const folder = join(ROOT, 'docs/screenshots');
+
+const typeInto = async (page, name, text) => {
+  await page.type(`[name="${name}"] input, input[name="${name}"]`, text);
+};
+
+/** Each view: its file, its address, the screen, and what to do before the picture. */
+const VIEWS = [
+  { file: 'shelf', path: () => '/shelf' },
+  { file: 'shelf-lamplight', path: () => '/shelf', dark: true },
+  { file: 'shelf-phone', path: () => '/shelf', viewport: PHONE },
+  {
+    file: 'new-batch',
+    path: () => '/new',
+    act: async (page) => {
+      await typeInto(page, 'name', 'Carton No. 5');
+      await typeInto(page, 'volume', '4.5 L');
+      await typeInto(page, 'sg', '1.048');
+      await typeInto(page, 'abv', '7');
+    },
+  },
+  { file: 'batch', path: (id) => `/batch/${id('Hollow Wild')}` },
+  { file: 'batch-finished', path: (id) => `/batch/${id('Gate Blend')}` },
+  {
+    file: 'reading-phone',
+    path: (id) => `/batch/${id('Gate B')}/read`,
+    viewport: PHONE,
+    act: async (page) => {
+      await typeInto(page, 'gravity', '1.001');
+      await typeInto(page, 'sample', '64F');
+    },
+  },
+  { file: 'pitch', path: (id) => `/batch/${id('Terrace Must')}/pitch` },
+  { file: 'rack', path: (id) => `/batch/${id('Lane Perry')}/rack` },
+  { file: 'bottle-bench', path: (id) => `/batch/${id('Gate Blend')}/bottle` },
+  { file: 'cellar', path: () => '/cellar' },
+  { file: 'cupboard', path: () => '/cupboard' },
+  { file: 'settings', path: () => '/settings' },
+];
+
+mkdirSync(folder, { recursive: true });
+await withDemo(async (url) => {
+  const batches = await (await fetch(`${url}/api/batches`)).json();
+  const id = (name) => batches.find((b) => b.name === name)?.id;
+  const browser = await puppeteer.launch({ executablePath: chromium, args: FLAGS, headless: true });
+  for (const { file, path, viewport = DESK, act, dark = false } of VIEWS) {
+    const context = await browser.createBrowserContext();
+    const page = await context.newPage();
+    await page.setViewport(viewport);
+    await page.emulateMediaFeatures([
+      { name: 'prefers-reduced-motion', value: 'reduce' },
+      { name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' },
+    ]);
+    await page.goto(`${url}${path(id)}`, { waitUntil: 'networkidle0' });
+    await page.evaluate(() => document.fonts.ready);
+    if (act) await act(page);
+    await page.evaluate(() => document.activeElement?.blur());
+    await page.screenshot({ path: join(folder, `${file}.png`) });
+    say(`docs/screenshots/${file}.png`);
+    await context.close();
+  }
+  await browser.close();
+});
