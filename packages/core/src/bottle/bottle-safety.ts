@@ -32,6 +32,8 @@ const TRAPPED_AIR_BAR = 0.4;
 /** Chances at which a verdict changes. @source design rule: above one in a hundred nobody should bottle */
 const CAREFUL_CHANCE = 0.001;
 const REFUSE_CHANCE = 0.01;
+/** Standard deviations that leave five in a hundred beyond. @source normal distribution */
+const FIVE_PERCENT_Z = 1.645;
 
 /** What the safety of a bottle depends on. */
 export interface BottleSafetyInput {
@@ -109,10 +111,12 @@ function chanceAbove(limitVolumes: number, gas: GasSpread): number {
 export function pressureBand(input: Omit<BottleSafetyInput, 'bottle' | 'hottestC' | 'provenFinished'>, tempC: number): PressureBand {
   const gas = gasSpread(input);
   const leftover = Math.max(0, gas.leftoverMean);
-  const spread = 1.645 * Math.hypot(gas.sd, gas.leftoverSd);
+  const up = Math.hypot(FIVE_PERCENT_Z * gas.sd, FIVE_PERCENT_Z * gas.leftoverSd);
+  // Sugar that is not there cannot be less: downwards, leftover sugar can only be missing as far as there is any.
+  const down = Math.hypot(FIVE_PERCENT_Z * gas.sd, Math.min(FIVE_PERCENT_Z * gas.leftoverSd, leftover));
   const at = (co2Volumes: number): number =>
     Math.max(0, bottlePressure({ co2Volumes: Math.min(20, Math.max(0, co2Volumes)), tempC, headspaceFraction: BOTTLE_HEADSPACE_FRACTION }) + TRAPPED_AIR_BAR);
-  return { tempC, lowBar: at(gas.mean + leftover - spread), likelyBar: at(gas.mean + leftover), highBar: at(gas.mean + leftover + spread) };
+  return { tempC, lowBar: at(gas.mean + leftover - down), likelyBar: at(gas.mean + leftover), highBar: at(gas.mean + leftover + up) };
 }
 
 /**

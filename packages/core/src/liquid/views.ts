@@ -14,8 +14,8 @@ export const BYPRODUCT_PER_HEXOSE = 0.04;
 export const HEXOSE_PER_SUCROSE = 1.0526;
 
 /** How alcohol lowers gravity, per % and per %². @source fitted to the OIML ethanol table, within 0.1 points to 18 % */
-const SG_PER_ABV = 1.488e-3;
-const SG_PER_ABV_SQUARED = 1.343e-5;
+export const SG_PER_ABV = 1.488e-3;
+export const SG_PER_ABV_SQUARED = 1.343e-5;
 
 /**
  * Gravity from dissolved solids and alcohol.

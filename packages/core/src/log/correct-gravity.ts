@@ -1,6 +1,6 @@
 import { inRange, LIMITS } from '../errors/guards.js';
 import { brixFromSg, sgFromBrix } from '../measure/brix.js';
-import { correctHydrometer, DEFAULT_READING_UNCERTAINTY_SG, type CorrectedGravity } from '../measure/correct-hydrometer.js';
+import { correctedGravity, DEFAULT_READING_UNCERTAINTY_SG, type CorrectedGravity } from '../measure/correct-hydrometer.js';
 import { refractometerGravity } from '../measure/refractometer-gravity.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { gravityOf } from '../liquid/views.js';
@@ -26,5 +26,5 @@ export function correctGravity(raw: RawGravity, must: Liquid | null): CorrectedG
   inRange('reading', raw.reading, LIMITS.sg);
   if (raw.instrument === 'carton') return { sg: raw.reading, plusMinus: CARTON_UNCERTAINTY_SG };
   if (raw.sampleC === null) return { sg: raw.reading + raw.offsetSg, plusMinus: 2 * DEFAULT_READING_UNCERTAINTY_SG };
-  return correctHydrometer({ reading: raw.reading, sampleC: raw.sampleC, calibratedAtC: raw.calibratedAtC, offset: raw.offsetSg }).value;
+  return correctedGravity({ reading: raw.reading, sampleC: raw.sampleC, calibratedAtC: raw.calibratedAtC, offset: raw.offsetSg });
 }

@@ -49,6 +49,29 @@ function trueGravity(reading: number, sampleC: number, calibratedAtC: number): n
 }
 
 /**
+ * The corrected gravity alone, for folding long logs: {@link correctHydrometer} without its working.
+ *
+ * @param input - the reading, the sample's temperature, the stem's temperature and its offset
+ * @returns the true gravity and its honest ±
+ * @throws {CoreError} OUT_OF_RANGE for gravities outside 0.98–1.4 or temperatures outside 0–60 °C
+ */
+export function correctedGravity(input: HydrometerReading): CorrectedGravity {
+  const { reading, sampleC, calibratedAtC, offset = 0, readingUncertainty = DEFAULT_READING_UNCERTAINTY_SG } = input;
+  inRange('reading', reading, LIMITS.sg);
+  inRange('sampleC', sampleC, { min: 0, max: 60 });
+  inRange('calibratedAtC', calibratedAtC, { min: 4, max: 30 });
+  inRange('offset', offset, { min: -0.02, max: 0.02 });
+  inRange('readingUncertainty', readingUncertainty, { min: 0, max: 0.02 });
+  const sg = trueGravity(reading + offset, sampleC, calibratedAtC);
+  return { sg, plusMinus: Math.hypot(readingUncertainty, thermometerUncertaintySg(input, sg)) };
+}
+
+/** What a degree of doubt about the sample's temperature is worth. */
+function thermometerUncertaintySg({ reading, offset = 0, sampleC, calibratedAtC }: HydrometerReading, sg: number): number {
+  return Math.abs(trueGravity(reading + offset, Math.min(60, sampleC + SAMPLE_TEMP_UNCERTAINTY_C), calibratedAtC) - sg);
+}
+
+/**
  * What a hydrometer would have read at its own temperature: the stem floats in a liquid thinned or
  * thickened by heat, and the glass itself swells a little.
  *
@@ -59,15 +82,8 @@ function trueGravity(reading: number, sampleC: number, calibratedAtC: number): n
  */
 export function correctHydrometer(input: HydrometerReading): Worked<CorrectedGravity> {
   const { reading, sampleC, calibratedAtC, offset = 0, readingUncertainty = DEFAULT_READING_UNCERTAINTY_SG } = input;
-  inRange('reading', reading, LIMITS.sg);
-  inRange('sampleC', sampleC, { min: 0, max: 60 });
-  inRange('calibratedAtC', calibratedAtC, { min: 4, max: 30 });
-  inRange('offset', offset, { min: -0.02, max: 0.02 });
-  inRange('readingUncertainty', readingUncertainty, { min: 0, max: 0.02 });
-  const sg = trueGravity(reading + offset, sampleC, calibratedAtC);
-  const warmer = Math.min(60, sampleC + SAMPLE_TEMP_UNCERTAINTY_C);
-  const fromTemp = Math.abs(trueGravity(reading + offset, warmer, calibratedAtC) - sg);
-  const plusMinus = Math.hypot(readingUncertainty, fromTemp);
+  const { sg, plusMinus } = correctedGravity(input);
+  const fromTemp = thermometerUncertaintySg(input, sg);
   return worked({ sg, plusMinus }, [
     {
       label: 'Heat',

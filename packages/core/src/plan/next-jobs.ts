@@ -1,7 +1,7 @@
 import { PROOF_DAYS } from '../ferment/judge-fermentation.js';
 import type { Verdict } from '../ferment/verdict.js';
 import type { BatchState } from '../log/batch-state.js';
-import { dateAfter, DAY_MS, daysBetween, dayText } from '../quantity/days.js';
+import { calendarDays, dateAfter, daysBetween, dayText } from '../quantity/days.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import { figure, gravityText } from '../worked/figures.js';
 import type { Method } from './method.js';
@@ -43,7 +43,7 @@ export interface JobsInput {
  * @returns overdue before today, today, within seven days, or later
  */
 export function urgencyOf(dueAt: string, today: string): JobUrgency {
-  const days = Math.floor(Date.parse(dueAt.slice(0, 10)) / DAY_MS) - Math.floor(Date.parse(today.slice(0, 10)) / DAY_MS);
+  const days = calendarDays(today, dueAt);
   if (days < 0) return 'overdue';
   if (days === 0) return 'today';
   return days <= 7 ? 'week' : 'later';
@@ -177,7 +177,7 @@ function finishedJobs({ batchName, state, method, cause, provenAt, sg }: Finishe
 function crateJobs({ batchName, state, method, today }: JobsInput, crate: BatchState['crates'][number], add: Add): void {
   const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
   if (left === 0) return;
-  const days = Math.floor(daysBetween(crate.bottledAt, today));
+  const days = calendarDays(crate.bottledAt, today);
   const opened = crate.lastOpenedAt !== null;
   if (crate.testBottle && crate.sparkling && !opened) {
     const squeezed = state.lastEntryAt !== null && daysBetween(crate.bottledAt, state.lastEntryAt) >= method.waits.testBottleDays;

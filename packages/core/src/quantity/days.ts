@@ -24,6 +24,17 @@ export function daysBetween(from: string, to: string): number {
 }
 
 /**
+ * Whole days between two dates as a calendar counts them, whatever the hour.
+ *
+ * @param from - ISO 8601
+ * @param to - ISO 8601
+ * @returns days; below zero when `to` is earlier
+ */
+export function calendarDays(from: string, to: string): number {
+  return Math.round((instantMs(to.slice(0, 10)) - instantMs(from.slice(0, 10))) / DAY_MS);
+}
+
+/**
  * The calendar date some days after an instant.
  *
  * @param iso - ISO 8601

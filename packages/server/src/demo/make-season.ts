@@ -32,7 +32,8 @@ export async function makeSeason(baseUrl: string): Promise<void> {
   const ulid = (seedTime: number): string => makeUlid(seedTime, chance);
   const vesselIds = new Map<string, string>();
   for (const { key, ...vessel } of DEMO_VESSELS) {
-    const id = ulid(nowMs - 500 * DAY_MS);
+    // A millisecond apart, so that they keep the order of the list.
+    const id = ulid(nowMs - 500 * DAY_MS + vesselIds.size);
     vesselIds.set(key, id);
     await send(`${baseUrl}${API_PATHS.vessels}`, { id, ...vessel });
   }

@@ -18,7 +18,16 @@ export function sampleEntry<K extends EntryKind>(kind: K, day: number, payload: 
 
 export const filled = (volumeL = 20): Entry =>
   sampleEntry('filled', 0, {
-    source: 'shop juice', fruit: 'apple', volumeL, gravity: rawGravity(1.048), ph: null, taGPerL: null, tanninGPerL: null, yanMgPerL: null, vessels: [{ vesselId: 'V', volumeL }], tempC: 18,
+    source: 'shop juice',
+    fruit: 'apple',
+    volumeL,
+    gravity: rawGravity(1.048),
+    ph: null,
+    taGPerL: null,
+    tanninGPerL: null,
+    yanMgPerL: null,
+    vessels: [{ vesselId: 'V', volumeL }],
+    tempC: 18,
   });
 export const pitched = (): Entry => sampleEntry('pitched', 0.1, { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: 18 });
 export const reading = (day: number, sg: number): Entry =>
@@ -26,7 +35,14 @@ export const reading = (day: number, sg: number): Entry =>
 export const finishedLog = (): Entry[] => [filled(), pitched(), reading(7, 1.012), reading(18, 0.999), reading(26, 0.999)];
 
 /** A batch of these entries. */
-export const sampleBatch = (entries: readonly Entry[]): BatchDto => ({ id: 'B', name: 'Lot', methodId: 'carton-quick', tape: 'straw', startedAt: dayAt(0), entries });
+export const sampleBatch = (entries: readonly Entry[]): BatchDto => ({
+  id: 'B',
+  name: 'Lot',
+  methodId: 'carton-quick',
+  tape: 'straw',
+  startedAt: dayAt(0),
+  entries,
+});
 
 /** The same, with everything derived from it on a day. */
 export function sampleView(entries: readonly Entry[], today: number): BatchView {

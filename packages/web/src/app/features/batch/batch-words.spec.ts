@@ -43,7 +43,12 @@ describe('logLines', () => {
   it('shows the newest first, with what was there before a correction', () => {
     const wrong = reading(7, 1.12);
     const { payload } = reading(7, 1.012) as Extract<ReturnType<typeof reading>, { kind: 'reading' }>;
-    const log = [filled(), pitched(), wrong, sampleEntry('corrected', 8, { entryId: wrong.id, replacement: { kind: 'reading', at: dayAt(7), note: '', payload } })];
+    const log = [
+      filled(),
+      pitched(),
+      wrong,
+      sampleEntry('corrected', 8, { entryId: wrong.id, replacement: { kind: 'reading', at: dayAt(7), note: '', payload } }),
+    ];
     const [line] = logLines(sampleView(log, 9), DEFAULT_UNITS, (sg) => sg.toFixed(3));
     expect(line).toMatchObject({ lead: '1.012', struckOut: false, history: ['Read 1.120 at 20 °C, hydrometer · standing at 18 °C'] });
   });

@@ -49,7 +49,9 @@ describe('benchPlan', () => {
 describe('pressureDrawing', () => {
   it('keeps labels apart however close the limits lie', () => {
     const limits = [4.2, 4.2, 4.3].map((limitBar, i) => ({ name: String(i), limitBar, chosen: false }));
-    const ys = pressureDrawing({ bands: [], limits, top: 0, bottom: 500 }).limits.map((l) => l.textY).sort((a, b) => a - b);
+    const ys = pressureDrawing({ bands: [], limits, top: 0, bottom: 500 })
+      .limits.map((l) => l.textY)
+      .sort((a, b) => a - b);
     ys.slice(1).forEach((y, i) => expect(y - (ys[i] ?? 0)).toBeGreaterThanOrEqual(20));
   });
 });

@@ -130,7 +130,8 @@ export function benchPlan(input: BottleInputs): BenchPlan | null {
       { name: 'hot day', ...pressureBand(gas, input.hottestC) },
     ],
     limits: BOTTLE_KINDS.flatMap(({ id, name, limitBar }) => (limitBar === null ? [] : [{ id, name, limitBar, chosen: kinds.some((k) => k.kindId === id) }])),
-    safety,
+    // The weakest bottle is the one that matters, so it is named first.
+    safety: [...safety].sort((a, b) => b.worked.value.chanceOverLimit - a.worked.value.chanceOverLimit),
     cautions: cautions.sort((a, b) => Number(b.severity === 'danger') - Number(a.severity === 'danger')),
   };
 }

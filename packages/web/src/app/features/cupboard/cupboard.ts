@@ -8,12 +8,13 @@ import { createDraft } from '../../shared/draft';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../shared/free-vessels';
 import { Units } from '../../shared/units/units';
-import { Vessel } from '../../shared/vessel/vessel';
+import { drinkLook } from '../../shared/vessel/drink-look';
+import { Vessel, type DrinkLook } from '../../shared/vessel/vessel';
 import { selectBatchViews } from '../../state/batch-views.selectors';
 import { CupboardPageActions } from '../../state/cellarbook.actions';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 
-const EMPTY_LOOK = { fruit: 'apple', haze: 0, sedimentMm: 0, working: false } as const;
+const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working: false };
 
 /** The cupboard: the maker's vessels, which are free, and a way to add one. */
 @Component({
@@ -29,8 +30,8 @@ export class Cupboard {
   private readonly vessels = this.store.selectSignal(cupboardFeature.selectVessels);
   private readonly free = this.store.selectSignal(selectFreeVessels);
   private readonly views = this.store.selectSignal(selectBatchViews);
+  private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
   protected readonly kinds = VESSEL_KINDS;
-  protected readonly look = EMPTY_LOOK;
   protected readonly draft = createDraft('vessel', { name: '', kind: 'jar', capacity: '' });
   protected readonly refusal = signal<string | null>(null);
   protected readonly usual = computed(() => VESSEL_KINDS.find((k) => k.id === this.draft.fields().kind) ?? VESSEL_KINDS[0]);
@@ -39,7 +40,13 @@ export class Cupboard {
     return this.vessels().map((vessel) => {
       const holder = this.views().find((v) => v.state.liquid && v.state.vessels.some((f) => f.vesselId === vessel.id));
       const fill = holder?.state.vessels.find((f) => f.vesselId === vessel.id)?.volumeL ?? 0;
-      return { vessel, free: free.has(vessel.id), holder: holder?.batch ?? null, fraction: fill / vessel.capacityL };
+      return {
+        vessel,
+        free: free.has(vessel.id),
+        holder: holder?.batch ?? null,
+        fraction: fill / vessel.capacityL,
+        look: holder ? drinkLook(holder.state, holder.verdict?.value ?? null, this.now()) : EMPTY_LOOK,
+      };
     });
   });
 

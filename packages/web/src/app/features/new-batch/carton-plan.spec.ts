@@ -1,8 +1,23 @@
 import { cartonPlan, type CartonInputs, type CartonPlan } from './carton-plan';
 
 const input: CartonInputs = {
-  fruit: 'apple', volumeL: 20, sugarGPer100Ml: null, sg: 1.048, ph: null, preservative: 'none', targetAbv: 7, fermentableId: 'sucrose', yeastId: 'crisp-cider', tempC: 18,
-  cleanStart: 'none', sulfiteForm: 'tablet', capacityL: 23, methodId: 'carton-quick', startAt: '2026-11-23T10:00:00.000Z', calibratedAtC: 20, offsetSg: 0,
+  fruit: 'apple',
+  volumeL: 20,
+  sugarGPer100Ml: null,
+  sg: 1.048,
+  ph: null,
+  preservative: 'none',
+  targetAbv: 7,
+  fermentableId: 'sucrose',
+  yeastId: 'crisp-cider',
+  tempC: 18,
+  cleanStart: 'none',
+  sulfiteForm: 'tablet',
+  capacityL: 23,
+  methodId: 'carton-quick',
+  startAt: '2026-11-23T10:00:00.000Z',
+  calibratedAtC: 20,
+  offsetSg: 0,
 };
 const plan = (changes: Partial<CartonInputs>): CartonPlan => {
   const outcome = cartonPlan({ ...input, ...changes });

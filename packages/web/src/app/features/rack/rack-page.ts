@@ -54,12 +54,9 @@ export class RackPage {
   });
   protected readonly fills = computed((): readonly VesselFill[] => {
     const chosen = this.candidates().filter((v) => this.picked().includes(v.id));
-    let left = this.toFillL();
-    return chosen.map((v) => {
-      const volumeL = Math.min(left, v.capacityL);
-      left -= volumeL;
-      return { vesselId: v.id, volumeL };
-    });
+    const capacityL = chosen.reduce((sum, v) => sum + v.capacityL, 0);
+    const share = capacityL > 0 ? Math.min(1, this.toFillL() / capacityL) : 0;
+    return chosen.map((v) => ({ vesselId: v.id, volumeL: v.capacityL * share }));
   });
   protected readonly overL = computed(() => this.toFillL() - this.fills().reduce((sum, f) => sum + f.volumeL, 0));
   protected readonly cards = computed(() => {

@@ -2,7 +2,14 @@ import { replay } from '@trug/core';
 import { dayAt, filled, pitched, reading } from '../../../testing/sample-batch';
 import { previewReading, type ReadingContext } from './reading-draft';
 
-const context: ReadingContext = { state: replay([filled(), pitched(), reading(5, 1.02)]), at: dayAt(9), calibratedAtC: 20, offsetSg: 0, sampleC: 25, correcting: null };
+const context: ReadingContext = {
+  state: replay([filled(), pitched(), reading(5, 1.02)]),
+  at: dayAt(9),
+  calibratedAtC: 20,
+  offsetSg: 0,
+  sampleC: 25,
+  correcting: null,
+};
 
 describe('previewReading', () => {
   it('corrects for the sample’s heat as it is typed', () => {

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { dayText, effectiveEntries, type EntryPayloads, type InstrumentKind, type ReadingQuestion } from '@trug/core';
+import { dateAfter, dayText, effectiveEntries, type EntryPayloads, type InstrumentKind, type ReadingQuestion } from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { createDraft, type Draft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
@@ -54,6 +54,17 @@ export class ReadingPage {
     });
   });
   protected readonly open = computed(() => this.preview()?.questions.filter((q) => !this.insisted().includes(q.id)) ?? []);
+  /** The last days by name; anything older is picked from a calendar. */
+  protected readonly days = computed(() =>
+    [1, 2, 3, 4, 5, 6].map((ago) => {
+      const day = dateAfter(this.writer.now(), -ago);
+      return { day, name: ago === 1 ? 'yesterday' : dayText(day, true) };
+    }),
+  );
+  protected readonly dayChoice = computed(() => {
+    const { day } = this.fields();
+    return day === '' || this.days().some((d) => d.day === day) ? day : 'other';
+  });
   protected readonly fell = computed(() => {
     const sg = this.preview()?.sg;
     const last = this.view()
@@ -77,6 +88,10 @@ export class ReadingPage {
     this.draft.set(field, value);
     this.insisted.set([]);
     this.refusal.set(null);
+  }
+
+  protected setDay(choice: string): void {
+    this.set('day', choice === 'other' ? dateAfter(this.writer.now(), -7) : choice);
   }
 
   protected meant(question: ReadingQuestion): void {

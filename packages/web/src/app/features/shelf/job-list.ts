@@ -33,7 +33,7 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
   template: `
     <h2>What is due</h2>
     @for (group of groups(); track group.urgency) {
-      <section [attr.aria-label]="group.title">
+      <section [class]="group.urgency" [attr.aria-label]="group.title">
         <h3 [class.late]="group.urgency === 'overdue'">
           <span>{{ group.title }}</span
           ><span>{{ group.jobs.length }}</span>
@@ -106,6 +106,11 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
         border-left: 0;
         border-block: 1px solid var(--line);
         padding: 1rem;
+      }
+    }
+    @media (max-width: 719px) {
+      .later {
+        display: none;
       }
     }
   `,

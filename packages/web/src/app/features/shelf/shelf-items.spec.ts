@@ -16,7 +16,15 @@ beforeEach(() => {
 const bottled = (): Parameters<typeof sampleView>[0] => [
   ...finishedLog(),
   sampleEntry('primed', 27, { fermentableId: 'sucrose', massG: 130, mode: 'bulk', targetVolumes: 2.6, warmestSinceEndC: 18 }),
-  sampleEntry('bottled', 27, { bottles: [{ kindId: 'crown-500', count: 38 }], testBottle: true, lossL: 0.4, crate: 'Lot', capColour: 'rust', hottestC: 24, acknowledged: [] }),
+  sampleEntry('bottled', 27, {
+    bottles: [{ kindId: 'crown-500', count: 38 }],
+    testBottle: true,
+    lossL: 0.4,
+    crate: 'Lot',
+    capColour: 'rust',
+    hottestC: 24,
+    acknowledged: [],
+  }),
   sampleEntry('opened', 60, { kindId: 'crown-500', count: 3 }),
 ];
 

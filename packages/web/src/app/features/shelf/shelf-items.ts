@@ -1,5 +1,5 @@
 import type { VesselDto } from '@trug/contract/plain';
-import { daysBetween, dayText, gravityOf, provesFinished, STATUS_WORDS, type Crate } from '@trug/core';
+import { calendarDays, dayText, gravityOf, provesFinished, STATUS_WORDS, type Crate } from '@trug/core';
 import type { DrinkLook } from '../../shared/vessel/vessel';
 import { drinkLook } from '../../shared/vessel/drink-look';
 import type { Units } from '../../shared/units/units';
@@ -53,7 +53,7 @@ function tagOf(view: BatchView, forCrate: boolean, now: string): Tag | null {
   const crateKinds = ['test-bottle', 'open-one'];
   const job = view.jobs.find((j) => crateKinds.includes(j.kind) === forCrate && (j.urgency === 'overdue' || j.urgency === 'today'));
   if (!job) return null;
-  const days = Math.round(daysBetween(job.dueAt.slice(0, 10), now.slice(0, 10)));
+  const days = calendarDays(job.dueAt, now);
   const when = job.urgency === 'today' ? (job.dueAt.length > 10 ? `after ${job.dueAt.slice(11, 16)}` : 'today') : `${days} ${days === 1 ? 'day' : 'days'} late`;
   return {
     title: TAG_TITLES[job.kind] ?? job.title,
@@ -67,7 +67,7 @@ function stageLine(view: BatchView, now: string, units: Units): string {
   const heat = state.placeC === null ? '' : ` · ${units.temperature(state.placeC)}`;
   if (state.keg) return `${state.keg.targetVolumes.toFixed(1)} volumes at ${units.temperature(state.keg.storeC)}`;
   if (!state.pitchedAt) return state.sulfitedAt ? `sulfited ${state.sulfitedAt.slice(11, 16)}, ${dayText(state.sulfitedAt)}` : 'waiting for yeast';
-  const day = `day ${Math.floor(daysBetween(state.pitchedAt, now))}`;
+  const day = `day ${calendarDays(state.pitchedAt, now)}`;
   const status = verdict?.value.status;
   const word = status && (provesFinished(status) || status === 'stalled') ? ` · ${STATUS_WORDS[status]}` : heat;
   return `${day}${word}`;
@@ -105,7 +105,7 @@ function liquidItem(view: BatchView, vessels: ReadonlyMap<string, VesselDto>, no
 function crateItem(view: BatchView, crate: Crate, now: string): ShelfItem {
   const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
   const filled = crate.lots.reduce((sum, lot) => sum + lot.filled, 0);
-  const days = Math.floor(daysBetween(crate.bottledAt, now));
+  const days = calendarDays(crate.bottledAt, now);
   const young = days < view.method.waits.firstBottleDays;
   return {
     key: crate.id,

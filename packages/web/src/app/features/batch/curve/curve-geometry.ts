@@ -106,12 +106,14 @@ type TimeScale = ReturnType<typeof scaleUtc<number>>;
 
 function ribbonOf(data: CurveData, x: TimeScale, right: number, nowMs: number): CurveDrawing['ribbon'] {
   const { temps } = data.state;
+  let labelledC: number | null = null;
   return temps.flatMap((temp, i) => {
     const from = Math.max(x(Date.parse(temp.at)), MARGIN.left);
     const to = Math.min(x(Date.parse(temps[i + 1]?.at ?? new Date(nowMs).toISOString())), right);
     if (to - from < 0.5) return [];
-    const changed = i === 0 || Math.abs((temps[i - 1]?.tempC ?? temp.tempC) - temp.tempC) >= 1;
+    const changed = labelledC === null || Math.abs(labelledC - temp.tempC) >= 1;
     const label = changed && to - from > 34 ? data.tempText(temp.tempC) : '';
+    if (label !== '') labelledC = temp.tempC;
     // 0 is a cold cellar, 1 a warm kitchen.
     return [{ x: from, width: to - from, tempC: temp.tempC, shade: Math.min(1, Math.max(0, (temp.tempC - 4) / 20)), label }];
   });

@@ -1,4 +1,4 @@
-import { daysBetween, dayText, plannedDates, provesFinished, STAGES, type BatchState, type FermentStatus, type Method, type Stage } from '@trug/core';
+import { calendarDays, dayText, plannedDates, provesFinished, STAGES, type BatchState, type FermentStatus, type Method, type Stage } from '@trug/core';
 
 /** A stop of the path as drawn. */
 export interface PathStop {
@@ -57,7 +57,7 @@ function standsAt(state: BatchState, status: FermentStatus | null): Stage {
 
 function lineOf(stage: Stage, status: PathStop['state'], at: string | null, state: BatchState, planned: string | undefined, now: string): string {
   if (stage === 'settle' && at === null && state.pitchedAt) return 'none';
-  if (stage === 'ferment' && status === 'here' && state.pitchedAt) return `day ${Math.floor(daysBetween(state.pitchedAt, now))}`;
+  if (stage === 'ferment' && status === 'here' && state.pitchedAt) return `day ${calendarDays(state.pitchedAt, now)}`;
   if (at !== null) return dayText(at);
   if (status === 'here') return 'now';
   if (status === 'done') return '';
