@@ -39,7 +39,8 @@ export function ensurePackages() {
   const native = join(ROOT, 'node_modules', 'sqlite3', 'build', 'Release', 'node_sqlite3.node');
   if (existsSync(native) && existsSync(mark) && statSync(mark).mtimeMs >= statSync(join(ROOT, 'package-lock.json')).mtimeMs - 60_000) return;
   say('Installing packages (the database is compiled, which takes about three minutes the first time)…');
-  run('npm', ['ci', '--no-progress', '--loglevel=error']);
+  // Not `npm ci`: it refuses a lock file that lacks other platforms' builds, which a registry mirror may not carry.
+  run('npm', ['install', '--no-save', '--no-progress', '--loglevel=error']);
   if (!existsSync(native)) {
     say('Compiling the database…');
     run('npm', ['rebuild', 'sqlite3', '--loglevel=error']);

@@ -46,18 +46,6 @@ import { caution } from '@trug/core';
       </form>
     }
   `,
-  styles: `
-    .sheet {
-      display: grid;
-      gap: 1rem;
-      max-width: 480px;
-    }
-    .acts {
-      display: flex;
-      gap: 1.25rem;
-      align-items: center;
-    }
-  `,
 })
 export class MovePage {
   private readonly writer = inject(EntryWriter);

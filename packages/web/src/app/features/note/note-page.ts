@@ -40,18 +40,6 @@ import { EntryWriter, type Act } from '../../shared/entry-writer';
       </form>
     }
   `,
-  styles: `
-    .sheet {
-      display: grid;
-      gap: 1rem;
-      max-width: 560px;
-    }
-    .acts {
-      display: flex;
-      gap: 1.25rem;
-      align-items: center;
-    }
-  `,
 })
 export class NotePage {
   private readonly writer = inject(EntryWriter);

@@ -58,7 +58,7 @@ export const PITCH_DRAFT = 'pitch';
                       : 'Sprinkle it on the juice and leave it.'
                 }}
               </p>
-              <dl>
+              <dl class="figures-list">
                 <dt>Works at</dt>
                 <dd>{{ units.temperature(yeast().tempC[0]) }} to {{ units.temperature(yeast().tempC[3]) }}</dd>
                 <dt>At its best</dt>
