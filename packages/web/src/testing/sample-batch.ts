@@ -3,6 +3,8 @@ import { judgeState, methodById, nextJobs, replay, type Entry, type EntryKind, t
 import type { BatchView } from '../app/state/batch-views.selectors';
 
 const START_MS = Date.UTC(2026, 9, 1, 10);
+/** The sample batch's id. */
+export const BATCH_ID = '01B00000000000000000000000';
 let made = 0;
 
 /** A day of the sample batch as an instant. */
@@ -13,7 +15,7 @@ export const rawGravity = (reading: number): RawGravity => ({ instrument: 'hydro
 /** An entry of the sample batch. */
 export function sampleEntry<K extends EntryKind>(kind: K, day: number, payload: EntryPayloads[K], note = ''): Entry {
   made += 1;
-  return { id: `E${String(made).padStart(4, '0')}`, batchId: 'B', kind, at: dayAt(day), writtenAt: dayAt(day), note, payload } as Entry;
+  return { id: `01E${String(made).padStart(23, '0')}`, batchId: BATCH_ID, kind, at: dayAt(day), writtenAt: dayAt(day), note, payload } as Entry;
 }
 
 export const filled = (volumeL = 20): Entry =>
@@ -36,7 +38,7 @@ export const finishedLog = (): Entry[] => [filled(), pitched(), reading(7, 1.012
 
 /** A batch of these entries. */
 export const sampleBatch = (entries: readonly Entry[]): BatchDto => ({
-  id: 'B',
+  id: BATCH_ID,
   name: 'Lot',
   methodId: 'carton-quick',
   tape: 'straw',
@@ -49,6 +51,6 @@ export function sampleView(entries: readonly Entry[], today: number): BatchView 
   const state = replay(entries);
   const verdict = judgeState(state, dayAt(today));
   const method = methodById('carton-quick');
-  const jobs = nextJobs({ batchId: 'B', batchName: 'Lot', state, verdict: verdict?.value ?? null, method, today: dayAt(today) });
+  const jobs = nextJobs({ batchId: BATCH_ID, batchName: 'Lot', state, verdict: verdict?.value ?? null, method, today: dayAt(today) });
   return { batch: sampleBatch(entries), state, verdict, jobs, method };
 }

@@ -1,6 +1,6 @@
 import type { Problem } from '@trug/contract/plain';
 import { DEFAULT_SETTINGS } from '@trug/contract/plain';
-import { filled, pitched, reading, sampleBatch } from '../../testing/sample-batch';
+import { BATCH_ID, filled, pitched, reading, sampleBatch } from '../../testing/sample-batch';
 import { BatchApiActions, BatchPageActions } from './batches.actions';
 import { batchesFeature } from './batches.reducer';
 import { CellarbookApiActions, CupboardPageActions } from './cellarbook.actions';
@@ -16,19 +16,19 @@ describe('batchesFeature', () => {
   it('shows an entry at once and takes it back when it is refused', () => {
     const entries = [pitched()];
     const shown = batchesFeature.reducer(loaded, BatchPageActions.entriesWritten({ entries, said: '' }));
-    expect(shown.entities['B']?.entries).toHaveLength(2);
-    expect(batchesFeature.reducer(shown, BatchApiActions.entriesRefused({ entries, problem })).entities['B']?.entries).toHaveLength(1);
+    expect(shown.entities[BATCH_ID]?.entries).toHaveLength(2);
+    expect(batchesFeature.reducer(shown, BatchApiActions.entriesRefused({ entries, problem })).entities[BATCH_ID]?.entries).toHaveLength(1);
   });
   it('does not show the same entry twice', () => {
     const entries = [reading(3, 1.03)];
     const once = batchesFeature.reducer(loaded, BatchPageActions.entriesWritten({ entries, said: '' }));
-    expect(batchesFeature.reducer(once, BatchPageActions.entriesWritten({ entries, said: '' })).entities['B']?.entries).toHaveLength(2);
+    expect(batchesFeature.reducer(once, BatchPageActions.entriesWritten({ entries, said: '' })).entities[BATCH_ID]?.entries).toHaveLength(2);
   });
   it('keeps a refused beginning as a problem, not as a batch', () => {
     const sent = batchesFeature.reducer(loaded, BatchPageActions.batchBegun({ draft: { batch: { ...sampleBatch([]), id: 'C' }, entries: [] } }));
     expect(sent.sending).toBe(true);
     const refused = batchesFeature.reducer(sent, BatchApiActions.batchRefused({ problem }));
-    expect(refused).toMatchObject({ sending: false, problem, ids: ['B'] });
+    expect(refused).toMatchObject({ sending: false, problem, ids: [BATCH_ID] });
   });
   it('leaves the state alone for what it does not know', () => {
     expect(batchesFeature.reducer(loaded, { type: 'unknown' })).toBe(loaded);

@@ -116,7 +116,14 @@ const CHOICES: readonly Choice[] = [
         />
         <div class="field">
           <label for="offset">In plain water it reads</label>
-          <input id="offset" inputmode="decimal" [placeholder]="(1 - settings().offsetSg).toFixed(3)" [ngModel]="water()" (ngModelChange)="water.set($event)" />
+          <input
+            id="offset"
+            name="offset"
+            inputmode="decimal"
+            [placeholder]="(1 - settings().offsetSg).toFixed(3)"
+            [ngModel]="water()"
+            (ngModelChange)="water.set($event)"
+          />
           <span class="hint">At the temperature it is marked for. Trug adds the difference to each reading.</span>
         </div>
         <trug-quantity

@@ -21,7 +21,7 @@ export const ACKNOWLEDGE_WORDS = 'I understand';
     @if (asks()) {
       <div class="field">
         <label for="acknowledge">To file it all the same, type “{{ words }}”</label>
-        <input id="acknowledge" autocomplete="off" [ngModel]="typed()" (ngModelChange)="typed.set($event)" />
+        <input id="acknowledge" name="acknowledge" autocomplete="off" [ngModel]="typed()" (ngModelChange)="typed.set($event)" />
       </div>
     }
     @if (cautions().length > 0) {

@@ -1,0 +1,109 @@
+import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
+import { PageHarness } from '../../testing/page-harness';
+import { MovePage } from './note/move-page';
+import { NotePage } from './note/note-page';
+import { PitchPage } from './pitch/pitch-page';
+import { RackPage } from './rack/rack-page';
+
+const jar = (n: number): { id: string; name: string; kind: 'jar'; capacityL: number } => ({ id: `J${n}`, name: `Jar ${n}`, kind: 'jar', capacityL: 5 });
+const big = { id: 'V', name: 'Big glass', kind: 'carboy' as const, capacityL: 23 };
+const inputs = { id: BATCH_ID };
+
+describe('PitchPage', () => {
+  const open = (entries = [filled()], today = 1): Promise<PageHarness> => PageHarness.open(PitchPage, { batches: [sampleBatch(entries)], today, inputs });
+  it('weighs the yeast for this juice and this cold', async () => {
+    const page = await open();
+    expect(page.text('aside h2')).toBe('5 g of dry yeast');
+    await page.type('juice', '8 C');
+    expect(page.text('aside h2')).toBe('7.5 g of dry yeast');
+    await page.choose('yeast', 'wild-spontaneous');
+    expect(page.text('aside')).toContain('works by itself');
+  });
+  it('pitches', async () => {
+    const page = await open();
+    await page.type('juice', '18 C');
+    await page.submit();
+    expect(page.written()).toEqual([
+      expect.objectContaining({ kind: 'pitched', payload: { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: 18 } }),
+    ]);
+  });
+  it('holds yeast back from fresh sulfite until it is acknowledged, and notes that it was', async () => {
+    const page = await open([filled(), sampleEntry('addition', 0.9, { what: 'sulfite', so2MgPerL: 75 })]);
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('Sulfite is still strong');
+    expect(page.written()).toEqual([]);
+    await page.type('acknowledge', 'I understand');
+    await page.submit();
+    expect(page.written()[0]?.note).toBe('Danger acknowledged: sulfite-and-yeast');
+  });
+  it('has no objection a day later', async () => {
+    const page = await open([filled(), sampleEntry('addition', 0, { what: 'sulfite', so2MgPerL: 75 })], 1.1);
+    expect(page.has('.danger')).toBe(false);
+  });
+  it('minds juice too hot for the yeast', async () => {
+    const page = await open();
+    await page.type('juice', '100F');
+    expect(page.text('.danger')).toContain('Yeast dies');
+  });
+});
+
+describe('RackPage', () => {
+  const open = (vessels = [big, jar(1), jar(2), jar(3), jar(4)]): Promise<PageHarness> =>
+    PageHarness.open(RackPage, { batches: [sampleBatch(finishedLog())], vessels, today: 27, inputs });
+  it('fills the jars that hold it, evenly', async () => {
+    const page = await open();
+    expect(page.count('label.picked')).toBe(4);
+    expect(page.text()).toContain('It all fits');
+    await page.submit();
+    const [entry] = page.written();
+    expect(entry?.kind).toBe('racked');
+    expect(entry?.kind === 'racked' && entry.payload.vessels.map((v) => v.volumeL)).toEqual([4.875, 4.875, 4.875, 4.875]);
+  });
+  it('says what is over, and files nothing until it fits', async () => {
+    const page = await open([big, jar(1)]);
+    // The big one would hold too much air, so only the jar is offered.
+    expect(page.text()).toContain('14.5 L over.');
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('do not fit');
+    expect(page.written()).toEqual([]);
+  });
+  it('takes the loss as the maker tells it', async () => {
+    const page = await open();
+    await page.type('loss', '1 L');
+    await page.submit();
+    expect(page.written()[0]?.payload).toMatchObject({ lossL: 1 });
+  });
+  it('warns of air over a finished drink', async () => {
+    const page = await open([big]);
+    await page.tick('li:nth-child(1) input');
+    expect(page.text('trug-cautions')).toContain('too much air');
+  });
+});
+
+describe('MovePage', () => {
+  const stuck = [filled(), pitched(), reading(5, 1.03), reading(14, 1.022), reading(24, 1.022)];
+  it('repeats the advice and files the new place', async () => {
+    const page = await PageHarness.open(MovePage, { batches: [sampleBatch(stuck)], today: 25, inputs });
+    expect(page.text('.page-head')).toContain('17–20 °C');
+    await page.type('place', 'the kitchen');
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('how warm');
+    await page.type('temp', '66F');
+    await page.submit();
+    expect(page.written()[0]).toMatchObject({ kind: 'moved', payload: { place: 'the kitchen' } });
+    expect((page.written()[0]?.payload as { tempC: number }).tempC).toBeCloseTo(18.9, 1);
+  });
+});
+
+describe('NotePage', () => {
+  const open = (): Promise<PageHarness> => PageHarness.open(NotePage, { batches: [sampleBatch(finishedLog())], today: 27, inputs });
+  it('files a note or a tasting in the maker’s words', async () => {
+    const page = await open();
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('Write a word');
+    await page.type('text', 'sharp, clean');
+    await page.choose('kind', 'tasted');
+    await page.submit();
+    expect(page.written()).toEqual([expect.objectContaining({ kind: 'tasted', payload: { text: 'sharp, clean', sparkle: null, again: null } })]);
+  });
+});

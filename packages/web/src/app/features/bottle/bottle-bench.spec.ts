@@ -1,0 +1,74 @@
+import { PageHarness } from '../../../testing/page-harness';
+import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
+import { BottleBench } from './bottle-bench';
+
+const keg = { id: 'K', name: 'Steel keg', kind: 'keg' as const, capacityL: 19 };
+const open = (entries = finishedLog(), today = 27, vessels = [keg]): Promise<PageHarness> =>
+  PageHarness.open(BottleBench, { batches: [sampleBatch(entries)], vessels, today, inputs: { id: BATCH_ID } });
+const working = (): Promise<PageHarness> => open([filled(), pitched(), reading(3, 1.03), reading(6, 1.015)], 6);
+
+describe('BottleBench', () => {
+  it('primes by weight and counts the bottles', async () => {
+    const page = await open();
+    await page.type('warmest', '18 C');
+    expect(page.text('[data-test=priming]')).toBe('132 g');
+    expect(page.text('[data-test=run]')).toBe('1 × fizzy-drink plastic 500 mL + 38 × crown-capped 500 mL');
+    await page.submit();
+    expect(page.written().map((e) => e.kind)).toEqual(['primed', 'bottled']);
+    expect(page.written()[1]?.payload).toMatchObject({
+      testBottle: true,
+      bottles: [
+        { kindId: 'plastic-500', count: 1 },
+        { kindId: 'crown-500', count: 38 },
+      ],
+    });
+  });
+  it('offers only the cold keg while it works, and asks for words first', async () => {
+    const page = await working();
+    expect(page.count('.choice.struck')).toBe(3);
+    expect(page.text('.struck')).toContain('not proven');
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('Gas must get out');
+    expect(page.written()).toEqual([]);
+    await page.type('acknowledge', 'I understand');
+    await page.submit();
+    expect(page.written()).toEqual([
+      expect.objectContaining({ kind: 'kegged', payload: expect.objectContaining({ storeC: 4, acknowledged: ['sealed-ferment'] }) }),
+    ]);
+  });
+  it('says when there is no keg to put it in', async () => {
+    const page = await open([filled(), pitched(), reading(3, 1.03), reading(6, 1.015)], 6, []);
+    await page.type('acknowledge', 'I understand');
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('No keg is free');
+  });
+  it('will not file wine bottles for fizz until the danger is acknowledged', async () => {
+    const page = await open();
+    await page.tick('details summary');
+    for (const kind of ['crown-capped 500 mL', 'ordinary wine 750 mL']) await page.tick(`.kind label input[aria-label="${kind}"]`);
+    expect(page.text()).toContain('not made for pressure');
+    await page.submit();
+    expect(page.written()).toEqual([]);
+    await page.type('acknowledge', 'i understand');
+    await page.submit();
+    expect(page.written()[1]?.payload).toMatchObject({ acknowledged: expect.arrayContaining(['wrong-bottle']) });
+  });
+  it('puts no sugar into a still one', async () => {
+    const page = await open();
+    await page.tick('input[name=route][value=still]');
+    expect(page.has('[data-test=priming]')).toBe(false);
+    await page.submit();
+    expect(page.written().map((e) => e.kind)).toEqual(['bottled']);
+  });
+  it('grows doubtful on a hotter day', async () => {
+    const page = await open();
+    expect(page.has('.verdict.bad')).toBe(false);
+    await page.type('hottest', '95 F');
+    expect(page.has('.verdict.bad')).toBe(true);
+    expect(page.text()).toContain('would pass its limit');
+  });
+  it('strikes out priming for what was stabilised', async () => {
+    const page = await open([...finishedLog(), sampleEntry('stabilised', 26.5, { so2MgPerL: 50, sorbateMgPerL: 180 })]);
+    expect(page.text('.struck')).toContain('priming would stay flat');
+  });
+});

@@ -1,0 +1,127 @@
+import { finishedLog, filled, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
+import { PageHarness } from '../../testing/page-harness';
+import { CupboardPageActions } from '../state/cellarbook.actions';
+import { Cellar } from './cellar/cellar';
+import { Cupboard } from './cupboard/cupboard';
+import { ComingPlace } from './places/coming-place';
+import { SettingsPage } from './settings/settings-page';
+import { Shelf } from './shelf/shelf';
+
+const big = { id: 'V', name: 'Big glass', kind: 'carboy' as const, capacityL: 23 };
+const bottledLog = [
+  ...finishedLog(),
+  sampleEntry('primed', 27, { fermentableId: 'sucrose', massG: 130, mode: 'bulk', targetVolumes: 2.6, warmestSinceEndC: 18 }),
+  sampleEntry('bottled', 27, {
+    bottles: [{ kindId: 'crown-500', count: 2 }],
+    testBottle: false,
+    lossL: 19,
+    crate: 'Lot',
+    capColour: 'plum',
+    hottestC: 24,
+    acknowledged: [],
+  }),
+];
+
+describe('Shelf', () => {
+  it('teaches the first step when it is empty', async () => {
+    const page = await PageHarness.open(Shelf);
+    expect(page.text()).toContain('An empty shelf');
+    expect(page.text()).toContain('npm run demo');
+    expect(page.text('trug-job-list')).toContain('Nothing is due');
+  });
+  it('draws each vessel with what it holds, in words too', async () => {
+    const page = await PageHarness.open(Shelf, { batches: [sampleBatch([filled(), pitched(), reading(3, 1.04), reading(6, 1.03)])], vessels: [big], today: 6 });
+    expect(page.text('h1 + span')).toBe('1 vessel, 20 L, 1 working');
+    expect(page.has('trug-vessel svg[aria-label="Big glass, 20 L of 23 L, working"]')).toBe(true);
+    expect(page.count('.foam')).toBeGreaterThan(0);
+  });
+  it('leads from a job to where it is done', async () => {
+    const page = await PageHarness.open(Shelf, {
+      batches: [sampleBatch([filled(), pitched(), reading(7, 1.012), reading(18, 0.999)])],
+      vessels: [big],
+      today: 26,
+    });
+    expect(page.text('trug-job-list')).toContain('Overdue1');
+    await page.press('Read: Read Lot again');
+    expect(page.address()).toMatch(/\/read$/);
+  });
+});
+
+describe('Cellar', () => {
+  it('counts down as bottles are opened, and stops at none', async () => {
+    const page = await PageHarness.open(Cellar, { batches: [sampleBatch(bottledLog)], today: 80 });
+    expect(page.text('.left')).toBe('2 of 2 left');
+    await page.press('Open one crown-capped 500 mL of Lot');
+    await page.press('Open one crown-capped 500 mL of Lot');
+    expect(page.text('.left')).toBe('0 of 2 left');
+    expect(page.has('button[disabled]')).toBe(true);
+    expect(page.written().map((e) => e.kind)).toEqual(['opened', 'opened']);
+  });
+  it('says when it drinks well', async () => {
+    expect((await PageHarness.open(Cellar, { batches: [sampleBatch(bottledLog)], today: 30 })).text('.words')).toContain('Ready from about');
+    expect((await PageHarness.open(Cellar, { batches: [sampleBatch(bottledLog)], today: 90 })).text('.words')).toContain('At its best until');
+    expect((await PageHarness.open(Cellar)).text()).toContain('No bottles yet');
+  });
+});
+
+describe('Cupboard', () => {
+  it('tells free vessels from full ones', async () => {
+    const page = await PageHarness.open(Cupboard, { batches: [sampleBatch([filled()])], vessels: [big, { ...big, id: 'W', name: 'Spare' }], today: 1 });
+    expect(page.text('li:nth-child(1)')).toContain('Lot');
+    expect(page.text('li:nth-child(2)')).toContain('free');
+  });
+  it('adds one of the usual size unless told another', async () => {
+    const page = await PageHarness.open(Cupboard);
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('Give it a name');
+    await page.type('name', 'Back jar');
+    await page.submit();
+    await page.type('name', 'Demijohn');
+    await page.type('capacity', '1 imp gal');
+    await page.submit();
+    const added = page.actions.flatMap((a) => (a.type === CupboardPageActions.vesselAdded.type && 'vessel' in a ? [a.vessel as { capacityL: number }] : []));
+    expect(added.map((v) => v.capacityL)).toEqual([5, 4.54609]);
+    expect(page.text('ul')).toContain('Demijohn');
+  });
+});
+
+describe('SettingsPage', () => {
+  const saved = (page: PageHarness): object | undefined =>
+    page.actions.flatMap((a) => (a.type === CupboardPageActions.settingsChanged.type && 'settings' in a ? [a.settings as object] : [])).at(-1);
+  it('changes a unit at once', async () => {
+    const page = await PageHarness.open(SettingsPage);
+    await page.choose('temperature', 'degF');
+    expect(saved(page)).toMatchObject({ temperature: 'degF', version: 0 });
+    expect(page.text('[name=hottest]')).toContain('Hottest day');
+  });
+  it('learns the hydrometer’s heat and offset', async () => {
+    const page = await PageHarness.open(SettingsPage);
+    await page.type('calibrated', '60F');
+    await page.type('offset', '1.002');
+    await page.press('Keep these figures');
+    expect((saved(page) as { calibratedAtC: number }).calibratedAtC).toBeCloseTo(15.556, 3);
+    expect((saved(page) as { offsetSg: number }).offsetSg).toBeCloseTo(-0.002, 9);
+  });
+  it.each([
+    ['calibrated', '70 C', 'between 4 and 30'],
+    ['hottest', 'very', 'between 5 and 50'],
+    ['offset', '1.2', 'between 0.980 and 1.020'],
+  ])('refuses %s of %s and says why', async (field, text, why) => {
+    const page = await PageHarness.open(SettingsPage);
+    await page.type(field, text);
+    await page.press('Keep these figures');
+    expect(page.text('[role=alert]')).toContain(why);
+    expect(saved(page)).toBeUndefined();
+  });
+});
+
+describe('ComingPlace', () => {
+  it.each(['juice', 'year', 'practice'])('says what will stand at %s and leads somewhere', async (place) => {
+    const page = await PageHarness.open(ComingPlace, { inputs: { place } });
+    expect(page.text('p')).toMatch(/^Here you will/);
+    expect(page.has('a[href]')).toBe(true);
+  });
+  it('knows what it does not know', async () => {
+    expect((await PageHarness.open(ComingPlace, { inputs: { place: 'attic' } })).text('h1')).toBe('Nothing here');
+  });
+});

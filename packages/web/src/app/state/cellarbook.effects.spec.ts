@@ -1,0 +1,132 @@
+import { provideHttpClient } from '@angular/common/http';
+import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
+import { provideZonelessChangeDetection } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { provideRouter, Router } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { provideState, provideStore, Store } from '@ngrx/store';
+import { DEFAULT_SETTINGS } from '@trug/contract/plain';
+import { Subject } from 'rxjs';
+import { BATCH_ID, filled, reading, sampleBatch } from '../../testing/sample-batch';
+import { BatchPageActions } from './batches.actions';
+import { batchesFeature } from './batches.reducer';
+import { AppActions, CupboardPageActions } from './cellarbook.actions';
+import { cellarbookEffects } from './cellarbook.effects';
+import { cupboardFeature } from './cupboard.reducer';
+
+const undo = new Subject<void>();
+const bar = { open: jest.fn(() => ({ onAction: () => undo })) };
+let http: HttpTestingController;
+let store: Store;
+
+beforeEach(() => {
+  bar.open.mockClear();
+  TestBed.configureTestingModule({
+    providers: [
+      provideZonelessChangeDetection(),
+      provideHttpClient(),
+      provideHttpClientTesting(),
+      provideRouter([{ path: '**', children: [] }]),
+      provideStore(),
+      provideState(batchesFeature),
+      provideState(cupboardFeature),
+      provideEffects(cellarbookEffects),
+      { provide: MatSnackBar, useValue: bar },
+    ],
+  });
+  http = TestBed.inject(HttpTestingController);
+  store = TestBed.inject(Store);
+});
+afterEach(() => http.verify());
+
+const entriesOf = (): number => store.selectSignal(batchesFeature.selectAll)()[0]?.entries.length ?? 0;
+
+function opened(): void {
+  store.dispatch(AppActions.opened());
+  http.expectOne('/api/clock').flush({ now: '2026-11-23T10:00:00.000Z', fixed: true });
+  http.expectOne('/api/batches').flush([sampleBatch([filled()])]);
+  http.expectOne('/api/vessels').flush([]);
+  http.expectOne('/api/settings').flush(DEFAULT_SETTINGS);
+}
+
+describe('opening', () => {
+  it('loads the book once it is asked for', () => {
+    opened();
+    expect(store.selectSignal(batchesFeature.selectLoaded)()).toBe(true);
+    expect(store.selectSignal(cupboardFeature.selectNow)()).toBe('2026-11-23T10:00:00.000Z');
+  });
+  it('says so when the server does not answer, and can be asked again', () => {
+    store.dispatch(AppActions.opened());
+    const asked = ['/api/clock', '/api/batches', '/api/vessels', '/api/settings'].map((url) => http.expectOne(url));
+    asked[0]?.error(new ProgressEvent('error'));
+    expect(store.selectSignal(batchesFeature.selectProblem)()).toMatchObject({ code: 'unreachable' });
+    store.dispatch(BatchPageActions.reloadAsked());
+    http.match(() => true);
+  });
+});
+
+describe('filing', () => {
+  it('sends entries one request after another, in the order written', () => {
+    opened();
+    store.dispatch(BatchPageActions.entriesWritten({ entries: [reading(3, 1.03)], said: 'one' }));
+    store.dispatch(BatchPageActions.entriesWritten({ entries: [reading(5, 1.02)], said: 'two' }));
+    expect(entriesOf()).toBe(3);
+    http.expectOne('/api/entries').flush({});
+    expect(bar.open).toHaveBeenLastCalledWith('one', 'Undo', expect.anything());
+    http.expectOne('/api/entries').flush({});
+    expect(bar.open).toHaveBeenLastCalledWith('two', 'Undo', expect.anything());
+  });
+  it('takes a refused entry back and says why', () => {
+    opened();
+    store.dispatch(BatchPageActions.entriesWritten({ entries: [reading(3, 1.03)], said: '' }));
+    http
+      .expectOne('/api/entries')
+      .flush({ type: 'about:blank', title: 'No', status: 422, code: 'not-allowed', detail: 'Its end is not proven.' }, { status: 422, statusText: 'no' });
+    expect(entriesOf()).toBe(1);
+    expect(bar.open).toHaveBeenLastCalledWith('Its end is not proven.', 'Close', expect.anything());
+  });
+  it('strikes out what was written when undo is pressed', () => {
+    opened();
+    const written = reading(3, 1.03);
+    store.dispatch(BatchPageActions.entriesWritten({ entries: [written], said: 'Written down.' }));
+    http.expectOne('/api/entries').flush({});
+    undo.next();
+    const request = http.expectOne('/api/entries');
+    expect(request.request.body).toMatchObject({ entries: [{ kind: 'corrected', batchId: BATCH_ID, payload: { entryId: written.id, replacement: null } }] });
+    request.flush({});
+    expect(bar.open).toHaveBeenLastCalledWith(expect.stringContaining('Taken back'), undefined, expect.anything());
+  });
+});
+
+describe('beginning a batch', () => {
+  it('goes to its page once it is stored', async () => {
+    opened();
+    const batch = sampleBatch([filled()]);
+    store.dispatch(BatchPageActions.batchBegun({ draft: { batch, entries: batch.entries } }));
+    http.expectOne('/api/batches').flush(batch);
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(TestBed.inject(Router).url).toBe(`/batch/${BATCH_ID}`);
+  });
+});
+
+describe('the cupboard', () => {
+  it('stores settings with the version the server gives, and goes back when refused', () => {
+    opened();
+    store.dispatch(CupboardPageActions.settingsChanged({ settings: { ...DEFAULT_SETTINGS, volume: 'us-gal' } }));
+    http.expectOne('/api/settings').flush({ ...DEFAULT_SETTINGS, volume: 'us-gal', version: 1 });
+    expect(store.selectSignal(cupboardFeature.selectSettings)()).toMatchObject({ volume: 'us-gal', version: 1 });
+    store.dispatch(CupboardPageActions.settingsChanged({ settings: { ...DEFAULT_SETTINGS, volume: 'imp-gal' } }));
+    http.expectOne('/api/settings').flush({ detail: 'Another window was quicker.' }, { status: 409, statusText: 'conflict' });
+    expect(store.selectSignal(cupboardFeature.selectSettings)().volume).toBe('us-gal');
+  });
+  it('stores a vessel under the id it was given', () => {
+    opened();
+    const vessel = { id: 'V', name: 'Jar', kind: 'jar' as const, capacityL: 5 };
+    store.dispatch(CupboardPageActions.vesselAdded({ vessel }));
+    const request = http.expectOne('/api/vessels');
+    expect(request.request.body).toEqual(vessel);
+    request.flush(vessel);
+    expect(store.selectSignal(cupboardFeature.selectVessels)()).toEqual([vessel]);
+  });
+});

@@ -1,0 +1,145 @@
+import { provideHttpClient } from '@angular/common/http';
+import { Component, ChangeDetectionStrategy, provideZonelessChangeDetection, type Type } from '@angular/core';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { provideRouter, Router } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { ScannedActionsSubject, provideState, provideStore, Store, type Action } from '@ngrx/store';
+import { DEFAULT_SETTINGS, type BatchDto, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
+import type { Entry } from '@trug/core';
+import { BatchPageActions } from '../app/state/batches.actions';
+import { batchesFeature } from '../app/state/batches.reducer';
+import { CellarbookApiActions } from '../app/state/cellarbook.actions';
+import { cupboardFeature } from '../app/state/cupboard.reducer';
+import { dayAt } from './sample-batch';
+
+/** What a page is opened on. */
+export interface PageSetting {
+  readonly batches?: readonly BatchDto[];
+  readonly vessels?: readonly VesselDto[];
+  readonly settings?: Partial<VersionedSettings>;
+  /** Day of the sample batch that is today. */
+  readonly today?: number;
+  readonly inputs?: Readonly<Record<string, string>>;
+}
+
+@Component({ selector: 'trug-elsewhere', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
+class Elsewhere {}
+
+/** A page as a person meets it: what it says, its fields by name and its buttons by their words. */
+export class PageHarness {
+  readonly actions: Action[] = [];
+
+  private constructor(
+    private readonly fixture: ComponentFixture<unknown>,
+    private readonly root: HTMLElement,
+  ) {}
+
+  /** Opens a page on a store that was just loaded; nothing is sent anywhere. */
+  static async open(page: Type<unknown>, setting: PageSetting = {}): Promise<PageHarness> {
+    localStorage.clear();
+    return PageHarness.reopen(page, setting);
+  }
+
+  /** The same with the drafts of an earlier visit. */
+  static async reopen(page: Type<unknown>, { batches = [], vessels = [], settings = {}, today = 0, inputs = {} }: PageSetting): Promise<PageHarness> {
+    TestBed.resetTestingModule();
+    TestBed.configureTestingModule({
+      providers: [
+        provideZonelessChangeDetection(),
+        provideRouter([{ path: '**', component: Elsewhere }]),
+        provideHttpClient(),
+        provideStore(),
+        provideState(batchesFeature),
+        provideState(cupboardFeature),
+        provideEffects(),
+      ],
+    });
+    const store = TestBed.inject(Store);
+    store.dispatch(CellarbookApiActions.loaded({ book: { now: dayAt(today), batches, vessels, settings: { ...DEFAULT_SETTINGS, ...settings } } }));
+    const fixture = TestBed.createComponent(page);
+    for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
+    const harness = new PageHarness(fixture, fixture.nativeElement as HTMLElement);
+    TestBed.inject(ScannedActionsSubject).subscribe((action) => harness.actions.push(action));
+    await fixture.whenStable();
+    return harness;
+  }
+
+  /** Everything the page says, white space folded. */
+  text(selector?: string): string {
+    const from = selector === undefined ? this.root : this.find(selector);
+    return (from.textContent ?? '').replace(/\s+/g, ' ').trim();
+  }
+
+  has(selector: string): boolean {
+    return this.root.querySelector(selector) !== null;
+  }
+
+  count(selector: string): number {
+    return this.root.querySelectorAll(selector).length;
+  }
+
+  value(name: string): string {
+    return this.field(name).value;
+  }
+
+  async type(name: string, text: string): Promise<void> {
+    const field = this.field(name);
+    field.value = text;
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+    await this.fixture.whenStable();
+  }
+
+  async choose(name: string, value: string): Promise<void> {
+    const field = this.find<HTMLSelectElement>(`select[name="${name}"], select#${name}`);
+    field.value = value;
+    field.dispatchEvent(new Event('change', { bubbles: true }));
+    await this.fixture.whenStable();
+  }
+
+  async tick(selector: string): Promise<void> {
+    this.find(selector).click();
+    await this.fixture.whenStable();
+  }
+
+  /** Presses the button or link of these words. */
+  async press(words: string): Promise<void> {
+    const all = [...this.root.querySelectorAll<HTMLElement>('button, a')];
+    const target = all.find((el) => (el.textContent ?? '').trim() === words || el.getAttribute('aria-label') === words);
+    if (!target) throw new Error(`there is nothing called "${words}", only ${all.map((el) => `"${(el.textContent ?? '').trim()}"`).join(', ')}`);
+    target.click();
+    await this.settled();
+  }
+
+  /** Sends the page's form. */
+  async submit(): Promise<void> {
+    this.find('form').dispatchEvent(new Event('submit', { bubbles: true, cancelable: true }));
+    await this.settled();
+  }
+
+  /** The entries the page has written, in order. */
+  written(): readonly Entry[] {
+    return this.actions.flatMap((action) => (action.type === BatchPageActions.entriesWritten.type && 'entries' in action ? (action.entries as Entry[]) : []));
+  }
+
+  address(): string {
+    return TestBed.inject(Router).url;
+  }
+
+  private find<T extends HTMLElement = HTMLElement>(selector: string): T {
+    const found = this.root.querySelector<T>(selector);
+    if (!found) throw new Error(`there is no ${selector}`);
+    return found;
+  }
+
+  private field(name: string): HTMLInputElement {
+    return this.find<HTMLInputElement>(`[name="${name}"] input, input[name="${name}"], textarea[name="${name}"], select[name="${name}"]`);
+  }
+
+  /** Filing loads the contract first, so a few turns pass before anything is dispatched. */
+  private async settled(): Promise<void> {
+    for (let i = 0; i < 5; i += 1) {
+      await new Promise((resolve) => setTimeout(resolve, 5));
+      await this.fixture.whenStable();
+    }
+  }
+}
