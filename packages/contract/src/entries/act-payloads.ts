@@ -1,6 +1,6 @@
 import type { CapColour, EntryPayloads } from '@trug/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsEmpty, IsIn, IsInt, IsNotEmpty, ValidateIf, ValidateNested } from 'class-validator';
 import { InRange, InRangeOrNull, LIMITS, Text, TextList } from '../validation/decorators.js';
 import { VesselFillDto } from './liquid-payloads.js';
 
@@ -15,8 +15,10 @@ export class PitchedPayloadDto {
   @InRangeOrNull(PLACE_C) juiceC!: number | null;
 }
 
-/** An act that needs no figures. */
-export class StirredPayloadDto {}
+/** An act that needs no figures. A class without any rule would be refused as unknown, so it has one. */
+export class StirredPayloadDto {
+  @IsEmpty() nothing?: undefined;
+}
 
 export class MovedPayloadDto {
   @Text(80) @IsNotEmpty() place!: string;

@@ -67,7 +67,7 @@ export class PageHarness {
   /** Everything the page says, white space folded. */
   text(selector?: string): string {
     const from = selector === undefined ? this.root : this.find(selector);
-    return (from.textContent ?? '').replace(/\s+/g, ' ').trim();
+    return from.textContent.replace(/\s+/g, ' ').trim();
   }
 
   has(selector: string): boolean {
@@ -104,8 +104,8 @@ export class PageHarness {
   /** Presses the button or link of these words. */
   async press(words: string): Promise<void> {
     const all = [...this.root.querySelectorAll<HTMLElement>('button, a')];
-    const target = all.find((el) => (el.textContent ?? '').trim() === words || el.getAttribute('aria-label') === words);
-    if (!target) throw new Error(`there is nothing called "${words}", only ${all.map((el) => `"${(el.textContent ?? '').trim()}"`).join(', ')}`);
+    const target = all.find((el) => el.textContent.trim() === words || el.getAttribute('aria-label') === words);
+    if (!target) throw new Error(`there is nothing called "${words}", only ${all.map((el) => `"${el.textContent.trim()}"`).join(', ')}`);
     target.click();
     await this.settled();
   }

@@ -1,0 +1,138 @@
+import 'reflect-metadata';
+import type { EntryKind } from '@trug/core';
+import { checkEntry } from './new-entry.dto.js';
+import { PAYLOAD_DTOS } from './payload-dtos.js';
+
+const ID = '01J00000000000000000000000';
+const OTHER = '01J00000000000000000000001';
+const gravity = { instrument: 'hydrometer', reading: 1.048, sampleC: 20, calibratedAtC: 20, offsetSg: 0 };
+
+/** One payload of every kind that is right in each field. */
+const RIGHT: Readonly<Record<EntryKind, Readonly<Record<string, unknown>>>> = {
+  filled: {
+    source: 'juice',
+    fruit: 'apple',
+    volumeL: 20,
+    gravity,
+    ph: null,
+    taGPerL: null,
+    tanninGPerL: null,
+    yanMgPerL: null,
+    vessels: [{ vesselId: ID, volumeL: 20 }],
+    tempC: null,
+  },
+  reading: { gravity, ph: 3.5, taGPerL: null, placeC: 18, insistedOn: ['rise'], bubbles: null, smell: null },
+  addition: { what: 'fermentable', fermentableId: 'sucrose', massG: 500 },
+  pitched: { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: null },
+  stirred: {},
+  moved: { place: 'shed', tempC: 8 },
+  racked: { vessels: [{ vesselId: ID, volumeL: 19 }], lossL: 0.5 },
+  stabilised: { so2MgPerL: 50, sorbateMgPerL: 180 },
+  sweetened: { sweetenerId: 'erythritol', massG: 200 },
+  primed: { fermentableId: 'sucrose', massG: 130, mode: 'bulk', targetVolumes: 2.6, warmestSinceEndC: 18 },
+  bottled: { bottles: [{ kindId: 'crown-500', count: 38 }], testBottle: true, lossL: 0.4, crate: 'Lot', capColour: 'rust', hottestC: 26, acknowledged: [] },
+  kegged: { vessel: { vesselId: ID, volumeL: 18 }, lossL: 0.5, targetVolumes: 2.4, storeC: 4, acknowledged: ['sealed-ferment'] },
+  opened: { kindId: 'crown-500', count: 1 },
+  tasted: { text: 'sharp', sparkle: 'lively', again: true },
+  note: { text: 'eggy' },
+  discarded: { volumeL: 1, why: 'spilt' },
+  corrected: { entryId: OTHER, replacement: null },
+};
+
+const entry = (kind: string, payload: unknown, changes: object = {}): object => ({
+  id: ID,
+  batchId: OTHER,
+  kind,
+  at: '2026-11-23T10:00:00.000Z',
+  writtenAt: '2026-11-23T10:00:00.000Z',
+  note: '',
+  payload,
+  ...changes,
+});
+const refused = (plain: unknown): string[] => {
+  const check = checkEntry(plain);
+  return check.ok ? [] : check.fields.map((f) => f.path);
+};
+
+describe('checkEntry', () => {
+  it.each(Object.entries(RIGHT))('takes a right %s', (kind, payload) => {
+    expect(refused(entry(kind, payload))).toEqual([]);
+  });
+  it.each(Object.entries(RIGHT).filter(([, payload]) => Object.keys(payload).length > 0))('misses every field of an empty %s', (kind, payload) => {
+    const missing = new Set(refused(entry(kind, {})).map((path) => path.split('.')[1]));
+    // Only what belongs to this kind of addition is asked for.
+    expect([...missing].sort()).toEqual(
+      kind === 'addition'
+        ? ['massG', 'what']
+        : Object.keys(payload)
+            .filter((field) => missing.has(field))
+            .sort(),
+    );
+    expect(missing.size).toBeGreaterThan(0);
+  });
+  it.each(Object.keys(RIGHT) as EntryKind[])('lets nothing unknown into a %s', (kind) => {
+    expect(refused(entry(kind, { ...RIGHT[kind], colour: 'gold' }))).toEqual(['payload.colour']);
+  });
+  it('has a class for every kind', () => {
+    expect(Object.keys(PAYLOAD_DTOS).sort()).toEqual(Object.keys(RIGHT).sort());
+  });
+
+  it.each<[string, EntryKind, object, string]>([
+    ['a negative volume', 'filled', { volumeL: -1 }, 'payload.volumeL'],
+    ['a gravity past syrup', 'filled', { gravity: { ...gravity, reading: 1.5 } }, 'payload.gravity.reading'],
+    ['Brix typed as a gravity', 'reading', { gravity: { ...gravity, reading: 12.4 } }, 'payload.gravity.reading'],
+    ['a gravity as Brix', 'reading', { gravity: { ...gravity, instrument: 'refractometer', reading: -1 } }, 'payload.gravity.reading'],
+    ['a boiling sample', 'reading', { gravity: { ...gravity, sampleC: 99 } }, 'payload.gravity.sampleC'],
+    ['pH 35', 'reading', { ph: 35 }, 'payload.ph'],
+    ['no number', 'moved', { tempC: Number.NaN }, 'payload.tempC'],
+    ['infinity', 'moved', { tempC: Number.POSITIVE_INFINITY }, 'payload.tempC'],
+    ['a number as text', 'moved', { tempC: '8' }, 'payload.tempC'],
+    ['nowhere', 'moved', { place: '' }, 'payload.place'],
+    ['half a bottle', 'opened', { count: 0.5 }, 'payload.count'],
+    ['no bottle', 'opened', { count: 0 }, 'payload.count'],
+    ['a cap of another colour', 'bottled', { capColour: 'gold' }, 'payload.capColour'],
+    ['no bottles at all', 'bottled', { bottles: [] }, 'payload.bottles'],
+    ['a count that is none', 'bottled', { bottles: [{ kindId: 'crown-500', count: -3 }] }, 'payload.bottles.0.count'],
+    ['an acknowledgement that is no word', 'bottled', { acknowledged: [1] }, 'payload.acknowledged'],
+    ['fizz past any bottle', 'primed', { targetVolumes: 9 }, 'payload.targetVolumes'],
+    ['a vessel without a name', 'racked', { vessels: [{ vesselId: '', volumeL: 5 }] }, 'payload.vessels.0.vesselId'],
+    ['an empty note', 'note', { text: '' }, 'payload.text'],
+    ['a note as long as a book', 'note', { text: 'x'.repeat(4001) }, 'payload.text'],
+    ['bubbles of another kind', 'reading', { bubbles: 'furious' }, 'payload.bubbles'],
+  ])('refuses %s', (_what, kind, changes, path) => {
+    expect(refused(entry(kind, { ...RIGHT[kind], ...changes }))).toContain(path);
+  });
+
+  it.each([
+    ['what: acid', { what: 'acid', massG: 5 }, 'payload.acid'],
+    ['what: carbonate', { what: 'carbonate', massG: 5 }, 'payload.carbonate'],
+    ['what: water', { what: 'water' }, 'payload.volumeL'],
+    ['what: sulfite', { what: 'sulfite' }, 'payload.so2MgPerL'],
+    ['what: nutrient', { what: 'nutrient', massG: 5 }, 'payload.name'],
+    ['what: gold', { what: 'gold', massG: 5 }, 'payload.what'],
+  ])('asks what belongs to an addition of %s', (_what, payload, path) => {
+    expect(refused(entry('addition', payload))).toContain(path);
+  });
+
+  it.each([
+    ['an id that is no ULID', { id: '7' }, 'id'],
+    ['a date that is no date', { at: '2026-13-01T10:00:00Z' }, 'at'],
+    ['a local time', { at: '2026-11-23T10:00:00+01:00' }, 'at'],
+    ['a kind nobody knows', { kind: 'distilled' }, 'kind'],
+    ['something beside', { mood: 'good' }, 'mood'],
+  ])('refuses an envelope with %s', (_what, changes, path) => {
+    expect(refused(entry('note', RIGHT.note, changes))).toContain(path);
+  });
+  it.each([null, [], 'note', 7])('refuses %p whole', (plain) => {
+    expect(refused(plain)).toEqual(['']);
+  });
+
+  it('checks what replaces a corrected entry as strictly as an entry', () => {
+    const correct = (replacement: object): string[] => refused(entry('corrected', { entryId: OTHER, replacement }));
+    const right = { kind: 'reading', at: '2026-11-20T10:00:00.000Z', note: '', payload: RIGHT.reading };
+    expect(correct(right)).toEqual([]);
+    expect(correct({ ...right, payload: { ...RIGHT.reading, ph: 35 } })).toEqual(['payload.replacement.payload.ph']);
+    expect(correct({ ...right, kind: 'corrected' })).toEqual(['payload.replacement.kind']);
+    expect(correct({ ...right, at: 'then' })).toEqual(['payload.replacement.at']);
+  });
+});

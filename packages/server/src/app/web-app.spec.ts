@@ -1,0 +1,43 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import pino from 'pino';
+import { startServer, type RunningServer } from './start-server.js';
+
+const webDir = mkdtempSync(join(tmpdir(), 'trug-web-'));
+const config = { host: '127.0.0.1', port: 0, dataDir: null, today: '2026-11-23', webDir, logLevel: 'silent' };
+let server: RunningServer;
+beforeAll(async () => {
+  writeFileSync(join(webDir, 'index.html'), '<h1>Trug</h1>');
+  writeFileSync(join(webDir, 'main-ABCDEFGH.js'), `console.log(${JSON.stringify('x'.repeat(5000))})`);
+  server = await startServer(config, pino({ level: 'silent' }));
+});
+afterAll(async () => {
+  await server.stop();
+  rmSync(webDir, { recursive: true, force: true });
+});
+
+const get = (path: string): Promise<Response> => fetch(`${server.url}${path}`);
+
+describe('serving the web app', () => {
+  it.each(['/', '/shelf', '/batch/01J/read'])('answers %s with the app, never kept', async (path) => {
+    const response = await get(path);
+    expect(await response.text()).toBe('<h1>Trug</h1>');
+    expect(response.headers.get('cache-control')).toBe('no-cache');
+  });
+  it('lets a built file be kept for good, and compresses it', async () => {
+    const response = await get('/main-ABCDEFGH.js');
+    expect(response.headers.get('cache-control')).toContain('immutable');
+    expect(response.headers.get('content-encoding')).toMatch(/br|gzip/);
+  });
+  it('answers a missing file and an unknown API path as missing, not with the app', async () => {
+    expect((await get('/gone.js')).status).toBe(404);
+    expect((await get('/api/gone')).status).toBe(404);
+    expect((await get('/../package.json')).status).toBe(404);
+  });
+  it('will not start on a web app that is not built, or a port in use', async () => {
+    await expect(startServer({ ...config, webDir: join(webDir, 'nowhere') }, pino({ level: 'silent' }))).rejects.toThrow(/not built/);
+    const port = Number(new URL(server.url).port);
+    await expect(startServer({ ...config, port }, pino({ level: 'silent' }))).rejects.toThrow(/EADDRINUSE/);
+  });
+});
