@@ -167,7 +167,7 @@ describe('judgeFermentation', () => {
 
   it('never calls equal readings closer than a week finished', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.1, max: 6.9, noNaN: true }), fc.double({ min: 0.994, max: 1.03, noNaN: true }), (gap, sg) => {
+      fc.property(fc.double({ min: 0.1, max: 6.49, noNaN: true }), fc.double({ min: 0.994, max: 1.03, noNaN: true }), (gap, sg) => {
         const { status } = judge({
           list: [
             [4, 1.04],
@@ -179,6 +179,26 @@ describe('judgeFermentation', () => {
       }),
       SEED,
     );
+  });
+  it('counts a week by the day, not by the hour', () => {
+    expect(
+      judge({
+        list: [
+          [9, 1.012],
+          [20, 0.998],
+          [26.8, 0.998],
+        ],
+      }).status,
+    ).toBe('finished-dry');
+    expect(
+      judge({
+        list: [
+          [9, 1.012],
+          [20, 0.998],
+          [26.2, 0.998],
+        ],
+      }).status,
+    ).toBe('too-few-readings');
   });
   it('never calls a ferment that still falls finished', () => {
     fc.assert(

@@ -146,7 +146,8 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
     abvNow: abvOf(agreeWithReading(input.liquid, last.sg)),
     toleranceAbv,
     steadyFrom,
-    steadyDays: daysBetween(steadyFrom.at, last.at),
+    // Readings are dated by the day, and a maker who comes back on the same weekday has waited a week whatever the hour.
+    steadyDays: Math.round(daysBetween(steadyFrom.at, last.at)),
     lastRatePerDay: rates.at(-1) ?? 0,
     bestRatePerDay: Math.max(0, ...rates),
     tempC: lastTemp,

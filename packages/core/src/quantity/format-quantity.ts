@@ -54,7 +54,7 @@ function gravityInUnit(sg: number, unit: UnitPreferences['gravity']): string {
   if (unit === 'SG') return sg.toFixed(3);
   // Below 1.000 alcohol makes both scales read under zero, where neither is defined: SG is the honest way to say it.
   if (sg < 1) return sg.toFixed(3);
-  return unit === 'Bx' ? `${brixFromSg(sg).toFixed(1)} °Bx` : `${solidsFromSg(sg).toFixed(0)} g/L`;
+  return unit === 'Bx' ? `${figure(brixFromSg(sg), 1)} °Bx` : `${figure(solidsFromSg(sg), 0)} g/L`;
 }
 
 /**

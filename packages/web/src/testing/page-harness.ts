@@ -4,9 +4,9 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { ScannedActionsSubject, provideState, provideStore, Store, type Action } from '@ngrx/store';
-import { DEFAULT_SETTINGS, type BatchDto, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
+import { DEFAULT_SETTINGS, type BatchDto, type Problem, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
-import { BatchPageActions } from '../app/state/batches.actions';
+import { BatchApiActions, BatchPageActions } from '../app/state/batches.actions';
 import { batchesFeature } from '../app/state/batches.reducer';
 import { CellarbookApiActions } from '../app/state/cellarbook.actions';
 import { cupboardFeature } from '../app/state/cupboard.reducer';
@@ -28,6 +28,8 @@ class Elsewhere {}
 /** A page as a person meets it: what it says, its fields by name and its buttons by their words. */
 export class PageHarness {
   readonly actions: Action[] = [];
+  /** What the server answers to entries: nothing against them unless a test says otherwise. */
+  refusal: Problem | null = null;
 
   private constructor(
     private readonly fixture: ComponentFixture<unknown>,
@@ -54,12 +56,15 @@ export class PageHarness {
         provideEffects(),
       ],
     });
-    const store = TestBed.inject(Store);
+    const store = TestBed.inject<Store>(Store);
     store.dispatch(CellarbookApiActions.loaded({ book: { now: dayAt(today), batches, vessels, settings: { ...DEFAULT_SETTINGS, ...settings } } }));
     const fixture = TestBed.createComponent(page);
     for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
     const harness = new PageHarness(fixture, fixture.nativeElement as HTMLElement);
-    TestBed.inject(ScannedActionsSubject).subscribe((action) => harness.actions.push(action));
+    TestBed.inject(ScannedActionsSubject).subscribe((action) => {
+      harness.actions.push(action);
+      if (action.type === BatchPageActions.entriesWritten.type && 'entries' in action) harness.answer(store, action.entries as readonly Entry[]);
+    });
     await fixture.whenStable();
     return harness;
   }
@@ -114,6 +119,13 @@ export class PageHarness {
   async submit(): Promise<void> {
     this.find('form').dispatchEvent(new Event('submit', { bubbles: true, cancelable: true }));
     await this.settled();
+  }
+
+  private answer(store: Store, entries: readonly Entry[]): void {
+    const { refusal } = this;
+    setTimeout(() =>
+      store.dispatch(refusal ? BatchApiActions.entriesRefused({ entries, problem: refusal }) : BatchApiActions.entriesFiled({ entries, said: '' })),
+    );
   }
 
   /** The entries the page has written, in order. */

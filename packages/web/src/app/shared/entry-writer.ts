@@ -1,9 +1,11 @@
 import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
+import { Actions, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import { checkEntryAgainst, judgeState, replay, type Entry, type EntryKind, type EntryPayloads } from '@trug/core';
 import { newId } from './new-id';
-import { BatchPageActions } from '../state/batches.actions';
+import { filter, firstValueFrom } from 'rxjs';
+import { BatchApiActions, BatchPageActions } from '../state/batches.actions';
 import type { BatchView } from '../state/batch-views.selectors';
 import { cupboardFeature } from '../state/cupboard.reducer';
 
@@ -15,6 +17,7 @@ export type Act = {
 /** Writes acts down on a batch, after asking the contract and the core whether they may be filed. */
 @Injectable({ providedIn: 'root' })
 export class EntryWriter {
+  private readonly actions = inject(Actions);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
   private readonly loadedNow = this.store.selectSignal(cupboardFeature.selectNow);
@@ -35,13 +38,22 @@ export class EntryWriter {
   /**
    * Files acts on a batch, all or none, and goes back to its page.
    *
-   * @returns why they cannot be filed; null once they are on their way
+   * @returns why they cannot be filed; null once the server has them
    */
   async write(view: BatchView, acts: readonly Act[], said: string): Promise<string | null> {
     const entries = acts.map((act) => this.entry(view.batch.id, act, view.state.lastEntryAt));
     const refused = (await refusalByContract(entries)) ?? refusalByCore(view, entries);
     if (refused !== null) return refused;
+    // The answer is awaited before the form is left, so that a refusal finds everything still in it.
+    const answer = firstValueFrom(
+      this.actions.pipe(
+        ofType(BatchApiActions.entriesFiled, BatchApiActions.entriesRefused),
+        filter((action) => action.entries === entries),
+      ),
+    );
     this.store.dispatch(BatchPageActions.entriesWritten({ entries, said }));
+    const answered = await answer;
+    if (answered.type === BatchApiActions.entriesRefused.type) return answered.problem.detail;
     await this.router.navigate(['/batch', view.batch.id]);
     return null;
   }
@@ -49,9 +61,10 @@ export class EntryWriter {
 
 /** The contract's rules come with class-validator, which is loaded when something is first written. */
 async function refusalByContract(entries: readonly Entry[]): Promise<string | null> {
-  const { checkEntry } = await import('@trug/contract');
+  const contract = await import('@trug/contract').catch(() => null);
+  if (contract === null) return 'Trug’s server did not answer. What you typed is still here: start Trug again and send it once more.';
   for (const entry of entries) {
-    const check = checkEntry(entry);
+    const check = contract.checkEntry(entry);
     if (!check.ok) return check.fields.map((f) => f.message).join(' ');
   }
   return null;

@@ -67,6 +67,16 @@ describe('ReadingPage', () => {
     const after = await PageHarness.reopen(ReadingPage, setting);
     expect(after.value('gravity')).toBe('');
   });
+  it('keeps everything typed when the server refuses', async () => {
+    const page = await open();
+    page.refusal = { type: 'about:blank', title: 'No', status: 422, code: 'not-allowed', detail: 'That does not add up.' };
+    await page.type('gravity', '1.012');
+    await page.type('note', 'eggy');
+    await page.submit();
+    expect(page.text('[role=alert]')).toBe('That does not add up.');
+    expect([page.value('gravity'), page.value('note'), page.address()]).toEqual(['1.012', 'eggy', '/']);
+    expect((await PageHarness.reopen(ReadingPage, setting)).value('gravity')).toBe('1.012');
+  });
   it('dates a reading by the day chosen', async () => {
     const page = await open();
     await page.choose('dayChoice', dayAt(10).slice(0, 10));
