@@ -35,7 +35,8 @@ export { freeSo2For, sulfiteDose, type SulfiteForm } from './adjust/sulfite-dose
 export { pitchRate, type PitchRate } from './yeast/pitch-rate.js';
 export { pitchCautions } from './yeast/pitch-cautions.js';
 // fermenting
-export { EQUAL_SG, judgeFermentation, PROOF_DAYS, type JudgeInput } from './ferment/judge-fermentation.js';
+export { judgeFermentation } from './ferment/judge-fermentation.js';
+export { EQUAL_SG, PROOF_DAYS, type JudgedEntry, type JudgeInput, type PlaceTemperature } from './ferment/judge-facts.js';
 export { siftReadings, type GravityReading } from './ferment/reading.js';
 export { questionReading, type ReadingQuestion } from './ferment/question-reading.js';
 export { provesFinished, STATUS_WORDS, type Evidence, type FermentStatus, type NextAction, type Verdict } from './ferment/verdict.js';

@@ -1,5 +1,5 @@
 import type { GravityReading } from '../ferment/reading.js';
-import type { JudgedEntry, PlaceTemperature } from '../ferment/judge-fermentation.js';
+import type { JudgedEntry, PlaceTemperature } from '../ferment/judge-facts.js';
 import type { Liquid } from '../liquid/liquid.js';
 import type { CapColour, VesselFill } from './entry.js';
 

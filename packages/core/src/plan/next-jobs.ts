@@ -1,4 +1,4 @@
-import { PROOF_DAYS } from '../ferment/judge-fermentation.js';
+import { PROOF_DAYS } from '../ferment/judge-facts.js';
 import type { Verdict } from '../ferment/verdict.js';
 import type { BatchState } from '../log/batch-state.js';
 import { calendarDays, dateAfter, daysBetween, dayText } from '../quantity/days.js';

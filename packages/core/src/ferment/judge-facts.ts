@@ -1,0 +1,55 @@
+import type { Liquid } from '../liquid/liquid.js';
+import type { YeastKind } from '../reference/yeast-kinds-data.js';
+import type { GravityReading } from './reading.js';
+
+/** A temperature the vessel stood at. */
+export interface PlaceTemperature {
+  readonly at: string;
+  readonly tempC: number;
+}
+
+/** The acts that matter to a judgement: when yeast went in, and anything that moved the gravity by hand. */
+export interface JudgedEntry {
+  readonly at: string;
+  readonly kind: 'pitched' | 'gravity-changed';
+}
+
+/** What a judgement rests on. */
+export interface JudgeInput {
+  readonly readings: readonly GravityReading[];
+  /** The must as pitched, with everything added since, unfermented. */
+  readonly liquid: Liquid;
+  readonly yeast: YeastKind;
+  readonly temps: readonly PlaceTemperature[];
+  /** ISO 8601. */
+  readonly today: string;
+  readonly entries: readonly JudgedEntry[];
+}
+
+/** Readings this close are equal. @source readability of a home stem, two readings */
+export const EQUAL_SG = 0.001;
+/** Days between two readings that can prove an end. @source craft rule: a week, since a cold ferment may lose a point in five days */
+export const PROOF_DAYS = 7;
+/** Distance above the expected end that counts as there, and as a touch high. */
+export const AT_END_SG = 0.002;
+export const TOUCH_HIGH_SG = 0.006;
+/** Slack for sums in floating point. */
+export const EPS = 1e-6;
+
+/** What the words of a verdict rest on. */
+export interface Facts {
+  readonly input: JudgeInput;
+  readonly usable: readonly GravityReading[];
+  readonly last: GravityReading;
+  readonly endSg: number;
+  readonly stopsAtTolerance: boolean;
+  readonly abvNow: number;
+  readonly toleranceAbv: number;
+  /** First of the run of equal readings that ends with the last, and how long the run is. */
+  readonly steadyFrom: GravityReading;
+  readonly steadyDays: number;
+  readonly lastRatePerDay: number;
+  readonly bestRatePerDay: number;
+  readonly tempC: number | null;
+  readonly tooCold: boolean;
+}

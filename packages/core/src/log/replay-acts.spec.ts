@@ -1,0 +1,169 @@
+import * as fc from 'fast-check';
+import { phOf, taOf } from '../liquid/acid-chemistry.js';
+import { abvOf, fermentableGPerL, gravityOf, solidsOf, sweetnessGPerL } from '../liquid/views.js';
+import { DEFAULT_UNITS, type UnitPreferences } from '../quantity/format-quantity.js';
+import { SEED } from '../testing/arbitrary-liquid.js';
+import { expectWithin } from '../testing/expect-within.js';
+import type { Liquid } from '../liquid/liquid.js';
+import { describeEntry } from './describe-entry.js';
+import type { Entry, EntryKind, EntryPayloads } from './entry.js';
+import { replay } from './replay.js';
+
+const START_MS = Date.UTC(2026, 9, 1, 10);
+let made = 0;
+function entry<K extends EntryKind>(kind: K, day: number, payload: EntryPayloads[K]): Entry {
+  made += 1;
+  const at = new Date(START_MS + day * 86_400_000).toISOString();
+  return { id: `A${String(made).padStart(5, '0')}`, batchId: 'B', kind, at, writtenAt: at, note: '', payload } as Entry;
+}
+const raw = (reading: number): EntryPayloads['filled']['gravity'] => ({ instrument: 'hydrometer', reading, sampleC: 20, calibratedAtC: 20, offsetSg: 0 });
+const fill = (): Entry =>
+  entry('filled', 0, {
+    source: 'juice',
+    fruit: 'apple',
+    volumeL: 20,
+    gravity: raw(1.05),
+    ph: 3.5,
+    taGPerL: 6,
+    tanninGPerL: 0.5,
+    yanMgPerL: 80,
+    vessels: [
+      { vesselId: 'V', volumeL: 12 },
+      { vesselId: 'W', volumeL: 8 },
+    ],
+    tempC: 15,
+  });
+const read = (day: number, sg: number): Entry =>
+  entry('reading', day, { gravity: raw(sg), ph: null, taGPerL: null, placeC: 15, insistedOn: [], bubbles: null, smell: null });
+const pitch = (): Entry => entry('pitched', 1, { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: 15 });
+
+const liquidAfter = (...log: readonly Entry[]): Liquid => {
+  const state = replay([fill(), ...log]);
+  if (state.issues.length > 0 || !state.liquid) throw new Error(JSON.stringify(state.issues));
+  return state.liquid;
+};
+const before = liquidAfter();
+
+describe('what each act does to the liquid', () => {
+  it('acid makes it sharper, carbonate softer', () => {
+    const sharp = liquidAfter(entry('addition', 0.1, { what: 'acid', acid: 'malic', massG: 20 }));
+    expectWithin(taOf(sharp) - taOf(before), 1, { abs: 0.001 });
+    expect(phOf(sharp)).toBeLessThan(phOf(before));
+    const soft = liquidAfter(entry('addition', 0.1, { what: 'carbonate', carbonate: 'potassium-bicarbonate', massG: 20 }));
+    expect(phOf(soft)).toBeGreaterThan(phOf(before));
+  });
+  it('water thins it, and vessels hold it in the same shares', () => {
+    const state = replay([fill(), entry('addition', 0.1, { what: 'water', volumeL: 5 })]);
+    expectWithin(solidsOf(state.liquid ?? before) * 25, solidsOf(before) * 20, { abs: 1e-6 });
+    expect(state.vessels.map((v) => v.volumeL)).toEqual([15, 10]);
+  });
+  it('tannin adds grip, sulfite its two figures', () => {
+    expectWithin(liquidAfter(entry('addition', 0.1, { what: 'tannin', massG: 10 })).tanninGPerL, 1, { abs: 1e-9 });
+    expect(liquidAfter(entry('addition', 0.1, { what: 'sulfite', so2MgPerL: 60 }))).toMatchObject({ totalSo2MgPerL: 60, freeSo2MgPerL: 30 });
+  });
+  it.each(['nutrient', 'enzyme', 'bentonite', 'finings'] as const)('%s leaves the sums alone', (what) => {
+    expect(liquidAfter(entry('addition', 0.1, { what, name: 'packet', massG: 5 }))).toEqual(before);
+  });
+  it('stirring, notes and tasting leave it alone', () => {
+    expect(
+      liquidAfter(entry('stirred', 0.2, {}), entry('note', 0.3, { text: 'foam' }), entry('tasted', 0.4, { text: 'sweet', sparkle: null, again: null })),
+    ).toEqual(before);
+  });
+  it('stabilising adds sulfite and sorbate, sweetening sweetness without sugar', () => {
+    const done = [pitch(), read(10, 1.01), read(20, 0.999), read(28, 0.999)];
+    const dry = liquidAfter(...done);
+    const stable = liquidAfter(...done, entry('stabilised', 29, { so2MgPerL: 40, sorbateMgPerL: 180 }));
+    expect(stable).toMatchObject({ totalSo2MgPerL: 40, sorbateMgPerL: 180 });
+    const sweet = liquidAfter(...done, entry('sweetened', 29, { sweetenerId: 'erythritol', massG: 400 }));
+    expectWithin(fermentableGPerL(sweet) * sweet.volumeL, fermentableGPerL(dry) * dry.volumeL, { abs: 1e-6 });
+    expectWithin(sweetnessGPerL(sweet) * sweet.volumeL, sweetnessGPerL(dry) * dry.volumeL + 260, { abs: 1e-6 });
+  });
+  it('a reading before yeast corrects the must, one after it the strength', () => {
+    expectWithin(gravityOf(replay([fill(), read(0.2, 1.056)]).must ?? before), 1.056, { abs: 1e-6 });
+    const working = replay([fill(), pitch(), read(5, 1.03)]);
+    expectWithin(gravityOf(working.must ?? before), 1.05, { abs: 1e-6 });
+    expect(abvOf(working.liquid ?? before)).toBeGreaterThan(2);
+  });
+  it('pouring away empties it, to the last litre', () => {
+    expect(replay([fill(), entry('discarded', 1, { volumeL: 5, why: 'spilt' })]).liquid?.volumeL).toBe(15);
+    expect(replay([fill(), entry('discarded', 1, { volumeL: 19.5, why: 'vinegar' })])).toMatchObject({ liquid: null, vessels: [] });
+  });
+  it('racking keeps what was moved, in the vessels named', () => {
+    const state = replay([fill(), pitch(), entry('racked', 30, { vessels: [{ vesselId: 'X', volumeL: 19.2 }], lossL: 0.8 })]);
+    expect(state).toMatchObject({ stage: 'rest', vessels: [{ vesselId: 'X', volumeL: 19.2 }] });
+    expect(state.liquid?.volumeL).toBe(19.2);
+    expect(replay([fill(), pitch(), entry('racked', 30, { vessels: [{ vesselId: 'X', volumeL: 25 }], lossL: 0 })]).issues).toHaveLength(1);
+  });
+  it('kegging fills the keg and ends the judging', () => {
+    const state = replay([
+      fill(),
+      pitch(),
+      entry('kegged', 40, { vessel: { vesselId: 'K', volumeL: 19 }, lossL: 1, targetVolumes: 2.4, storeC: 4, acknowledged: [] }),
+    ]);
+    expect(state).toMatchObject({ stage: 'drink', keg: { vesselId: 'K', volumeL: 19, storeC: 4 } });
+  });
+  it('moving notes the place and its heat', () => {
+    expect(replay([fill(), entry('moved', 2, { place: 'the shed', tempC: 7 })])).toMatchObject({ place: 'the shed', placeC: 7 });
+  });
+  it('nothing can be done to an empty vessel, and each try is named', () => {
+    const acts = [
+      entry('addition', 1, { what: 'water', volumeL: 1 }),
+      entry('primed', 1, { fermentableId: 'sucrose', massG: 5, mode: 'bulk', targetVolumes: 2, warmestSinceEndC: 18 }),
+      entry('discarded', 1, { volumeL: 1, why: '' }),
+    ];
+    expect(replay(acts).issues.map((i) => i.entryId)).toEqual(acts.map((a) => a.id));
+  });
+  it('an unknown sugar or bottle is named and everything else still counts', () => {
+    const state = replay([fill(), entry('addition', 0.1, { what: 'fermentable', fermentableId: 'sand', massG: 100 }), pitch(), read(6, 1.02)]);
+    expect(state.issues).toHaveLength(1);
+    expect(state.readings).toHaveLength(1);
+  });
+});
+
+describe('any log', () => {
+  it('replays without loss of volume, whatever readings it holds', () => {
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: 0.99, max: 1.12, noNaN: true }), { maxLength: 12 }), (sgs) => {
+        const state = replay([fill(), pitch(), ...sgs.map((sg, i) => read(2 + i, sg))]);
+        expect(state.issues).toEqual([]);
+        expectWithin(state.liquid?.volumeL ?? NaN, 20, { abs: 1e-9 });
+        const last = sgs.at(-1);
+        if (last !== undefined) expectWithin(gravityOf(state.liquid ?? before), last, { abs: 2e-6 });
+      }),
+      SEED,
+    );
+  });
+});
+
+describe('describeEntry', () => {
+  const imperial: UnitPreferences = { volume: 'us-gal', mass: 'imperial', temperature: 'degF', gravity: 'SG', pressure: 'psi' };
+  const say = (e: Entry, units = DEFAULT_UNITS): string => `${describeEntry(e, units).lead} ${describeEntry(e, units).rest}`.trim();
+  it.each<[Entry, string]>([
+    [pitch(), 'Pitched Crisp cider type, 5 g sprinkled'],
+    [entry('pitched', 1, { yeastId: 'wild-spontaneous', massG: 0, method: 'wild', juiceC: null }), 'Left to its own yeast Wild / spontaneous'],
+    [entry('addition', 1, { what: 'fermentable', fermentableId: 'honey', massG: 1500 }), 'Added 1.50 kg Honey'],
+    [entry('addition', 1, { what: 'water', volumeL: 2 }), 'Added 2 L water'],
+    [entry('addition', 1, { what: 'acid', acid: 'malic', massG: 12 }), 'Added 12 g malic acid'],
+    [entry('addition', 1, { what: 'carbonate', carbonate: 'potassium-bicarbonate', massG: 9 }), 'Added 9 g potassium bicarbonate'],
+    [entry('addition', 1, { what: 'tannin', massG: 4 }), 'Added 4 g tannin'],
+    [entry('addition', 1, { what: 'sulfite', so2MgPerL: 75 }), 'Sulfited 75 mg/L'],
+    [entry('addition', 1, { what: 'nutrient', name: 'yeast food', massG: 3 }), 'Added 3 g yeast food'],
+    [entry('moved', 1, { place: 'the shed', tempC: 8 }), 'Moved to the shed, 8 °C'],
+    [entry('racked', 1, { vessels: [{ vesselId: 'V', volumeL: 19 }], lossL: 0.5 }), 'Racked 19 L off the lees, 500 mL left behind'],
+    [entry('stabilised', 1, { so2MgPerL: 40, sorbateMgPerL: 180 }), 'Stabilised 40 mg/L sulfite, 180 mg/L sorbic acid'],
+    [entry('sweetened', 1, { sweetenerId: 'erythritol', massG: 250 }), 'Sweetened with 250 g Erythritol'],
+    [entry('kegged', 1, { vessel: { vesselId: 'K', volumeL: 18 }, lossL: 0, targetVolumes: 2.4, storeC: 4, acknowledged: [] }), 'Kegged 18 L, kept at 4 °C'],
+    [entry('opened', 1, { kindId: 'swing-500', count: 2 }), 'Opened 2 swing-top 500 mL'],
+    [entry('tasted', 1, { text: 'round', sparkle: null, again: null }), 'Tasted round'],
+    [entry('note', 1, { text: 'eggy' }), 'Note eggy'],
+    [entry('discarded', 1, { volumeL: 2, why: 'spilt' }), 'Poured away 2 L: spilt'],
+    [entry('stirred', 1, {}), 'Stirred'],
+    [entry('corrected', 1, { entryId: 'x', replacement: null }), 'Struck out'],
+  ])('case %#', (e, words) => {
+    expect(say(e)).toBe(words);
+  });
+  it('speaks the maker’s units', () => {
+    expect(say(entry('moved', 1, { place: 'the shed', tempC: 10 }), imperial)).toBe('Moved to the shed, 50 °F');
+    expect(say(entry('addition', 1, { what: 'fermentable', fermentableId: 'sucrose', massG: 453.59237 }), imperial)).toBe('Added 1 lb White sugar (sucrose)');
+  });
+});
