@@ -82,7 +82,7 @@ describe('care along the way', () => {
     await bench.press('Put it in');
     await bench.says(/Second keg/, 'main ul');
     await bench.open(`${path('North Wall Wild')}/bottle`);
-    expect(await bench.page.$$eval('input[name=route]:not([disabled])', (inputs) => inputs.map((i) => (i).value))).toEqual(['cold-keg']);
+    expect(await bench.page.$$eval('input[name=route]:not([disabled])', (inputs) => inputs.map((i) => i.value))).toEqual(['cold-keg']);
     await bench.press('Keg it');
     await bench.says(/Gas must get out/, '[role=alert]');
     await bench.fill('acknowledge', 'I understand');
