@@ -1,0 +1,41 @@
+import { provideZonelessChangeDetection } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { correctHydrometer } from '@trug/core';
+import { Icon } from '../icon/icon';
+import { Tape } from '../tape/tape';
+import { Working } from './working';
+
+beforeEach(() => {
+  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
+});
+
+it('Working shows each line with the maker’s figures, the result and the source', async () => {
+  const fixture = TestBed.createComponent(Working);
+  fixture.componentRef.setInput('steps', correctHydrometer({ reading: 1.05, sampleC: 30, calibratedAtC: 20 }).steps);
+  await fixture.whenStable();
+  const text = (fixture.nativeElement as HTMLElement).textContent;
+  for (const words of ['1.0500', '30.0 °C', '= 1.0524', 'Kell 1975']) expect(text).toContain(words);
+});
+
+it('Tape carries a name and a line in its colour', async () => {
+  const fixture = TestBed.createComponent(Tape);
+  fixture.componentRef.setInput('name', 'Back jar');
+  fixture.componentRef.setInput('line', '5 L');
+  fixture.componentRef.setInput('tape', 'moss');
+  await fixture.whenStable();
+  const host = fixture.nativeElement as HTMLElement;
+  expect(host.textContent).toBe('Back jar5 L');
+  expect(host.style.getPropertyValue('--tape')).toBe('var(--tape-moss)');
+});
+
+it.each(['shelf', 'juice', 'year', 'cellar', 'practice', 'cupboard', 'settings', 'yes', 'note', 'warn', 'add', 'write'] as const)(
+  'Icon draws %s, hidden from readers',
+  async (name) => {
+    const fixture = TestBed.createComponent(Icon);
+    fixture.componentRef.setInput('name', name);
+    await fixture.whenStable();
+    const svg = (fixture.nativeElement as HTMLElement).querySelector('svg');
+    expect(svg?.getAttribute('aria-hidden')).toBe('true');
+    expect(svg?.querySelectorAll('path, circle, line, rect').length).toBeGreaterThan(0);
+  },
+);

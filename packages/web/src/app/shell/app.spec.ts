@@ -1,0 +1,63 @@
+import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
+import { Store } from '@ngrx/store';
+import type { Problem } from '@trug/contract/plain';
+import { PageHarness } from '../../testing/page-harness';
+import { CellarbookApiActions } from '../state/cellarbook.actions';
+import { App } from './app';
+import { PLACES } from './places';
+
+const problem: Problem = { type: 'about:blank', title: 'Trug did not answer', status: 0, code: 'unreachable', detail: 'Start Trug again.' };
+async function press(...keys: readonly string[]): Promise<string> {
+  for (const key of keys) document.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+  await new Promise((resolve) => setTimeout(resolve, 10));
+  return TestBed.inject(Router).url;
+}
+
+describe('App', () => {
+  it('names every place on the rail, with the day above', async () => {
+    const app = await PageHarness.open(App);
+    expect(app.text('nav')).toBe(PLACES.map((p) => p.name).join(''));
+    expect(app.text('header')).toContain('Thu 1 Oct');
+  });
+  it('goes where the keys say, and not while someone types', async () => {
+    await PageHarness.open(App);
+    expect(await press('g', 'c')).toBe('/cellar');
+    expect(await press('n')).toBe('/new');
+    const field = document.body.appendChild(document.createElement('input'));
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'g', bubbles: true }));
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 's', bubbles: true }));
+    expect(await press()).toBe('/new');
+    field.remove();
+    expect(await press('Escape')).toBe('/shelf');
+  });
+  it('leaves keys with a modifier to the browser', async () => {
+    await PageHarness.open(App);
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: 'n', ctrlKey: true, bubbles: true }));
+    expect(await press()).toBe('/');
+  });
+  it('goes back from a form to its batch', async () => {
+    await PageHarness.open(App);
+    await TestBed.inject(Router).navigateByUrl('/batch/7/read');
+    expect(await press('Escape')).toBe('/batch/7');
+  });
+  it('lists the keys and closes the list again', async () => {
+    const app = await PageHarness.open(App);
+    await press('?');
+    expect(app.text('[role=dialog]')).toContain('New batch');
+    await press('Escape');
+    expect(app.has('[role=dialog]')).toBe(false);
+  });
+  it('wears the light that was chosen', async () => {
+    await PageHarness.open(App, { settings: { theme: 'lamplight' } });
+    expect(document.documentElement.dataset['theme']).toBe('lamplight');
+    await PageHarness.open(App, { settings: { theme: 'system' } });
+    expect(document.documentElement.dataset['theme']).toBeUndefined();
+  });
+  it('keeps showing what it has when a later load fails', async () => {
+    const app = await PageHarness.open(App);
+    TestBed.inject(Store).dispatch(CellarbookApiActions.loadFailed({ problem }));
+    await press();
+    expect(app.has('router-outlet')).toBe(true);
+  });
+});
