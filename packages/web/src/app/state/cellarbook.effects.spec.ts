@@ -6,7 +6,7 @@ import { MatSnackBar } from '@angular/material/snack-bar';
 import { provideRouter, Router } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore, Store } from '@ngrx/store';
-import { DEFAULT_SETTINGS } from '@trug/contract/plain';
+import { DEFAULT_SETTINGS, type VersionedSettings } from '@trug/contract/plain';
 import { Subject } from 'rxjs';
 import { BATCH_ID, filled, reading, sampleBatch } from '../../testing/sample-batch';
 import { BatchPageActions } from './batches.actions';
@@ -119,6 +119,23 @@ describe('the cupboard', () => {
     store.dispatch(CupboardPageActions.settingsChanged({ settings: { ...DEFAULT_SETTINGS, volume: 'imp-gal' } }));
     http.expectOne('/api/settings').flush({ detail: 'Another window was quicker.' }, { status: 409, statusText: 'conflict' });
     expect(store.selectSignal(cupboardFeature.selectSettings)().volume).toBe('us-gal');
+    // Another window was quicker, so what it stored is fetched.
+    expect(http.match(() => true).map((r) => r.request.url)).toContain('/api/settings');
+  });
+  it('sends changes made in quick succession one after another, each on the version before it', () => {
+    opened();
+    const change = (settings: Partial<VersionedSettings>): void =>
+      store.dispatch(CupboardPageActions.settingsChanged({ settings: { ...store.selectSignal(cupboardFeature.selectSettings)(), ...settings } }));
+    change({ volume: 'us-gal' });
+    change({ temperature: 'degF' });
+    change({ gravity: 'Bx' });
+    for (const version of [0, 1, 2]) {
+      const request = http.expectOne('/api/settings');
+      const sent = request.request.body as VersionedSettings;
+      expect(sent.version).toBe(version);
+      request.flush({ ...sent, version: version + 1 });
+    }
+    expect(store.selectSignal(cupboardFeature.selectSettings)()).toMatchObject({ volume: 'us-gal', temperature: 'degF', gravity: 'Bx', version: 3 });
   });
   it('stores a vessel under the id it was given', () => {
     opened();

@@ -2,16 +2,19 @@ import { inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import type { FunctionalEffect } from '@ngrx/effects';
-import { catchError, concatMap, exhaustMap, map, of, switchMap, tap } from 'rxjs';
+import { catchError, concatMap, defer, exhaustMap, map, of, switchMap, tap } from 'rxjs';
+import { Store } from '@ngrx/store';
 import { Says } from '../shared/says/says';
 import { BatchApiActions, BatchPageActions } from './batches.actions';
 import { AppActions, CellarbookApiActions, CupboardPageActions } from './cellarbook.actions';
 import { CellarbookApi, problemOf } from './cellarbook.api';
+import { cupboardFeature } from './cupboard.reducer';
 
 const load = createEffect(
   (actions = inject(Actions), api = inject(CellarbookApi)) =>
     actions.pipe(
-      ofType(AppActions.opened, BatchPageActions.reloadAsked),
+      // Refused settings mean that another window was quicker: what it stored is fetched.
+      ofType(AppActions.opened, BatchPageActions.reloadAsked, CellarbookApiActions.settingsRefused),
       switchMap(() =>
         api.load().pipe(
           map((book) => CellarbookApiActions.loaded({ book })),
@@ -75,11 +78,12 @@ const addVessel = createEffect(
 );
 
 const saveSettings = createEffect(
-  (actions = inject(Actions), api = inject(CellarbookApi)) =>
+  (actions = inject(Actions), api = inject(CellarbookApi), stored = inject(Store).selectSignal(cupboardFeature.selectStoredSettings)) =>
     actions.pipe(
       ofType(CupboardPageActions.settingsChanged),
+      // Changes made in quick succession are sent one after another, each on the version the one before it made.
       concatMap(({ settings }) =>
-        api.saveSettings(settings).pipe(
+        defer(() => api.saveSettings({ ...settings, version: stored().version })).pipe(
           map((stored) => CellarbookApiActions.settingsStored({ settings: stored })),
           catchError((error: unknown) => of(CellarbookApiActions.settingsRefused({ settings, problem: problemOf(error) }))),
         ),

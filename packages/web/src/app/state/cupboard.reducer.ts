@@ -23,7 +23,12 @@ export const cupboardFeature = createFeature({
     on(CupboardPageActions.vesselAdded, (state, { vessel }) => ({ ...state, vessels: [...state.vessels, vessel] })),
     on(CellarbookApiActions.vesselRefused, (state, { vessel }) => ({ ...state, vessels: state.vessels.filter((v) => v.id !== vessel.id) })),
     on(CupboardPageActions.settingsChanged, (state, { settings }) => ({ ...state, settings })),
-    on(CellarbookApiActions.settingsStored, (state, { settings }) => ({ ...state, settings, storedSettings: settings })),
+    // A later change may be on its way already, so only the version is taken over.
+    on(CellarbookApiActions.settingsStored, (state, { settings }) => ({
+      ...state,
+      settings: { ...state.settings, version: settings.version },
+      storedSettings: settings,
+    })),
     on(CellarbookApiActions.settingsRefused, (state) => ({ ...state, settings: state.storedSettings })),
   ),
   extraSelectors: ({ selectVessels }) => ({
