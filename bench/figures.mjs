@@ -5,20 +5,11 @@ import { performance } from 'node:perf_hooks';
 import { brotliCompressSync, constants } from 'node:zlib';
 import puppeteer from 'puppeteer-core';
 import { replay } from '../packages/core/dist/index.js';
-import { ROOT, say } from '../tools/lib.mjs';
+import { CHROMIUM_FLAGS, ROOT, say } from '../tools/lib.mjs';
 
 const FIRST_LOAD_LIMIT_KB = 200;
 const SHELF_LIMIT_MS = 1000;
 const REPLAY_LIMIT_MS = 20;
-const CHROMIUM_FLAGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
 
 const ratio = (value, limit) => `${(value / limit).toFixed(2)} of the limit`;
 const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? NaN;

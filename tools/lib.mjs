@@ -94,6 +94,17 @@ export function ensureChromium() {
   return giveUp('There is no Chromium for the browser tests.', 'Install Debian’s package chromium, or name a Chromium in CHROMIUM_PATH.');
 }
 
+/** How Debian's Chromium is started for pictures and benchmarks: no sandbox as root, and nothing asked of the network. */
+export const CHROMIUM_FLAGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+
 /** A port nobody uses. */
 export async function freePort() {
   return new Promise((resolve, reject) => {

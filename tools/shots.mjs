@@ -1,22 +1,12 @@
 // Refreshes docs/screenshots from the demo season: one picture of each main view.
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureBuild, ensureChromium, ROOT, say } from './lib.mjs';
+import { CHROMIUM_FLAGS, ensureBuild, ensureChromium, ROOT, say } from './lib.mjs';
 import { withDemo } from './with-demo.mjs';
 
 ensureBuild();
 const chromium = ensureChromium();
 const { default: puppeteer } = await import('puppeteer-core');
-const FLAGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-  '--force-color-profile=srgb',
-];
 const DESK = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844, isMobile: true, hasTouch: true, deviceScaleFactor: 2 };
 const folder = join(ROOT, 'docs/screenshots');
@@ -63,7 +53,7 @@ mkdirSync(folder, { recursive: true });
 await withDemo(async (url) => {
   const batches = await (await fetch(`${url}/api/batches`)).json();
   const id = (name) => batches.find((b) => b.name === name)?.id;
-  const browser = await puppeteer.launch({ executablePath: chromium, args: FLAGS, headless: true });
+  const browser = await puppeteer.launch({ executablePath: chromium, args: [...CHROMIUM_FLAGS, '--force-color-profile=srgb'], headless: true });
   for (const { file, path, viewport = DESK, act, dark = false } of VIEWS) {
     const context = await browser.createBrowserContext();
     const page = await context.newPage();

@@ -8,7 +8,7 @@ import { loseVolume } from '../liquid/blend-liquids.js';
 import { agreeWithMustReading, agreeWithReading } from '../liquid/ferment-to.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import type { Liquid } from '../liquid/liquid.js';
-import { abvOf, fermentableGPerL } from '../liquid/views.js';
+import { abvOf, dryAbvOf } from '../liquid/views.js';
 import { EMPTY_STATE, type BatchState, type StateReading } from './batch-state.js';
 import { correctGravity } from './correct-gravity.js';
 import { effectiveEntries } from './effective-entries.js';
@@ -231,7 +231,7 @@ function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {
     testBottle: payload.testBottle,
     co2Volumes: state.primed?.volumes ?? residualCo2({ warmestSinceEndC: Math.max(0, state.placeC ?? 15) }),
     sparkling: state.primed !== null,
-    abv: abvOf(liquid) + (state.primed ? fermentableGPerL(liquid) / 16.83 : 0),
+    abv: state.primed ? dryAbvOf(liquid) : abvOf(liquid),
     hottestC: payload.hottestC,
     lastOpenedAt: null,
   });

@@ -21,6 +21,22 @@ function restored<T extends DraftFields>(key: string, initial: T): T {
   return { ...initial, ...Object.fromEntries(known) };
 }
 
+/** The draft that carries a yeast chosen when the batch was begun to the day it is pitched. */
+export const PITCH_DRAFT = 'pitch';
+
+/** Where a draft of a name is kept in this browser. */
+const storageKeyOf = (key: string): string => `trug.draft.${key}`;
+
+/**
+ * Leaves fields for a form that will be opened later.
+ *
+ * @param key - the draft's name
+ * @param fields - what its form should begin with
+ */
+export function leaveDraft(key: string, fields: DraftFields): void {
+  localStorage.setItem(storageKeyOf(key), JSON.stringify(fields));
+}
+
 /**
  * A form's draft, kept in this browser at every keystroke until it is filed.
  *
@@ -29,12 +45,12 @@ function restored<T extends DraftFields>(key: string, initial: T): T {
  * @returns the draft; call within an injection context
  */
 export function createDraft<T extends DraftFields>(key: string, initial: T): Draft<T> {
-  const storageKey = `trug.draft.${key}`;
+  const storageKey = storageKeyOf(key);
   const fields = signal(restored(storageKey, initial));
   let kept = true;
   effect(() => {
     const now = fields();
-    if (kept) localStorage.setItem(storageKey, JSON.stringify(now));
+    if (kept) leaveDraft(key, now);
   });
   return {
     fields,

@@ -7,7 +7,7 @@ import { VESSEL_KINDS, type VesselDto } from '@trug/contract/plain';
 import { caution, dayText, FERMENTABLES, METHODS, YEAST_KINDS, yeastById, type Fruit, type SulfiteForm } from '@trug/core';
 import { newId } from '../../shared/new-id';
 import { CautionList } from '../../shared/caution/caution-list';
-import { createDraft } from '../../shared/draft';
+import { createDraft, leaveDraft, PITCH_DRAFT } from '../../shared/draft';
 import { EntryWriter, type Act } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../shared/free-vessels';
@@ -179,7 +179,7 @@ export class NewBatch {
       : [];
     if (plan.sulfite) {
       // The yeast chosen here waits in the pitch form until the sulfite has had its day.
-      localStorage.setItem('trug.draft.pitch', JSON.stringify({ yeastId: f.yeast, temp: '' }));
+      leaveDraft(PITCH_DRAFT, { yeastId: f.yeast, temp: '' });
       return [fill, ...sugar, ...sulfite];
     }
     return [fill, ...sugar, { kind: 'pitched', payload: { yeastId: f.yeast, massG: plan.pitchG, method: plan.pitchMethod, juiceC: this.tempC() } }];

@@ -4,14 +4,11 @@ import { RouterLink } from '@angular/router';
 import { pitchCautions, pitchRate, YEAST_KINDS, yeastById } from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
-import { createDraft } from '../../shared/draft';
+import { createDraft, PITCH_DRAFT } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
-
-/** The draft that carries a yeast chosen when the batch was begun. */
-export const PITCH_DRAFT = 'pitch';
 
 /** Pitch: which kind, how much of it for this must, and what to mind first. */
 @Component({

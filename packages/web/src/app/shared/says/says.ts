@@ -3,7 +3,7 @@ import { MatSnackBar } from '@angular/material/snack-bar';
 import { Store } from '@ngrx/store';
 import type { Problem } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
-import { newId } from '../new-id';
+import { strikeOut } from '../strike-out';
 import { BatchPageActions } from '../../state/batches.actions';
 
 /** How long an undo is offered, ms. */
@@ -24,18 +24,7 @@ export class Says {
     }
     const shown = this.bar.open(said, 'Undo', { duration: UNDO_MS });
     shown.onAction().subscribe(() => {
-      const writtenAt = new Date().toISOString();
-      const strikes = undoable.map(
-        (e): Entry => ({
-          id: newId(),
-          batchId: e.batchId,
-          kind: 'corrected',
-          at: e.at,
-          writtenAt,
-          note: 'taken back',
-          payload: { entryId: e.id, replacement: null },
-        }),
-      );
+      const strikes = undoable.map((entry) => strikeOut(entry, 'taken back'));
       this.store.dispatch(BatchPageActions.entriesWritten({ entries: strikes, said: 'Taken back. It is still in the log, struck out.' }));
     });
   }

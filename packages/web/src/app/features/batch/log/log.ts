@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { newId } from '../../../shared/new-id';
+import { strikeOut } from '../../../shared/strike-out';
 import { Units } from '../../../shared/units/units';
 import { BatchPageActions } from '../../../state/batches.actions';
 import type { BatchView } from '../../../state/batch-views.selectors';
@@ -113,17 +113,7 @@ export class Log {
     if (!entry) return;
     this.store.dispatch(
       BatchPageActions.entriesWritten({
-        entries: [
-          {
-            id: newId(),
-            batchId: entry.batchId,
-            kind: 'corrected',
-            at: entry.at,
-            writtenAt: new Date().toISOString(),
-            note: 'struck out',
-            payload: { entryId: entry.id, replacement: null },
-          },
-        ],
+        entries: [strikeOut(entry, 'struck out')],
         said: `${line.lead} is struck out. It stays in the log.`,
       }),
     );
