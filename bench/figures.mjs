@@ -11,8 +11,8 @@ const FIRST_LOAD_LIMIT_KB = 200;
 const SHELF_LIMIT_MS = 1000;
 const REPLAY_LIMIT_MS = 20;
 
-const ratio = (value, limit) => `${(value / limit).toFixed(2)} of the limit`;
-const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? NaN;
+export const ratio = (value, limit) => `${(value / limit).toFixed(2)} of the limit`;
+export const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? NaN;
 
 /** A log of many readings, with a correction for every tenth. */
 function longLog(count) {

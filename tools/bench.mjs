@@ -3,7 +3,9 @@ import { withDemo } from './with-demo.mjs';
 
 ensureBuild();
 const { benchFirstLoad, benchReplay, benchShelf } = await import('../bench/figures.mjs');
+const { benchBlending } = await import('../bench/blending.mjs');
 benchReplay();
+await benchBlending();
 benchFirstLoad();
 const chromium = ensureChromium();
 await withDemo((url) => benchShelf(url, chromium));

@@ -28,6 +28,27 @@ export { agreeWithMustReading, agreeWithReading, fermentTo } from './liquid/ferm
 export { blendLiquids, loseVolume } from './liquid/blend-liquids.js';
 export { addFermentable, addSulfite, addSweetener, addWater } from './liquid/additions.js';
 export { addAcid, addCarbonate, addTannin, agreeWithAcidReadings, malolactic, type CarbonateId } from './liquid/add-acid.js';
+// blending
+export {
+  BLEND_AIMS,
+  type Blend,
+  type BlendAim,
+  type BlendInput,
+  type BlendJuice,
+  type BlendLimit,
+  type BlendMiss,
+  type BlendTargets,
+  type BlendUse,
+  type BlendViews,
+  type BlendWeights,
+} from './blend/blend-types.js';
+export { solveBlend } from './blend/solve-blend.js';
+export { reachableRegion, type ReachAxis, type ReachInput, type ReachPoint } from './blend/reachable-region.js';
+export { blendUncertainty, type JuiceDoubt, type PouredJuice } from './blend/blend-uncertainty.js';
+export { pouredOut, viewsOf } from './blend/poured-out.js';
+export { acidWord, blendWords, tanninWord } from './blend/blend-words.js';
+export { BLEND_STYLES, type BlendStyle } from './blend/blend-styles.js';
+export { limitWords } from './blend/limit-words.js';
 // adjusting and yeast
 export { gravityForAbv, sugarForGravity, type SugarAddition } from './adjust/sugar-for-gravity.js';
 export { topUp, waterForGravity } from './adjust/dilution.js';

@@ -104,6 +104,12 @@ export const CAUTIONS = {
     text: 'Above pH 3.8 spoilage has an easy life, and above 4.0 food-poisoning bacteria may.',
     whatToDo: 'Add acid or blend in sharp juice before you ferment.',
   },
+  'ph-low': {
+    id: 'ph-low',
+    severity: 'note',
+    text: 'Below pH 3.0 it will taste sour, and some yeasts start badly.',
+    whatToDo: 'Blend in a softer juice, or take some acid out with a carbonate and measure again.',
+  },
   'sulfite-and-yeast': {
     id: 'sulfite-and-yeast',
     severity: 'danger',

@@ -62,6 +62,19 @@ function acidChargeMmolPerL(liquid: Liquid, ph: number): number {
 }
 
 /**
+ * Charge a liquid would have left over at a pH: zero at its own pH, positive below it. It mixes by volume, which
+ * pH does not.
+ *
+ * @param liquid - its acids and net strong cations
+ * @param ph - pH, 1–13
+ * @returns mmol of charge per litre
+ * @source K + [H⁺] − [OH⁻] − Σ αᵢ Cᵢ
+ */
+export function strongChargeMmolPerL(liquid: Liquid, ph: number): number {
+  return liquid.strongCationsMmolPerL + freeProtonsMmolPerL(ph) - acidChargeMmolPerL(liquid, ph);
+}
+
+/**
  * pH by charge balance: the one pH at which strong cations and protons balance the dissociated acids.
  *
  * @param liquid - its acids and net strong cations
@@ -71,7 +84,7 @@ function acidChargeMmolPerL(liquid: Liquid, ph: number): number {
  */
 export function phOf(liquid: Liquid): number {
   return findRoot({
-    f: (ph) => liquid.strongCationsMmolPerL + freeProtonsMmolPerL(ph) - acidChargeMmolPerL(liquid, ph),
+    f: (ph) => strongChargeMmolPerL(liquid, ph),
     lo: 1,
     hi: 13,
     tolerance: 1e-7,
