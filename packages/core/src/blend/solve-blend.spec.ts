@@ -149,7 +149,7 @@ const arbitraryBench: fc.Arbitrary<BlendInput> = fc
       minLength: 12,
       maxLength: 12,
     }),
-    fill: between(0.05, 1.05),
+    fill: between(0.05, 1.15),
     sg: fc.option(between(1.045, 1.075), { nil: undefined }),
     ta: fc.option(between(3, 10), { nil: undefined }),
     tannin: fc.option(between(0.7, 2.2), { nil: undefined }),
@@ -209,7 +209,7 @@ describe('solveBlend beside an independent solver', () => {
 
   it('is nearest on 300 random benches, to 1e-6 in solids, acid and tannin, and refuses those that cannot be filled', () => {
     const outcomes = { hit: 0, missed: 0, unfillable: 0 };
-    for (const input of fc.sample(arbitraryBench, { seed: SEED.seed, numRuns: 300 })) {
+    for (const input of fc.sample(fc.noBias(arbitraryBench), { seed: SEED.seed, numRuns: 300 })) {
       const aims = aimsOf(input);
       const fillable = leastByOther(
         input,
@@ -236,12 +236,12 @@ describe('solveBlend beside an independent solver', () => {
       if (Math.hypot(...miss) > 1) expect(blend.limits).not.toEqual([]);
     }
     // A test of only one sort would prove little.
-    expect(Math.min(outcomes.hit, outcomes.missed, outcomes.unfillable)).toBeGreaterThan(20);
+    for (const sort of ['hit', 'missed', 'unfillable'] as const) expect([sort, outcomes[sort] > 20]).toEqual([sort, true]);
   });
 
   it.each(['cheapest', 'least-waste'] as const)('finds as good a %s blend as the linear solver within the same band', (use) => {
     let compared = 0;
-    for (const input of fc.sample(arbitraryBench, { seed: SEED.seed + 1, numRuns: 120 })) {
+    for (const input of fc.sample(fc.noBias(arbitraryBench), { seed: SEED.seed + 1, numRuns: 120 })) {
       const costs = input.juices.map((j) => (use === 'cheapest' ? (j.costPerL ?? 0) : -1 / j.maxL));
       const nearest = attempt(() => solveBlend(input).value);
       if (!nearest.ok) continue;
