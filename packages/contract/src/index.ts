@@ -9,3 +9,6 @@ export { AdditionPayloadDto, FilledPayloadDto, GravityDto, ReadingPayloadDto, Ve
 export { NewBatchDto } from './batches/batch.dto.js';
 export { NewVesselDto } from './vessels/vessel.dto.js';
 export { SettingsDto } from './settings/settings.dto.js';
+export { BlendedPayloadDto, BlendPartDto, LiquidDto, SplitPayloadDto } from './entries/blend-payloads.js';
+export { FruitLotDto, JuiceDto, PressingDto, PressRunDto } from './juices/juice.dto.js';
+export { SUPPLY_KINDS, SUPPLY_UNITS, SupplyDto } from './supplies/supply.dto.js';

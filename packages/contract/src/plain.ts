@@ -5,3 +5,6 @@ export type { BatchDto } from './batches/batch.dto.js';
 export { DEFAULT_SETTINGS, type VersionedSettings } from './settings/default-settings.js';
 export { VESSEL_KINDS, type VesselKindId } from './vessels/vessel-kinds.js';
 export type { VesselDto } from './vessels/vessel.dto.js';
+export { TAPES } from './batches/tapes.js';
+export type { JuiceDto } from './juices/juice.dto.js';
+export type { SupplyDto, SupplyKind } from './supplies/supply.dto.js';

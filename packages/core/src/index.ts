@@ -17,6 +17,7 @@ export { sgFromSolids, solidsFromSg } from './measure/solids.js';
 export { correctHydrometer, type CorrectedGravity, type HydrometerReading } from './measure/correct-hydrometer.js';
 export { refractometerGravity } from './measure/refractometer-gravity.js';
 export { gravityFromCarton } from './measure/carton-gravity.js';
+export { ACID_EQUIVALENT_G, convertAcidity, titratableAcidity, type AcidityAs } from './measure/acidity.js';
 export { abvFromGravities, type StrengthSchool } from './measure/abv-from-gravities.js';
 // the liquid
 export type { Fruit, Liquid } from './liquid/liquid.js';
@@ -28,6 +29,23 @@ export { agreeWithMustReading, agreeWithReading, fermentTo } from './liquid/ferm
 export { blendLiquids, loseVolume } from './liquid/blend-liquids.js';
 export { addFermentable, addSulfite, addSweetener, addWater } from './liquid/additions.js';
 export { addAcid, addCarbonate, addTannin, agreeWithAcidReadings, malolactic, type CarbonateId } from './liquid/add-acid.js';
+// juice
+export { CONDITIONS, JUICE_ORIGINS, RIPENESS, type FruitLot, type Juice, type JuiceOrigin, type Pressing, type PressRun } from './juice/juice.js';
+export { juiceInHand, type JuiceInHand, type KnownFigure } from './juice/juice-in-hand.js';
+export { pouredVolumes } from './juice/poured-volumes.js';
+export { CLASS_WORDS, longAshtonClass, type LongAshtonClass } from './juice/long-ashton-class.js';
+export { PRESSES, type PressKind } from './juice/presses.js';
+export {
+  estimateYield,
+  fruitForVolume,
+  pressById,
+  pressSums,
+  yieldFromFruit,
+  type Expected,
+  type PastPress,
+  type PressSums,
+  type YieldEstimate,
+} from './juice/yield.js';
 // blending
 export {
   BLEND_AIMS,
@@ -73,7 +91,20 @@ export { bottleSafety, chanceText, pressureBand, type BottleSafety, type Pressur
 export { FIZZ_LEVELS, fizzWord, type FizzLevel } from './bottle/fizz-levels.js';
 export { readyWindow, type ReadyWindow } from './cellar/ready-window.js';
 // the log
-export type { BottleCount, CapColour, Entry, EntryKind, EntryOf, EntryPayloads, InstrumentKind, RawGravity, Replacement, VesselFill } from './log/entry.js';
+export type {
+  BlendPart,
+  BottleCount,
+  CapColour,
+  Entry,
+  EntryKind,
+  EntryOf,
+  EntryPayloads,
+  InstrumentKind,
+  RawGravity,
+  Replacement,
+  SplitShare,
+  VesselFill,
+} from './log/entry.js';
 export { EMPTY_STATE, STAGES, type BatchState, type Crate, type Keg, type ReplayIssue, type Stage, type StateReading } from './log/batch-state.js';
 export { effectiveEntries } from './log/effective-entries.js';
 export { replay } from './log/replay.js';

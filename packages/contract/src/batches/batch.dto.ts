@@ -1,4 +1,5 @@
 import { METHODS, type Entry } from '@trug/core';
+import { TAPES } from './tapes.js';
 import { IsIn, IsNotEmpty, MaxLength } from 'class-validator';
 import { Instant, Text, Ulid } from '../validation/decorators.js';
 
@@ -7,7 +8,7 @@ export class NewBatchDto {
   @Ulid() id!: string;
   @Text(60) @IsNotEmpty({ message: 'name must be given' }) @MaxLength(60) name!: string;
   @IsIn(METHODS.map((m) => m.id)) methodId!: string;
-  @IsIn(['straw', 'leaf', 'clay', 'slate', 'moss', 'rose']) tape!: string;
+  @IsIn(TAPES) tape!: string;
   @Instant() startedAt!: string;
 }
 

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import type { EntryKind } from '@trug/core';
+import { waterOf, type EntryKind } from '@trug/core';
 import { checkEntry } from './new-entry.dto.js';
 import { PAYLOAD_DTOS } from './payload-dtos.js';
 
@@ -21,6 +21,12 @@ const RIGHT: Readonly<Record<EntryKind, Readonly<Record<string, unknown>>>> = {
     vessels: [{ vesselId: ID, volumeL: 20 }],
     tempC: null,
   },
+  blended: {
+    parts: [{ from: 'juice', sourceId: OTHER, name: 'Russet row', liquid: { ...waterOf(12) }, yeastId: null }],
+    vessels: [{ vesselId: ID, volumeL: 12 }],
+    tempC: 14,
+  },
+  split: { into: [{ batchId: OTHER, name: 'Jar B', volumeL: 5 }], lossL: 0.1, why: 'another yeast' },
   reading: { gravity, ph: 3.5, taGPerL: null, placeC: 18, insistedOn: ['rise'], bubbles: null, smell: null },
   addition: { what: 'fermentable', fermentableId: 'sucrose', massG: 500 },
   pitched: { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: null },
@@ -96,6 +102,15 @@ describe('checkEntry', () => {
     ['an acknowledgement that is no word', 'bottled', { acknowledged: [1] }, 'payload.acknowledged'],
     ['fizz past any bottle', 'primed', { targetVolumes: 9 }, 'payload.targetVolumes'],
     ['a vessel without a name', 'racked', { vessels: [{ vesselId: '', volumeL: 5 }] }, 'payload.vessels.0.vesselId'],
+    ['a pour of nothing', 'blended', { parts: [] }, 'payload.parts'],
+    [
+      'a pour with a negative volume',
+      'blended',
+      { parts: [{ from: 'juice', sourceId: OTHER, name: 'x', liquid: { ...waterOf(1), volumeL: -3 }, yeastId: null }] },
+      'payload.parts.0.liquid.volumeL',
+    ],
+    ['a pour into no vessel', 'blended', { vessels: [] }, 'payload.vessels'],
+    ['a split of next to nothing', 'split', { into: [{ batchId: OTHER, name: 'B', volumeL: 0 }] }, 'payload.into.0.volumeL'],
     ['an empty note', 'note', { text: '' }, 'payload.text'],
     ['a note as long as a book', 'note', { text: 'x'.repeat(4001) }, 'payload.text'],
     ['bubbles of another kind', 'reading', { bubbles: 'furious' }, 'payload.bubbles'],

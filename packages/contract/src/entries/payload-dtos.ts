@@ -3,10 +3,13 @@ import type { ClassConstructor } from 'class-transformer';
 import { IsIn, IsObject, ValidateIf } from 'class-validator';
 import { Instant, Text, Ulid } from '../validation/decorators.js';
 import * as acts from './act-payloads.js';
+import { BlendedPayloadDto, SplitPayloadDto } from './blend-payloads.js';
 import { AdditionPayloadDto, FilledPayloadDto, ReadingPayloadDto } from './liquid-payloads.js';
 
 const REPLACEABLE = [
   'filled',
+  'blended',
+  'split',
   'reading',
   'addition',
   'pitched',
@@ -42,6 +45,8 @@ type PayloadDtos = { readonly [K in EntryKind]: ClassConstructor<object> };
 /** The class that checks each kind of payload. */
 export const PAYLOAD_DTOS: PayloadDtos = {
   filled: FilledPayloadDto,
+  blended: BlendedPayloadDto,
+  split: SplitPayloadDto,
   reading: ReadingPayloadDto,
   addition: AdditionPayloadDto,
   pitched: acts.PitchedPayloadDto,

@@ -56,7 +56,7 @@ export function liquidFromReadings(readings: JuiceReadings): Liquid {
   const taGPerL = inRange('taGPerL', readings.taGPerL ?? usual.taGPerL, LIMITS.taGPerL);
   const ph = inRange('ph', readings.ph ?? usual.ph, LIMITS.ph);
   const tanninGPerL = inRange('tanninGPerL', readings.tanninGPerL ?? usual.tanninGPerL, { min: 0, max: 20 });
-  const sorbitolGPerL = inRange('sorbitolGPerL', readings.sorbitolGPerL ?? usual.sorbitolGPerL, { min: 0, max: 80 });
+  const sorbitolGPerL = inRange('sorbitolGPerL', readings.sorbitolGPerL ?? usual.sorbitolGPerL, { min: 0, max: 200 });
   const yanMgPerL = inRange('yanMgPerL', readings.yanMgPerL ?? usual.yanMgPerL, { min: 0, max: 1000 });
   const otherSolidsGPerL = taGPerL + tanninGPerL + sorbitolGPerL + OTHER_MATTER_G_PER_L;
   const sugarGPerL = solids - otherSolidsGPerL;

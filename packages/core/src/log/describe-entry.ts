@@ -26,6 +26,16 @@ export function describeEntry(entry: Entry, units: UnitPreferences): EntryWords 
   switch (entry.kind) {
     case 'filled':
       return { lead: `Filled ${volume(entry.payload.volumeL)}`, rest: `of ${entry.payload.source}, ${rawText(entry.payload.gravity, units)}` };
+    case 'blended':
+      return {
+        lead: `Poured ${volume(entry.payload.parts.reduce((sum, p) => sum + p.liquid.volumeL, 0))}`,
+        rest: entry.payload.parts.map((p) => `${volume(p.liquid.volumeL)} ${p.name}`).join(', '),
+      };
+    case 'split':
+      return {
+        lead: 'Split',
+        rest: `${entry.payload.into.map((share) => `${volume(share.volumeL)} to ${share.name}`).join(', ')}. ${entry.payload.why}`.trim(),
+      };
     case 'reading':
       return readingWords(entry, units);
     case 'addition':

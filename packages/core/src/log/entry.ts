@@ -1,6 +1,6 @@
 import type { CarbonateId } from '../liquid/add-acid.js';
 import type { AcidId } from '../liquid/acid-chemistry.js';
-import type { Fruit } from '../liquid/liquid.js';
+import type { Fruit, Liquid } from '../liquid/liquid.js';
 
 /** What a reading was taken with. */
 export type InstrumentKind = 'hydrometer' | 'refractometer' | 'carton';
@@ -28,6 +28,24 @@ export interface RawGravity {
   readonly offsetSg: number;
 }
 
+/** A juice, or another batch, poured into a blend. */
+export interface BlendPart {
+  readonly from: 'juice' | 'batch';
+  readonly sourceId: string;
+  readonly name: string;
+  /** What it was when it was poured; its volume is what was poured. */
+  readonly liquid: Liquid;
+  /** The kind of yeast that made it; null for juice. */
+  readonly yeastId: string | null;
+}
+
+/** What left a batch for another. */
+export interface SplitShare {
+  readonly batchId: string;
+  readonly name: string;
+  readonly volumeL: number;
+}
+
 /** What each kind of entry says. Field names carry their units. */
 export interface EntryPayloads {
   readonly filled: {
@@ -42,6 +60,10 @@ export interface EntryPayloads {
     readonly vessels: readonly VesselFill[];
     readonly tempC: number | null;
   };
+  /** Poured together: the batch begins with it, or takes it in. */
+  readonly blended: { readonly parts: readonly BlendPart[]; readonly vessels: readonly VesselFill[]; readonly tempC: number | null };
+  /** Shares of the batch that begin batches of their own. */
+  readonly split: { readonly into: readonly SplitShare[]; readonly lossL: number; readonly why: string };
   readonly reading: {
     readonly gravity: RawGravity | null;
     readonly ph: number | null;

@@ -4,7 +4,7 @@ import { CO2_G_PER_VOLUME, CO2_PER_HEXOSE } from '../bottle/priming-sugar.js';
 import { bottleById } from '../bottle/bottle-kinds.js';
 import { addAcid, addCarbonate, addTannin, agreeWithAcidReadings } from '../liquid/add-acid.js';
 import { addFermentable, addSulfite, addWater, hexoseFrom } from '../liquid/additions.js';
-import { loseVolume } from '../liquid/blend-liquids.js';
+import { blendLiquids, loseVolume } from '../liquid/blend-liquids.js';
 import { agreeWithMustReading, agreeWithReading } from '../liquid/ferment-to.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import type { Liquid } from '../liquid/liquid.js';
@@ -76,6 +76,10 @@ function applied(state: Draft, entry: Entry): Patch {
   switch (entry.kind) {
     case 'filled':
       return filled(entry);
+    case 'blended':
+      return blended(state, entry);
+    case 'split':
+      return split(state, entry);
     case 'reading':
       return read(state, entry);
     case 'addition':
@@ -129,6 +133,33 @@ function filled(entry: EntryOf<'filled'>): Patch {
     yanMgPerL: payload.yanMgPerL ?? undefined,
   });
   return { liquid, lastLiquid: liquid, must: liquid, vessels: payload.vessels, filledAt: entry.at, placeC: payload.tempC };
+}
+
+/** Strength above which something has fermented, % by volume. @source our estimate: juice on the turn holds less */
+const FERMENTED_ABV = 0.5;
+
+function blended(state: Draft, entry: EntryOf<'blended'>): Patch {
+  const { parts, vessels, tempC } = entry.payload;
+  const liquid = blendLiquids([...(state.liquid ? [state.liquid] : []), ...parts.map((p) => p.liquid)]);
+  const must = state.must ? { ...blendLiquids([{ ...state.must, volumeL: state.liquid?.volumeL ?? 0 }, ...parts.map((p) => p.liquid)]) } : liquid;
+  const patch: Patch = { liquid, lastLiquid: liquid, must, vessels, filledAt: state.filledAt ?? entry.at, placeC: tempC ?? state.placeC };
+  if (abvOf(liquid) < FERMENTED_ABV) return patch;
+  // Ciders poured together may work again, so the proof of the end begins anew.
+  state.judged.push({ at: entry.at, kind: 'gravity-changed' });
+  const strongest = parts.reduce<(typeof parts)[number] | null>(
+    (best, p) => (p.yeastId !== null && (!best || p.liquid.volumeL > best.liquid.volumeL) ? p : best),
+    null,
+  );
+  return { ...patch, pitchedAt: state.pitchedAt ?? entry.at, yeastId: state.yeastId ?? strongest?.yeastId ?? null };
+}
+
+function split(state: Draft, entry: EntryOf<'split'>): Patch {
+  const { into, lossL } = entry.payload;
+  const leftL = inHand(state).volumeL - lossL - into.reduce((sum, share) => sum + share.volumeL, 0);
+  if (leftL < -0.05) {
+    throw new CoreError('NOT_ALLOWED', `${(inHand(state).volumeL - leftL).toFixed(1)} L cannot be taken from ${inHand(state).volumeL.toFixed(1)} L`, { leftL });
+  }
+  return emptied(state, { ...inHand(state), volumeL: Math.max(0, leftL) });
 }
 
 function read(state: Draft, entry: EntryOf<'reading'>): Patch {

@@ -3,6 +3,7 @@ import { ETHANOL_TABLE, HYDROMETER_CASES, STRENGTH_CASES } from '../../reference
 import { gravityFromParts } from '../liquid/views.js';
 import { SEED } from '../testing/arbitrary-liquid.js';
 import { expectWithin, refusalCode } from '../testing/expect-within.js';
+import { convertAcidity, titratableAcidity, type AcidityAs } from './acidity.js';
 import { abvFromGravities } from './abv-from-gravities.js';
 import { brixFromSg, sgFromBrix } from './brix.js';
 import { gravityFromCarton } from './carton-gravity.js';
@@ -72,6 +73,22 @@ describe('refractometerGravity', () => {
     const { sg, plusMinus } = refractometerGravity({ originalBrix: 12, currentBrix: 5 }).value;
     expectWithin(sg, 1.0081, { abs: 0.00005 });
     expect(plusMinus).toBeGreaterThanOrEqual(0.002);
+  });
+});
+
+describe('titratableAcidity', () => {
+  it('gives 5.36 g/L malic for 8.0 mL of 0.1 N into 10 mL', () => {
+    expectWithin(titratableAcidity({ sampleMl: 10, titrantMl: 8, normality: 0.1 }).value, 5.364, { abs: 0.0005 });
+  });
+  it('is the same acid whatever it is written as', () => {
+    const as = (acid: AcidityAs): number => titratableAcidity({ sampleMl: 10, titrantMl: 8, normality: 0.1, as: acid }).value;
+    for (const acid of ['tartaric', 'citric', 'lactic', 'sulfuric'] as const) {
+      expectWithin(convertAcidity({ gPerL: as(acid), from: acid, to: 'malic' }), as('malic'), { abs: 1e-9 });
+    }
+    expectWithin(convertAcidity({ gPerL: 4.904, from: 'sulfuric', to: 'malic' }), 6.705, { abs: 1e-9 });
+  });
+  it.each([{ sampleMl: 0 }, { titrantMl: -1 }, { normality: NaN }])('refuses %p', (wrong) => {
+    expect(refusalCode(() => titratableAcidity({ sampleMl: 10, titrantMl: 8, normality: 0.1, ...wrong }))).toBe('OUT_OF_RANGE');
   });
 });
 

@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { API_PATHS } from '@trug/contract';
+import { API_PATHS, JuiceDto, SupplyDto } from '@trug/contract';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
@@ -8,9 +8,14 @@ import type { Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
 import { createBatchRouter } from '../batches/batch.router.js';
 import { createBatchService } from '../batches/batch.service.js';
+import { JuiceModel, SupplyModel } from '../cards/card.models.js';
+import { createCardRouter } from '../cards/card.router.js';
+import { createCardStore } from '../cards/card.store.js';
 import { createWriteQueue } from '../db/write-queue.js';
 import { createEntryRouter } from '../entries/entry.router.js';
 import { createEntryService } from '../entries/entry.service.js';
+import { createFamilyRouter } from '../families/family.router.js';
+import { checkJuiceCard } from '../families/pours.js';
 import { createProblemHandler, notFound } from '../http/problem-handler.js';
 import { createSettingsRouter } from '../settings/settings.router.js';
 import { createVesselRouter } from '../vessels/vessel.router.js';
@@ -36,7 +41,10 @@ const YEAR_MS = 365 * 86_400_000;
  */
 export function createApp({ sequelize, clock, log, webDir }: AppDeps): Express {
   const write = createWriteQueue(sequelize);
-  const entries = createEntryService({ write, clock });
+  const juices = createCardStore({ model: JuiceModel, dto: JuiceDto, word: 'juice', check: checkJuiceCard }, write);
+  const supplies = createCardStore({ model: SupplyModel, dto: SupplyDto, word: 'supply' }, write);
+  const entries = createEntryService({ write, clock, juices });
+  const batches = createBatchService({ write, entries });
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -65,7 +73,10 @@ export function createApp({ sequelize, clock, log, webDir }: AppDeps): Express {
   app.get(API_PATHS.clock, (_request, response) => {
     response.json({ now: clock.now().toISOString(), fixed: clock.fixed });
   });
-  app.use(API_PATHS.batches, createBatchRouter(createBatchService({ write, entries })));
+  app.use(API_PATHS.batches, createBatchRouter(batches));
+  app.use(API_PATHS.families, createFamilyRouter(batches));
+  app.use(API_PATHS.juices, createCardRouter(juices));
+  app.use(API_PATHS.supplies, createCardRouter(supplies));
   app.use(API_PATHS.entries, createEntryRouter(entries));
   app.use(API_PATHS.vessels, createVesselRouter(write));
   app.use(API_PATHS.settings, createSettingsRouter(write));

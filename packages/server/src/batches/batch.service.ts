@@ -1,5 +1,6 @@
 import { NewBatchDto, type BatchDto } from '@trug/contract';
 import type { Entry } from '@trug/core';
+import type { Transaction } from 'sequelize';
 import type { Write } from '../db/write-queue.js';
 import { entryRepository } from '../entries/entry.repository.js';
 import { readEntries, type EntryService } from '../entries/entry.service.js';
@@ -11,6 +12,11 @@ import { BatchModel } from './batch.model.js';
 export interface BatchService {
   readonly list: () => Promise<readonly BatchDto[]>;
   readonly get: (id: string) => Promise<BatchDto>;
+  /** Begins several batches with entries on any batch, all or nothing; gives every batch the entries touch. */
+  readonly beginFamily: (
+    batches: readonly NewBatchDto[],
+    entries: readonly Entry[],
+  ) => Promise<{ readonly family: readonly BatchDto[]; readonly created: boolean }>;
   readonly begin: (body: unknown) => Promise<{ readonly batch: BatchDto; readonly created: boolean }>;
 }
 
@@ -20,6 +26,15 @@ function toDto(row: BatchModel, entries: readonly Entry[]): BatchDto {
 
 function sameBatch(row: BatchModel, dto: NewBatchDto): boolean {
   return row.name === dto.name && row.methodId === dto.methodId && row.tape === dto.tape && row.startedAt === dto.startedAt;
+}
+
+/** Stores a batch unless it is there already; tells whether it was new. */
+async function begun(dto: NewBatchDto, transaction: Transaction): Promise<boolean> {
+  const { id, name, methodId, tape, startedAt } = dto;
+  const there = await BatchModel.findByPk(id, { transaction });
+  if (there && !sameBatch(there, dto)) throw new HttpError('conflict', `another batch is already filed under ${id}`);
+  if (!there) await BatchModel.create({ id, name, methodId, tape, startedAt }, { transaction });
+  return !there;
 }
 
 /** The batch of a request, without the entries that come with it. */
@@ -53,16 +68,23 @@ export function createBatchService({ write, entries }: { readonly write: Write; 
     },
     begin: async (body) => {
       const dto = readBody(NewBatchDto, withoutEntries(body));
-      const { id, name, methodId, tape, startedAt } = dto;
       const first = readEntries(body);
       const created = await write(async (transaction) => {
-        const there = await BatchModel.findByPk(dto.id, { transaction });
-        if (there && !sameBatch(there, dto)) throw new HttpError('conflict', `another batch is already filed under ${dto.id}`);
-        if (!there) await BatchModel.create({ id, name, methodId, tape, startedAt }, { transaction });
+        const isNew = await begun(dto, transaction);
         await entries.fileWithin(first, transaction);
-        return !there;
+        return isNew;
       });
       return { batch: await get(dto.id), created };
+    },
+    beginFamily: async (dtos, first) => {
+      const created = await write(async (transaction) => {
+        let anyNew = false;
+        for (const dto of dtos) if (await begun(dto, transaction)) anyNew = true;
+        await entries.fileWithin(first, transaction);
+        return anyNew;
+      });
+      const touched = new Set([...dtos.map((d) => d.id), ...first.map((e) => e.batchId)]);
+      return { family: await Promise.all([...touched].map(get)), created };
     },
   };
 }

@@ -1,5 +1,6 @@
 import type { Sequelize } from 'sequelize';
 import { BatchModel, initBatchModel } from '../batches/batch.model.js';
+import { initCardModels } from '../cards/card.models.js';
 import { EntryModel, initEntryModel } from '../entries/entry.model.js';
 import { initSettingsModel } from '../settings/settings.model.js';
 import { initVesselModel } from '../vessels/vessel.model.js';
@@ -14,6 +15,7 @@ export function initModels(sequelize: Sequelize): void {
   initEntryModel(sequelize);
   initVesselModel(sequelize);
   initSettingsModel(sequelize);
+  initCardModels(sequelize);
   BatchModel.hasMany(EntryModel, { foreignKey: 'batchId' });
   EntryModel.belongsTo(BatchModel, { foreignKey: 'batchId' });
 }

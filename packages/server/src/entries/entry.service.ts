@@ -1,11 +1,13 @@
 import { isDeepStrictEqual } from 'node:util';
-import { checkEntry } from '@trug/contract';
+import { checkEntry, type JuiceDto } from '@trug/contract';
 import { checkEntryAgainst, daysBetween, judgeState, replay, type Entry } from '@trug/core';
 import type { Transaction } from 'sequelize';
 import type { Clock } from '../app/clock.js';
 import { BatchModel } from '../batches/batch.model.js';
+import type { CardStore } from '../cards/card.store.js';
 import type { Write } from '../db/write-queue.js';
 import { HttpError } from '../http/http-error.js';
+import { checkPour, checkSplitFree } from '../families/pours.js';
 import { entryRepository } from './entry.repository.js';
 
 /** How far ahead of the server's clock an entry may be dated: a maker's phone may sit a time zone away. */
@@ -16,6 +18,7 @@ const MOST_ENTRIES_AT_ONCE = 200;
 export interface EntryServiceDeps {
   readonly write: Write;
   readonly clock: Clock;
+  readonly juices: CardStore<JuiceDto>;
 }
 
 /** What became of a request to file entries. */
@@ -62,7 +65,7 @@ const asStored = (entry: Entry): unknown => JSON.parse(JSON.stringify(entry)) as
  * @param deps - the write queue and the clock
  * @returns the service
  */
-export function createEntryService({ write, clock }: EntryServiceDeps): EntryService {
+export function createEntryService({ write, clock, juices }: EntryServiceDeps): EntryService {
   async function fileOne(entry: Entry, transaction: Transaction): Promise<boolean> {
     const there = await entryRepository.find(entry.id, transaction);
     if (there) {
@@ -78,6 +81,9 @@ export function createEntryService({ write, clock }: EntryServiceDeps): EntrySer
     }
     const log = await entryRepository.list(entry.batchId, transaction);
     refuseWhatDoesNotAddUp(log, entry, now);
+    if (entry.kind === 'blended') await checkPour(entry, juices, transaction);
+    const corrected = entry.kind === 'corrected' ? log.find((e) => e.id === entry.payload.entryId) : undefined;
+    if (corrected) await checkSplitFree(corrected, transaction);
     await entryRepository.insert(entry, transaction);
     return true;
   }

@@ -2,9 +2,10 @@ import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as createBatches from './0001-create-batches.js';
 import * as createVesselsAndSettings from './0002-create-vessels-and-settings.js';
+import * as createJuicesAndSupplies from './0003-create-juices-and-supplies.js';
 
 /** Every step, in order. A landed step is never edited. */
-const STEPS = [createBatches, createVesselsAndSettings] as const;
+const STEPS = [createBatches, createVesselsAndSettings, createJuicesAndSupplies] as const;
 
 /**
  * The runner of migrations, each in a transaction of its own.

@@ -1,0 +1,52 @@
+import { CONDITIONS, JUICE_ORIGINS, RIPENESS, type Fruit, type FruitLot, type Juice, type JuiceOrigin } from '@trug/core';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, ValidateIf, ValidateNested } from 'class-validator';
+import { GravityDto } from '../entries/liquid-payloads.js';
+import { InRange, InRangeOrNull, Instant, LIMITS, Text, Ulid } from '../validation/decorators.js';
+import { TAPES } from '../batches/tapes.js';
+
+/** Fruit of one kind, as weighed. */
+export class FruitLotDto {
+  @ValidateIf((l: FruitLotDto) => l.fruitId !== null) @Text(60) @IsNotEmpty() fruitId!: string | null;
+  @InRange({ min: 0, max: 5000 }) massKg!: number;
+  @IsIn(RIPENESS) ripeness!: FruitLot['ripeness'];
+  @IsIn(CONDITIONS) condition!: FruitLot['condition'];
+}
+
+/** Juice caught between two looks at the press. */
+export class PressRunDto {
+  @Instant() at!: string;
+  @InRange({ min: 0.01, max: LIMITS.volumeL.max }) volumeL!: number;
+  @Text(40) into!: string;
+}
+
+export class PressingDto {
+  @Text(60) @IsNotEmpty() pressId!: string;
+  @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => FruitLotDto) lots!: FruitLotDto[];
+  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => PressRunDto) runs!: PressRunDto[];
+}
+
+/** A juice as stored and sent. */
+export class JuiceDto implements Juice {
+  @Ulid() id!: string;
+  /** Raised by the server at each change; 0 before the first. */
+  @IsInt() @InRange({ min: 0, max: 1_000_000 }) version!: number;
+  @Text(60) @IsNotEmpty({ message: 'name must be given' }) name!: string;
+  @IsIn(TAPES) tape!: string;
+  @IsIn(JUICE_ORIGINS) origin!: JuiceOrigin;
+  @IsIn(['apple', 'pear', 'other']) fruit!: Fruit;
+  @ValidateIf((j: JuiceDto) => j.fruitId !== null) @Text(60) @IsNotEmpty() fruitId!: string | null;
+  @Instant() madeAt!: string;
+  @InRange(LIMITS.volumeL) volumeL!: number;
+  @ValidateIf((j: JuiceDto) => j.gravity !== null) @ValidateNested() @Type(() => GravityDto) gravity!: GravityDto | null;
+  @InRangeOrNull(LIMITS.ph) ph!: number | null;
+  @InRangeOrNull(LIMITS.taGPerL) taGPerL!: number | null;
+  @InRangeOrNull({ min: 0, max: 20 }) tanninGPerL!: number | null;
+  @InRangeOrNull({ min: 0, max: 1000 }) yanMgPerL!: number | null;
+  @InRangeOrNull({ min: 0, max: 1000 }) costPerL!: number | null;
+  @IsBoolean() preserved!: boolean;
+  @IsBoolean() vitaminC!: boolean;
+  @ValidateIf((j: JuiceDto) => j.pressing !== null) @ValidateNested() @Type(() => PressingDto) pressing!: PressingDto | null;
+  @InRange(LIMITS.volumeL) goneL!: number;
+  @Text(2000) note!: string;
+}

@@ -1,0 +1,28 @@
+import { IsIn, IsInt, IsNotEmpty, Matches, ValidateIf } from 'class-validator';
+import { InRange, InRangeOrNull, Text, Ulid } from '../validation/decorators.js';
+
+/** What the cupboard holds besides vessels. */
+export const SUPPLY_KINDS = ['yeast', 'nutrient', 'sulfite', 'acid', 'carbonate', 'tannin', 'sugar', 'enzyme', 'bentonite', 'other'] as const;
+
+/** A kind of supply. */
+export type SupplyKind = (typeof SUPPLY_KINDS)[number];
+
+/** How supplies are counted. */
+export const SUPPLY_UNITS = ['packet', 'g', 'tablet', 'mL'] as const;
+
+/** A packet, jar or box in the cupboard. */
+export class SupplyDto {
+  @Ulid() id!: string;
+  @IsInt() @InRange({ min: 0, max: 1_000_000 }) version!: number;
+  @IsIn(SUPPLY_KINDS) kind!: SupplyKind;
+  /** The kind of yeast, or what it is of its kind; null when that does not matter. */
+  @ValidateIf((s: SupplyDto) => s.refId !== null) @Text(60) @IsNotEmpty() refId!: string | null;
+  @Text(60) @IsNotEmpty({ message: 'name must be given' }) name!: string;
+  @InRange({ min: 0, max: 100_000 }) amount!: number;
+  @IsIn(SUPPLY_UNITS) unit!: (typeof SUPPLY_UNITS)[number];
+  /** What one packet holds, g; null when it is not counted in packets. */
+  @InRangeOrNull({ min: 0.1, max: 5000 }) packetG!: number | null;
+  @ValidateIf((s: SupplyDto) => s.bestBefore !== null)
+  @Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, { message: '$property must be a day such as 2027-05-31' })
+  bestBefore!: string | null;
+}

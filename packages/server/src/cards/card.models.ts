@@ -1,0 +1,30 @@
+import { DataTypes, Model, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+
+/** A card that is changed as a whole: its facts are kept as JSON text, its version counts the changes. */
+abstract class CardModel<M extends Model> extends Model<InferAttributes<M>, InferCreationAttributes<M>> {}
+
+/** A row of `juices`. */
+export class JuiceModel extends CardModel<JuiceModel> {
+  declare id: string;
+  declare version: number;
+  declare facts: string;
+}
+
+/** A row of `supplies`. */
+export class SupplyModel extends CardModel<SupplyModel> {
+  declare id: string;
+  declare version: number;
+  declare facts: string;
+}
+
+const COLUMNS = {
+  id: { type: DataTypes.STRING(26), primaryKey: true },
+  version: { type: DataTypes.INTEGER, allowNull: false },
+  facts: { type: DataTypes.TEXT, allowNull: false },
+};
+
+/** Binds both models to a connection. */
+export function initCardModels(sequelize: Sequelize): void {
+  JuiceModel.init({ ...COLUMNS }, { sequelize, tableName: 'juices' });
+  SupplyModel.init({ ...COLUMNS }, { sequelize, tableName: 'supplies' });
+}

@@ -1,0 +1,34 @@
+import { NewBatchDto, type BatchDto } from '@trug/contract';
+import { Router } from 'express';
+import type { BatchService } from '../batches/batch.service.js';
+import { readEntries } from '../entries/entry.service.js';
+import { HttpError } from '../http/http-error.js';
+import { readBody } from '../http/read-body.js';
+
+/** Most vessels one pour may begin batches in. */
+const MOST_BATCHES = 12;
+
+function readBatches(body: unknown): readonly NewBatchDto[] {
+  const list = typeof body === 'object' && body !== null && 'batches' in body ? body.batches : undefined;
+  if (!Array.isArray(list) || list.length === 0 || list.length > MOST_BATCHES) {
+    throw new HttpError('bad-request', `batches must be a list of 1 to ${MOST_BATCHES}`);
+  }
+  return list.map((plain: unknown) => readBody(NewBatchDto, plain));
+}
+
+/**
+ * `POST /` begins several batches at once with entries on them and on the batches they come from: a pour from the
+ * blend bench, a split, a trial. All of it is filed or none.
+ *
+ * @param batches - the use cases of batches
+ * @returns the router
+ */
+export function createFamilyRouter(batches: BatchService): Router {
+  const router = Router();
+  router.post('/', async (request, response) => {
+    const { family, created } = await batches.beginFamily(readBatches(request.body), readEntries(request.body));
+    const answer: { readonly batches: readonly BatchDto[] } = { batches: family };
+    response.status(created ? 201 : 200).json(answer);
+  });
+  return router;
+}

@@ -1,0 +1,161 @@
+import { juiceInHand, replay, taOf, type Entry, type Juice, type Liquid } from '@trug/core';
+import { startTestServer, type TestServer } from '../testing/test-server.js';
+
+const AT = '2026-11-22T10:00:00.000Z';
+const id = (n: number): string => `01J0000000000000000000000${n}`;
+const JUICE: Juice & { version: number } = {
+  id: id(1),
+  version: 0,
+  name: 'Russet row',
+  tape: 'straw',
+  origin: 'pressed',
+  fruit: 'apple',
+  fruitId: 'egremont-russet',
+  madeAt: AT,
+  volumeL: 17.5,
+  gravity: { instrument: 'hydrometer', reading: 1.056, sampleC: 20, calibratedAtC: 20, offsetSg: 0 },
+  ph: 3.4,
+  taGPerL: 6.9,
+  tanninGPerL: null,
+  yanMgPerL: null,
+  costPerL: null,
+  preserved: false,
+  vitaminC: false,
+  pressing: null,
+  goneL: 0,
+  note: '',
+};
+const batch = (n: number, name: string): object => ({ id: id(n), name, methodId: 'cool-slow', tape: 'leaf', startedAt: AT });
+let order = 0;
+const entry = (batchNo: number, kind: string, payload: object): object => {
+  order += 1;
+  return { id: `01J00000000000000000000E${String(order).padStart(2, '0')}`, batchId: id(batchNo), kind, at: AT, writtenAt: AT, note: '', payload };
+};
+const part = (liquid: Liquid, volumeL: number, from: 'juice' | 'batch' = 'juice', sourceId = id(1)): object => ({
+  from,
+  sourceId,
+  name: 'Russet row',
+  liquid: { ...liquid, volumeL },
+  yeastId: null,
+});
+const pour = (batchNo: number, parts: readonly object[], volumeL: number): object =>
+  entry(batchNo, 'blended', { parts, vessels: [{ vesselId: `v${batchNo}`, volumeL }], tempC: 14 });
+
+let server: TestServer;
+const russet = juiceInHand(JUICE, 0).liquid;
+interface Answer {
+  readonly detail: string;
+  readonly current: unknown;
+  readonly fields: readonly { readonly path: string }[];
+  readonly batches: readonly { readonly entries: readonly Entry[] }[];
+}
+const send = async (method: string, path: string, body?: unknown): Promise<{ status: number; body: Answer }> => {
+  const answer = await server.request(method, path, body);
+  return { status: answer.status, body: answer.body as Answer };
+};
+
+beforeEach(async () => {
+  order = 0;
+  server = await startTestServer();
+  await send('POST', '/api/juices', JUICE);
+});
+afterEach(() => server.remove());
+
+describe('juice cards', () => {
+  it('are filed once, changed on the version read, and refuse a second window', async () => {
+    expect((await send('POST', '/api/juices', JUICE)).status).toBe(200);
+    expect((await send('POST', '/api/juices', { ...JUICE, name: 'Other' })).status).toBe(409);
+    const changed = await send('PUT', `/api/juices/${JUICE.id}`, { ...JUICE, version: 1, ph: 3.5 });
+    expect(changed.body).toMatchObject({ version: 2, ph: 3.5 });
+    const late = await send('PUT', `/api/juices/${JUICE.id}`, { ...JUICE, version: 1, ph: 3.3 });
+    expect(late.status).toBe(409);
+    expect(late.body.current).toMatchObject({ version: 2, ph: 3.5 });
+    expect((await send('PUT', `/api/juices/${id(9)}`, { ...JUICE, id: id(9) })).status).toBe(404);
+    expect((await send('GET', '/api/juices')).body).toHaveLength(1);
+  });
+  it('refuses pH 35 with the field named, and stores nothing', async () => {
+    const { status, body } = await send('POST', '/api/juices', { ...JUICE, id: id(2), ph: 35 });
+    expect(status).toBe(400);
+    expect(body.fields[0]?.path).toBe('ph');
+    expect((await send('GET', '/api/juices')).body).toHaveLength(1);
+  });
+  it('does not let a juice hold less than was poured from it', async () => {
+    await send('POST', '/api/families', { batches: [batch(3, 'Gate')], entries: [pour(3, [part(russet, 12)], 12)] });
+    const { status, body } = await send('PUT', `/api/juices/${JUICE.id}`, { ...JUICE, version: 1, volumeL: 10 });
+    expect(status).toBe(422);
+    expect(body.detail).toContain('12.0 L');
+  });
+});
+
+describe('a pour', () => {
+  it('begins a batch with the blend, and takes it from the juice', async () => {
+    const { status, body } = await send('POST', '/api/families', { batches: [batch(3, 'Gate')], entries: [pour(3, [part(russet, 12)], 12)] });
+    expect(status).toBe(201);
+    const state = replay(body.batches[0]?.entries ?? []);
+    expect(state.liquid?.volumeL).toBeCloseTo(12, 9);
+    expect(taOf(state.liquid ?? russet)).toBeCloseTo(6.9, 6);
+    const more = await send('POST', '/api/families', { batches: [batch(4, 'Row')], entries: [pour(4, [part(russet, 6)], 6)] });
+    expect(more.status).toBe(422);
+    expect(more.body.detail).toContain('5.5 L are left');
+    expect((await send('GET', '/api/batches')).body).toHaveLength(1);
+  });
+  it('gives the juice back when it is struck out', async () => {
+    const poured = pour(3, [part(russet, 12)], 12) as { id: string };
+    await send('POST', '/api/families', { batches: [batch(3, 'Gate')], entries: [poured] });
+    await send('POST', '/api/entries', { entries: [entry(3, 'corrected', { entryId: poured.id, replacement: null })] });
+    expect((await send('POST', '/api/families', { batches: [batch(4, 'Row')], entries: [pour(4, [part(russet, 17)], 17)] })).status).toBe(201);
+  });
+  it.each<[string, () => object, number, string]>([
+    ['a juice nobody has', () => pour(3, [part(russet, 5, 'juice', id(8))], 5), 404, 'no juice'],
+    ['a juice measured anew since', () => pour(3, [part({ ...russet, malicGPerL: 1 }, 5)], 5), 409, 'measured anew'],
+    ['more in the vessels than was poured', () => pour(3, [part(russet, 5)], 9), 422, '9.0 L cannot stand'],
+    ['a batch that split nothing off', () => pour(3, [part(russet, 5, 'batch', id(7))], 5), 422, 'Nothing was split'],
+  ])('refuses %s, whole', async (_what, made, status, says) => {
+    const answer = await send('POST', '/api/families', { batches: [batch(3, 'Gate')], entries: [made()] });
+    expect(answer.status).toBe(status);
+    expect(answer.body.detail).toContain(says);
+    expect((await send('GET', '/api/batches')).body).toEqual([]);
+  });
+  it('refuses preserved juice', async () => {
+    await send('PUT', `/api/juices/${JUICE.id}`, { ...JUICE, version: 1, preserved: true });
+    const { body } = await send('POST', '/api/families', { batches: [batch(3, 'Gate')], entries: [pour(3, [part(russet, 5)], 5)] });
+    expect(body.detail).toContain('will not ferment');
+  });
+});
+
+describe('a split', () => {
+  it('moves litres from one batch to its siblings, keeping them, and is struck out only from the far end', async () => {
+    const first = pour(3, [part(russet, 15)], 15);
+    await send('POST', '/api/families', { batches: [batch(3, 'Gate')], entries: [first] });
+    const out = entry(3, 'split', { into: [{ batchId: id(4), name: 'Gate B', volumeL: 5 }], lossL: 0, why: 'another yeast' }) as { id: string };
+    const into = pour(4, [part(russet, 5, 'batch', id(3))], 5) as { id: string };
+    const { status, body } = await send('POST', '/api/families', { batches: [batch(4, 'Gate B')], entries: [out, into] });
+    expect(status).toBe(201);
+    const litres = body.batches.map((b) => replay(b.entries).liquid?.volumeL);
+    expect(litres.sort()).toEqual([10, 5]);
+    const tooSoon = await send('POST', '/api/entries', { entries: [entry(3, 'corrected', { entryId: out.id, replacement: null })] });
+    expect(tooSoon.status).toBe(422);
+    expect(tooSoon.body.detail).toContain('stands in Gate B');
+    await send('POST', '/api/entries', { entries: [entry(4, 'corrected', { entryId: into.id, replacement: null })] });
+    expect((await send('POST', '/api/entries', { entries: [entry(3, 'corrected', { entryId: out.id, replacement: null })] })).status).toBe(201);
+  });
+});
+
+describe('supplies', () => {
+  it('are kept like juices', async () => {
+    const packet = {
+      id: id(5),
+      version: 0,
+      kind: 'yeast',
+      refId: 'crisp-cider',
+      name: 'Crisp cider type',
+      amount: 2,
+      unit: 'packet',
+      packetG: 5,
+      bestBefore: '2027-05-31',
+    };
+    expect((await send('POST', '/api/supplies', packet)).status).toBe(201);
+    expect((await send('PUT', `/api/supplies/${packet.id}`, { ...packet, version: 1, amount: 1 })).body).toMatchObject({ amount: 1, version: 2 });
+    expect((await send('POST', '/api/supplies', { ...packet, id: id(6), amount: -1 })).status).toBe(400);
+  });
+});
