@@ -54,6 +54,7 @@ export class SplitShareDto {
 
 export class SplitPayloadDto {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(12) @ValidateNested({ each: true }) @Type(() => SplitShareDto) into!: SplitShareDto[];
+  @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => VesselFillDto) vessels!: VesselFillDto[];
   @InRange(LIMITS.volumeL) lossL!: number;
   @Text(400) why!: string;
 }

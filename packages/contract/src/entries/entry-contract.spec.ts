@@ -26,7 +26,7 @@ const RIGHT: Readonly<Record<EntryKind, Readonly<Record<string, unknown>>>> = {
     vessels: [{ vesselId: ID, volumeL: 12 }],
     tempC: 14,
   },
-  split: { into: [{ batchId: OTHER, name: 'Jar B', volumeL: 5 }], lossL: 0.1, why: 'another yeast' },
+  split: { into: [{ batchId: OTHER, name: 'Jar B', volumeL: 5 }], vessels: [{ vesselId: ID, volumeL: 7 }], lossL: 0.1, why: 'another yeast' },
   reading: { gravity, ph: 3.5, taGPerL: null, placeC: 18, insistedOn: ['rise'], bubbles: null, smell: null },
   addition: { what: 'fermentable', fermentableId: 'sucrose', massG: 500 },
   pitched: { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: null },

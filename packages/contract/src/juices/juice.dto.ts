@@ -22,8 +22,8 @@ export class PressRunDto {
 
 export class PressingDto {
   @Text(60) @IsNotEmpty() pressId!: string;
-  @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => FruitLotDto) lots!: FruitLotDto[];
-  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => PressRunDto) runs!: PressRunDto[];
+  @IsArray() @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => FruitLotDto) lots!: readonly FruitLotDto[];
+  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => PressRunDto) runs!: readonly PressRunDto[];
 }
 
 /** A juice as stored and sent. */

@@ -104,6 +104,24 @@ export const CAUTIONS = {
     text: 'Above pH 3.8 spoilage has an easy life, and above 4.0 food-poisoning bacteria may.',
     whatToDo: 'Add acid or blend in sharp juice before you ferment.',
   },
+  'mill-press': {
+    id: 'mill-press',
+    severity: 'caution',
+    text: 'Mills and presses take fingers.',
+    whatToDo: 'Keep hands and sleeves out of the mill, switch it off before you clear it, bolt the press down and stand clear of a loaded screw.',
+  },
+  rot: {
+    id: 'rot',
+    severity: 'caution',
+    text: 'Mould leaves poisons that survive fermenting. Bruises are all right, mould and rot are not.',
+    whatToDo: 'Cut rot away generously or throw the fruit out, and wash what is left.',
+  },
+  'raw-juice': {
+    id: 'raw-juice',
+    severity: 'note',
+    text: 'Raw juice can carry dangerous bacteria.',
+    whatToDo: 'Wash fruit, use none from ground where animals graze, and keep raw juice from children, the old, the pregnant and the ill.',
+  },
   'ph-low': {
     id: 'ph-low',
     severity: 'note',

@@ -166,7 +166,8 @@ describe('pouring juice into batches', () => {
     expect(state.liquid?.volumeL).toBeCloseTo(18, 9);
   });
   it('is split into shares, and no more than there is', () => {
-    const split = (volumeL: number): Entry => entry(2, 'split', { into: [{ batchId: 'B2', name: 'Jar', volumeL }], lossL: 0, why: '' });
+    const split = (volumeL: number): Entry =>
+      entry(2, 'split', { into: [{ batchId: 'B2', name: 'Jar', volumeL }], vessels: [{ vesselId: 'V', volumeL: 12 - volumeL }], lossL: 0, why: '' });
     expect(replay([poured, split(5)]).liquid?.volumeL).toBeCloseTo(7, 9);
     expect(replay([poured, split(12)]).liquid).toBeNull();
     expect(replay([poured, split(14)]).issues[0]?.text).toContain('cannot be taken');

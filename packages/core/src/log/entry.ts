@@ -63,7 +63,13 @@ export interface EntryPayloads {
   /** Poured together: the batch begins with it, or takes it in. */
   readonly blended: { readonly parts: readonly BlendPart[]; readonly vessels: readonly VesselFill[]; readonly tempC: number | null };
   /** Shares of the batch that begin batches of their own. */
-  readonly split: { readonly into: readonly SplitShare[]; readonly lossL: number; readonly why: string };
+  readonly split: {
+    readonly into: readonly SplitShare[];
+    /** Where what stays stands afterwards. */
+    readonly vessels: readonly VesselFill[];
+    readonly lossL: number;
+    readonly why: string;
+  };
   readonly reading: {
     readonly gravity: RawGravity | null;
     readonly ph: number | null;

@@ -159,7 +159,8 @@ function split(state: Draft, entry: EntryOf<'split'>): Patch {
   if (leftL < -0.05) {
     throw new CoreError('NOT_ALLOWED', `${(inHand(state).volumeL - leftL).toFixed(1)} L cannot be taken from ${inHand(state).volumeL.toFixed(1)} L`, { leftL });
   }
-  return emptied(state, { ...inHand(state), volumeL: Math.max(0, leftL) });
+  const patch = emptied(state, { ...inHand(state), volumeL: Math.max(0, leftL) });
+  return patch.liquid ? { ...patch, vessels: entry.payload.vessels } : patch;
 }
 
 function read(state: Draft, entry: EntryOf<'reading'>): Patch {

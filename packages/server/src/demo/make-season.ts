@@ -1,8 +1,9 @@
-import { API_PATHS } from '@trug/contract';
-import { DAY_MS } from '@trug/core';
+import { API_PATHS, type JuiceDto, type SupplyDto } from '@trug/contract';
+import { DAY_MS, replay, type Entry } from '@trug/core';
 import { ulid as makeUlid } from 'ulid';
+import { DEMO_JUICES, DEMO_SUPPLIES, type JuiceStory } from './larder.js';
 import { DEMO_SEASON, DEMO_VESSELS } from './season.js';
-import { fillAct, stepAct, type Act, type BatchStory } from './story.js';
+import { fillAct, fillsOf, stepAct, type Act, type BatchStory, type StoryStep } from './story.js';
 
 /** A seeded source of chance, so that every demo is alike. @source mulberry32, public domain */
 function seeded(seed: number): () => number {
@@ -18,6 +19,18 @@ function seeded(seed: number): () => number {
 async function send(url: string, body: unknown): Promise<void> {
   const response = await fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
   if (!response.ok) throw new Error(`the demo season was refused at ${url}: ${await response.text()}`);
+}
+
+/** What every part of the telling needs. */
+interface Telling {
+  readonly baseUrl: string;
+  readonly nowMs: number;
+  readonly ulid: (seedTime: number) => string;
+  readonly vesselIds: ReadonlyMap<string, string>;
+  /** Ids of batches by name, given out before they are begun, so that a split can name what it goes into. */
+  readonly batchIds: ReadonlyMap<string, string>;
+  /** Logs told so far, by batch name. */
+  readonly logs: Map<string, readonly Entry[]>;
 }
 
 /**
@@ -38,27 +51,99 @@ export async function makeSeason(baseUrl: string): Promise<void> {
     await send(`${baseUrl}${API_PATHS.vessels}`, { id, ...vessel });
   }
   const oldestFirst = [...DEMO_SEASON].sort((a, b) => b.daysAgo - a.daysAgo);
-  for (const story of oldestFirst) await tell(baseUrl, story, { nowMs, ulid, vesselIds });
+  const batchIds = new Map(oldestFirst.map((story) => [story.name, ulid(nowMs - story.daysAgo * DAY_MS)]));
+  const telling: Telling = { baseUrl, nowMs, ulid, vesselIds, batchIds, logs: new Map() };
+  // A batch that another is split from is begun with it, since both halves of a split are filed together.
+  for (const story of oldestFirst) if (!story.splitFrom) await tell(telling, [story, ...oldestFirst.filter((s) => s.splitFrom?.name === story.name)]);
+  for (const story of DEMO_JUICES) await send(`${baseUrl}${API_PATHS.juices}`, juiceCard(story, telling));
+  for (const [i, { daysLeft, ...supply }] of DEMO_SUPPLIES.entries()) {
+    const bestBefore = daysLeft === null ? null : new Date(nowMs + daysLeft * DAY_MS).toISOString().slice(0, 10);
+    const card: SupplyDto = { id: ulid(nowMs - 30 * DAY_MS + i), version: 0, ...supply, bestBefore };
+    await send(`${baseUrl}${API_PATHS.supplies}`, card);
+  }
 }
 
-interface Telling {
-  readonly nowMs: number;
-  readonly ulid: (seedTime: number) => string;
-  readonly vesselIds: ReadonlyMap<string, string>;
+/** Tells a batch and those split from it, in one pour. */
+async function tell(telling: Telling, family: readonly BatchStory[]): Promise<void> {
+  const entries: Entry[] = [];
+  for (const story of family) {
+    const log = logOf(story, telling);
+    telling.logs.set(story.name, log);
+    entries.push(...log);
+  }
+  const batches = family.map(({ name, methodId, tape, daysAgo }) => ({
+    id: telling.batchIds.get(name),
+    name,
+    methodId,
+    tape,
+    startedAt: new Date(telling.nowMs - daysAgo * DAY_MS).toISOString(),
+  }));
+  await send(`${telling.baseUrl}${API_PATHS.families}`, { batches, entries });
 }
 
-async function tell(baseUrl: string, story: BatchStory, { nowMs, ulid, vesselIds }: Telling): Promise<void> {
-  const startMs = nowMs - story.daysAgo * DAY_MS;
-  const batchId = ulid(startMs);
+function logOf(story: BatchStory, telling: Telling): readonly Entry[] {
+  const { nowMs, ulid, vesselIds, batchIds } = telling;
   let order = 0;
-  const entry = (act: Act, daysAgo: number, note = ''): object => {
+  const entry = (act: Act, daysAgo: number, note = ''): Entry => {
     // Things of one day happen minutes apart, in the order told.
     const atMs = Math.min(nowMs, nowMs - daysAgo * DAY_MS + order * 60_000);
     order += 1;
     const at = new Date(atMs).toISOString();
-    return { id: ulid(atMs), batchId, at, writtenAt: at, note, ...act };
+    return { id: ulid(atMs), batchId: batchIds.get(story.name) ?? '', at, writtenAt: at, note, ...act };
   };
-  const entries = [entry(fillAct(story, vesselIds), story.daysAgo), ...story.then.map((step) => entry(stepAct(step, vesselIds), step.daysAgo, step.note))];
-  const { name, methodId, tape } = story;
-  await send(`${baseUrl}${API_PATHS.batches}`, { id: batchId, name, methodId, tape, startedAt: new Date(startMs).toISOString(), entries });
+  const begin = story.splitFrom ? shareAct(story.splitFrom, telling) : fillAct(story, vesselIds);
+  const stepped = (step: StoryStep): Act => (step.split ? splitAct(step.split, telling) : stepAct(step, vesselIds));
+  return [entry(begin, story.daysAgo), ...story.then.map((step) => entry(stepped(step), step.daysAgo, step.note))];
+}
+
+function splitAct([into, volumeL, stays, why]: NonNullable<StoryStep['split']>, { batchIds, vesselIds }: Telling): Act {
+  return { kind: 'split', payload: { into: [{ batchId: batchIds.get(into) ?? '', name: into, volumeL }], vessels: fillsOf(stays, vesselIds), lossL: 0, why } };
+}
+
+/** A share of a batch as it was just before it was split off. */
+function shareAct({ name, volumeL, vessels, tempC }: NonNullable<BatchStory['splitFrom']>, { logs, batchIds, vesselIds }: Telling): Act {
+  const log = logs.get(name) ?? [];
+  const before = log.slice(
+    0,
+    log.findIndex((e) => e.kind === 'split'),
+  );
+  const { liquid, yeastId } = replay(before);
+  if (!liquid) throw new Error(`there is nothing in ${name} to split`);
+  const part = { from: 'batch' as const, sourceId: batchIds.get(name) ?? '', name, liquid: { ...liquid, volumeL }, yeastId };
+  return { kind: 'blended', payload: { parts: [part], vessels: fillsOf(vessels, vesselIds), tempC } };
+}
+
+function juiceCard(story: JuiceStory, { nowMs, ulid }: Telling): JuiceDto {
+  const { name, tape, origin, fruit, fruitId, daysAgo, volumeL, press } = story;
+  const madeMs = nowMs - daysAgo * DAY_MS;
+  const gravity =
+    story.sg === undefined ? null : { instrument: 'hydrometer' as const, reading: story.sg, sampleC: story.sampleC ?? null, calibratedAtC: 20, offsetSg: 0 };
+  return {
+    id: ulid(madeMs),
+    version: 0,
+    name,
+    tape,
+    origin,
+    fruit,
+    fruitId,
+    madeAt: new Date(madeMs).toISOString(),
+    volumeL,
+    gravity,
+    ph: story.ph ?? null,
+    taGPerL: story.taGPerL ?? null,
+    tanninGPerL: story.tanninGPerL ?? null,
+    yanMgPerL: null,
+    costPerL: story.costPerL ?? null,
+    preserved: story.preserved ?? false,
+    vitaminC: false,
+    pressing: press
+      ? {
+          pressId: press.pressId,
+          lots: press.lots,
+          runs: press.runsL.map(([runL, into], i) => ({ at: new Date(madeMs - (press.runsL.length - i) * 1_800_000).toISOString(), volumeL: runL, into })),
+        }
+      : null,
+    goneL: story.goneL ?? 0,
+    note: story.note ?? '',
+  };
 }

@@ -12,6 +12,8 @@ export interface StoryStep {
   readonly read?: readonly [sg: number, tempC: number];
   readonly bubbles?: EntryPayloads['reading']['bubbles'];
   readonly move?: readonly [place: string, tempC: number];
+  /** Part of the batch goes into another, named, which begins with it. */
+  readonly split?: readonly [into: string, volumeL: number, stays: Fills, why: string];
   readonly rack?: readonly [fills: Fills, lossL: number];
   readonly prime?: readonly [fermentableId: string, massG: number, targetVolumes: number, warmestC: number];
   readonly bottle?: readonly [bottles: Bottles, crate: string, cap: EntryPayloads['bottled']['capColour']];
@@ -26,7 +28,7 @@ export interface BatchStory {
   readonly methodId: string;
   readonly tape: string;
   readonly daysAgo: number;
-  readonly fill: {
+  readonly fill?: {
     readonly source: string;
     readonly fruit: Fruit;
     readonly volumeL: number;
@@ -38,6 +40,8 @@ export interface BatchStory {
     readonly vessels: Fills;
     readonly tempC: number;
   };
+  /** Begins with a share of another batch, told before it. */
+  readonly splitFrom?: { readonly name: string; readonly volumeL: number; readonly vessels: Fills; readonly tempC: number };
   readonly then: readonly StoryStep[];
 }
 
@@ -48,7 +52,8 @@ type VesselIds = ReadonlyMap<string, string>;
 
 const CALIBRATED_AT_C = 20;
 
-function fillsOf(fills: Fills, ids: VesselIds): { vesselId: string; volumeL: number }[] {
+/** Fills with the vessels' ids. */
+export function fillsOf(fills: Fills, ids: VesselIds): { vesselId: string; volumeL: number }[] {
   return fills.map(([key, volumeL]) => ({ vesselId: ids.get(key) ?? key, volumeL }));
 }
 
@@ -68,6 +73,7 @@ const rawGravity = (reading: number, sampleC: number, instrument: InstrumentKind
  * @returns its `filled` act
  */
 export function fillAct({ fill }: BatchStory, ids: VesselIds): Act {
+  if (!fill) throw new Error('a story begins with nothing');
   return {
     kind: 'filled',
     payload: {

@@ -32,7 +32,15 @@ const batch = (n: number, name: string): object => ({ id: id(n), name, methodId:
 let order = 0;
 const entry = (batchNo: number, kind: string, payload: object): object => {
   order += 1;
-  return { id: `01J000000000000000000${String(testCount).padStart(3, '0')}${String(order).padStart(2, '0')}`.replace('01J', '01K'), batchId: id(batchNo), kind, at: AT, writtenAt: AT, note: '', payload };
+  return {
+    id: `01J000000000000000000${String(testCount).padStart(3, '0')}${String(order).padStart(2, '0')}`.replace('01J', '01K'),
+    batchId: id(batchNo),
+    kind,
+    at: AT,
+    writtenAt: AT,
+    note: '',
+    payload,
+  };
 };
 const part = (liquid: Liquid, volumeL: number, from: 'juice' | 'batch' = 'juice', sourceId = JUICE.id): object => ({
   from,
@@ -134,7 +142,12 @@ describe('a split', () => {
   it('moves litres from one batch to its siblings, keeping them, and is struck out only from the far end', async () => {
     const first = pour(3, [part(russet, 15)], 15);
     await send('POST', '/api/families', { batches: [batch(3, 'Gate')], entries: [first] });
-    const out = entry(3, 'split', { into: [{ batchId: id(4), name: 'Gate B', volumeL: 5 }], lossL: 0, why: 'another yeast' }) as { id: string };
+    const out = entry(3, 'split', {
+      into: [{ batchId: id(4), name: 'Gate B', volumeL: 5 }],
+      vessels: [{ vesselId: 'v3', volumeL: 10 }],
+      lossL: 0,
+      why: 'another yeast',
+    }) as { id: string };
     const into = pour(4, [part(russet, 5, 'batch', id(3))], 5) as { id: string };
     const { status, body } = await send('POST', '/api/families', { batches: [batch(4, 'Gate B')], entries: [out, into] });
     expect(status).toBe(201);

@@ -7,6 +7,8 @@ import { routes } from './app.routes';
 import { batchesFeature } from './state/batches.reducer';
 import { cellarbookEffects } from './state/cellarbook.effects';
 import { cupboardFeature } from './state/cupboard.reducer';
+import { larderEffects } from './state/larder.effects';
+import { larderFeature } from './state/larder.reducer';
 
 /** How the app is put together. */
 export const appConfig: ApplicationConfig = {
@@ -17,6 +19,7 @@ export const appConfig: ApplicationConfig = {
     provideStore({}, { runtimeChecks: { strictStateImmutability: true, strictActionImmutability: true, strictActionTypeUniqueness: true } }),
     provideState(batchesFeature),
     provideState(cupboardFeature),
-    provideEffects(cellarbookEffects),
+    provideState(larderFeature),
+    provideEffects(cellarbookEffects, larderEffects),
   ],
 };

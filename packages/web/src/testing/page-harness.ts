@@ -1,21 +1,26 @@
 import { provideHttpClient } from '@angular/common/http';
-import { Component, ChangeDetectionStrategy, provideZonelessChangeDetection, type Type } from '@angular/core';
+import { Component, ChangeDetectionStrategy, provideZonelessChangeDetection, type Provider, type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { ScannedActionsSubject, provideState, provideStore, Store, type Action } from '@ngrx/store';
-import { DEFAULT_SETTINGS, type BatchDto, type Problem, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
+import { DEFAULT_SETTINGS, type BatchDto, type JuiceDto, type Problem, type SupplyDto, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
 import { BatchApiActions, BatchPageActions } from '../app/state/batches.actions';
 import { batchesFeature } from '../app/state/batches.reducer';
 import { CellarbookApiActions } from '../app/state/cellarbook.actions';
 import { cupboardFeature } from '../app/state/cupboard.reducer';
+import { LarderApiActions, LarderPageActions } from '../app/state/larder.actions';
+import { larderFeature } from '../app/state/larder.reducer';
 import { dayAt } from './sample-batch';
 
 /** What a page is opened on. */
 export interface PageSetting {
   readonly batches?: readonly BatchDto[];
   readonly vessels?: readonly VesselDto[];
+  readonly juices?: readonly JuiceDto[];
+  readonly supplies?: readonly SupplyDto[];
+  readonly providers?: readonly Provider[];
   readonly settings?: Partial<VersionedSettings>;
   /** Day of the sample batch that is today. */
   readonly today?: number;
@@ -43,7 +48,10 @@ export class PageHarness {
   }
 
   /** The same with the drafts of an earlier visit. */
-  static async reopen(page: Type<unknown>, { batches = [], vessels = [], settings = {}, today = 0, inputs = {} }: PageSetting): Promise<PageHarness> {
+  static async reopen(
+    page: Type<unknown>,
+    { batches = [], vessels = [], juices = [], supplies = [], providers = [], settings = {}, today = 0, inputs = {} }: PageSetting,
+  ): Promise<PageHarness> {
     TestBed.resetTestingModule();
     TestBed.configureTestingModule({
       providers: [
@@ -53,17 +61,23 @@ export class PageHarness {
         provideStore(),
         provideState(batchesFeature),
         provideState(cupboardFeature),
+        provideState(larderFeature),
         provideEffects(),
+        ...providers,
       ],
     });
     const store = TestBed.inject<Store>(Store);
-    store.dispatch(CellarbookApiActions.loaded({ book: { now: dayAt(today), batches, vessels, settings: { ...DEFAULT_SETTINGS, ...settings } } }));
+    store.dispatch(
+      CellarbookApiActions.loaded({ book: { now: dayAt(today), batches, vessels, juices, supplies, settings: { ...DEFAULT_SETTINGS, ...settings } } }),
+    );
     const fixture = TestBed.createComponent(page);
     for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
     const harness = new PageHarness(fixture, fixture.nativeElement as HTMLElement);
     TestBed.inject(ScannedActionsSubject).subscribe((action) => {
       harness.actions.push(action);
       if (action.type === BatchPageActions.entriesWritten.type && 'entries' in action) harness.answer(store, action.entries as readonly Entry[]);
+      if (action.type === LarderPageActions.juiceSaved.type) harness.answerCard(store, action as ReturnType<typeof LarderPageActions.juiceSaved>);
+      if (action.type === LarderPageActions.pourMade.type) harness.answerPour(store, action as ReturnType<typeof LarderPageActions.pourMade>);
     });
     await fixture.whenStable();
     return harness;
@@ -126,6 +140,26 @@ export class PageHarness {
     setTimeout(() =>
       store.dispatch(refusal ? BatchApiActions.entriesRefused({ entries, problem: refusal }) : BatchApiActions.entriesFiled({ entries, said: '' })),
     );
+  }
+
+  private answerCard(store: Store, { juice: sent }: ReturnType<typeof LarderPageActions.juiceSaved>): void {
+    const { refusal: problem } = this;
+    setTimeout(() =>
+      store.dispatch(
+        problem ? LarderApiActions.juiceRefused({ sent, problem }) : LarderApiActions.juiceStored({ sent, juice: { ...sent, version: sent.version + 1 } }),
+      ),
+    );
+  }
+
+  private answerPour(store: Store, { pour: sent }: ReturnType<typeof LarderPageActions.pourMade>): void {
+    const { refusal: problem } = this;
+    const batches = sent.batches.map((b) => ({ ...b, entries: sent.entries.filter((e) => e.batchId === b.id) }));
+    setTimeout(() => store.dispatch(problem ? LarderApiActions.pourRefused({ sent, problem }) : LarderApiActions.pourStored({ sent, batches })));
+  }
+
+  /** What the page has sent of one sort, in order. */
+  sent<T extends Action>(type: string): readonly T[] {
+    return this.actions.filter((action): action is T => action.type === type);
   }
 
   /** The entries the page has written, in order. */

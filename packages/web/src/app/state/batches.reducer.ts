@@ -4,6 +4,7 @@ import { createEntityAdapter, type EntityState } from '@ngrx/entity';
 import { createFeature, createReducer, on } from '@ngrx/store';
 import { BatchApiActions, BatchPageActions } from './batches.actions';
 import { CellarbookApiActions } from './cellarbook.actions';
+import { LarderApiActions } from './larder.actions';
 
 /** Batches as the app holds them. */
 export interface BatchesState extends EntityState<BatchDto> {
@@ -47,6 +48,7 @@ export const batchesFeature = createFeature({
     on(BatchApiActions.entriesRefused, (state, { entries }) => withoutEntries(state, entries)),
     on(BatchPageActions.batchBegun, (state) => ({ ...state, sending: true, problem: null })),
     on(BatchApiActions.batchStored, (state, { batch }) => adapter.upsertOne(batch, { ...state, sending: false })),
+    on(LarderApiActions.pourStored, (state, { batches }) => adapter.upsertMany([...batches], state)),
     on(BatchApiActions.batchRefused, (state, { problem }) => ({ ...state, sending: false, problem })),
   ),
   extraSelectors: ({ selectBatchesState }) => ({ ...adapter.getSelectors(selectBatchesState) }),

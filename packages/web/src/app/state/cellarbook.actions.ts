@@ -1,4 +1,4 @@
-import type { BatchDto, Problem, VersionedSettings, VesselDto } from '@trug/contract/plain';
+import type { BatchDto, JuiceDto, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 
 /** Everything the app opens with. */
@@ -7,6 +7,8 @@ export interface Cellarbook {
   readonly batches: readonly BatchDto[];
   readonly vessels: readonly VesselDto[];
   readonly settings: VersionedSettings;
+  readonly juices: readonly JuiceDto[];
+  readonly supplies: readonly SupplyDto[];
 }
 
 /** The app itself. */

@@ -1,10 +1,11 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import { API_PATHS, type BatchDto, type Problem, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
+import { API_PATHS, type BatchDto, type JuiceDto, type Problem, type SupplyDto, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
 import { forkJoin, map, type Observable } from 'rxjs';
 import type { BatchDraft } from './batches.actions';
 import type { Cellarbook } from './cellarbook.actions';
+import type { Pour } from './larder.actions';
 
 /** A refusal, or the lack of an answer, as a problem document. */
 export function problemOf(error: unknown): Problem {
@@ -32,6 +33,8 @@ export class CellarbookApi {
       batches: this.http.get<readonly BatchDto[]>(API_PATHS.batches),
       vessels: this.http.get<readonly VesselDto[]>(API_PATHS.vessels),
       settings: this.http.get<VersionedSettings>(API_PATHS.settings),
+      juices: this.http.get<readonly JuiceDto[]>(API_PATHS.juices),
+      supplies: this.http.get<readonly SupplyDto[]>(API_PATHS.supplies),
     }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, ...rest })));
   }
 
@@ -45,6 +48,23 @@ export class CellarbookApi {
 
   addVessel(vessel: VesselDto): Observable<VesselDto> {
     return this.http.post<VesselDto>(API_PATHS.vessels, vessel);
+  }
+
+  saveJuice(juice: JuiceDto): Observable<JuiceDto> {
+    return this.saveCard(API_PATHS.juices, juice);
+  }
+
+  saveSupply(supply: SupplyDto): Observable<SupplyDto> {
+    return this.saveCard(API_PATHS.supplies, supply);
+  }
+
+  /** A card never stored has version 0 and is filed; any other is changed on the version it was read at. */
+  private saveCard<T extends { readonly id: string; readonly version: number }>(path: string, card: T): Observable<T> {
+    return card.version === 0 ? this.http.post<T>(path, card) : this.http.put<T>(`${path}/${card.id}`, card);
+  }
+
+  pour(pour: Pour): Observable<{ readonly batches: readonly BatchDto[] }> {
+    return this.http.post<{ readonly batches: readonly BatchDto[] }>(API_PATHS.families, pour);
   }
 
   saveSettings(settings: VersionedSettings): Observable<VersionedSettings> {

@@ -9,12 +9,6 @@ interface Coming {
 }
 
 const COMING: Readonly<Record<string, Coming>> = {
-  juice: {
-    title: 'Juice',
-    says: 'Here you will weigh fruit, keep juices in hand and find the blend they can make.',
-    link: '/new',
-    verb: 'Begin a batch from shop juice',
-  },
   year: {
     title: 'Year',
     says: 'Here you will see the whole season at once, a band for each batch and a peg for each job.',

@@ -1,0 +1,194 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Router } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { dayText, fitVessels, METHODS, type BlendPart, type BlendViews } from '@trug/core';
+import { EntryWriter, type Act } from '../../../shared/entry-writer';
+import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
+import { selectFreeVessels } from '../../../shared/free-vessels';
+import { LarderWriter } from '../../../shared/larder-writer';
+import type { Draft } from '../../../shared/draft';
+import { newId } from '../../../shared/new-id';
+import { TAPES } from '../../../shared/tape/tape';
+import { Units } from '../../../shared/units/units';
+import { batchesFeature } from '../../../state/batches.reducer';
+import type { BENCH_DRAFT } from './bench-draft';
+import type { BenchSource } from './bench-sources';
+
+/** Room a fermenting must leaves for foam. @source usual practice: about a tenth */
+const FOAM_FRACTION = 0.1;
+
+/** Pour it: which vessels, what the batch is called, and how warm it stands. Nothing is taken from the juices before this. */
+@Component({
+  selector: 'trug-pour-panel',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, QuantityField],
+  template: `
+    <form class="card" (ngSubmit)="file()" aria-label="Pour it">
+      <h2>Pour it</h2>
+      <p class="num">{{ recipe() }}</p>
+      <div class="fields">
+        <div class="field">
+          <label for="batch-name">What you call the batch</label>
+          <input
+            id="batch-name"
+            name="batchName"
+            maxlength="60"
+            [placeholder]="usualName()"
+            [ngModel]="draft().fields().name"
+            (ngModelChange)="draft().set('name', $event)"
+          />
+        </div>
+        <trug-quantity
+          label="The juice is at"
+          name="juiceTemp"
+          dimension="temperature"
+          placeholder="14 C"
+          [text]="draft().fields().temp"
+          (textChange)="draft().set('temp', $event)"
+        />
+        <div class="field">
+          <label for="method">In the manner</label>
+          <select id="method" name="method" [ngModel]="methodId()" (ngModelChange)="methodId.set($event)">
+            @for (m of methods; track m.id) {
+              <option [value]="m.id">{{ m.name }}</option>
+            }
+          </select>
+        </div>
+      </div>
+      <fieldset>
+        <legend>Into</legend>
+        @for (v of free(); track v.id) {
+          <label>
+            <input type="checkbox" [checked]="picked().includes(v.id)" (change)="toggle(v.id)" [attr.aria-label]="v.name" />
+            {{ v.name }} <span class="quiet">{{ units.volume(v.capacityL) }}</span>
+            @if (fillOf(v.id); as fill) {
+              <b class="num">{{ units.volume(fill) }}</b>
+            }
+          </label>
+        } @empty {
+          <p class="hint">No vessel is free. Empty one, or put another in the cupboard.</p>
+        }
+      </fieldset>
+      <p class="hint" [class.over]="overL() > 0.05">{{ fits() }}</p>
+      @if (refusal(); as why) {
+        <p class="field-error" role="alert">{{ why }}</p>
+      }
+      <div class="acts">
+        <button class="btn btn-main" type="submit" [disabled]="sending()">Pour it into the vessels</button>
+        <button class="link" type="button" (click)="notYet.emit()">Not yet</button>
+      </div>
+    </form>
+  `,
+  styleUrl: './pour-panel.scss',
+})
+export class PourPanel {
+  private readonly store = inject(Store);
+  private readonly writer = inject(EntryWriter);
+  private readonly larder = inject(LarderWriter);
+  private readonly router = inject(Router);
+  protected readonly units = inject(Units);
+  readonly parts = input.required<readonly { readonly source: BenchSource; readonly volumeL: number }[]>();
+  readonly views = input.required<BlendViews>();
+  readonly draft = input.required<Draft<typeof BENCH_DRAFT>>();
+  readonly done = output();
+  readonly notYet = output();
+  protected readonly free = this.store.selectSignal(selectFreeVessels);
+  private readonly batches = this.store.selectSignal(batchesFeature.selectEntities);
+  private readonly count = this.store.selectSignal(batchesFeature.selectTotal);
+  protected readonly methods = METHODS;
+  protected readonly methodId = signal('cool-slow');
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly sending = signal(false);
+  protected readonly totalL = computed(() => this.parts().reduce((sum, p) => sum + p.volumeL, 0));
+  protected readonly usualName = computed(() => {
+    const names = [...this.parts()].sort((a, b) => b.volumeL - a.volumeL).map((p) => p.source.name);
+    return names.length > 1 ? `${names[0] ?? ''} and ${names[1] ?? ''}`.slice(0, 60) : (names[0] ?? 'Blend');
+  });
+  protected readonly recipe = computed(() =>
+    this.parts()
+      .map((p) => `${this.units.volume(Math.round(p.volumeL * 100) / 100)} ${p.source.name}`)
+      .join(' + '),
+  );
+  private readonly headroom = computed(() => (this.parts().every((p) => p.source.from === 'batch') ? 0 : FOAM_FRACTION));
+  private readonly best = computed(() => {
+    const vessels = this.free()
+      .slice(0, 12)
+      .map((v) => ({ ...v, capacityL: v.capacityL * (1 - this.headroom()) }));
+    return vessels.length === 0 ? [] : fitVessels({ volumeL: this.totalL(), vessels, maxHeadspaceFraction: 0.4 }).value.fills.map((f) => f.vesselId);
+  });
+  protected readonly picked = computed(() => {
+    const { vessels } = this.draft().fields();
+    return vessels === '' ? this.best() : vessels.split(',').filter((id) => this.free().some((v) => v.id === id));
+  });
+  /** Vessels are filled alike, up to the foam room. */
+  private readonly fills = computed(() => {
+    const chosen = this.free().filter((v) => this.picked().includes(v.id));
+    const roomL = chosen.reduce((sum, v) => sum + v.capacityL, 0);
+    const share = roomL > 0 ? Math.min(1, this.totalL() / roomL) : 0;
+    return chosen.map((v) => ({ vesselId: v.id, volumeL: v.capacityL * share }));
+  });
+  protected readonly overL = computed(() => this.totalL() - this.fills().reduce((sum, f) => sum + f.volumeL, 0));
+  protected readonly fits = computed(() => {
+    if (this.overL() > 0.05) return `${this.units.volume(Math.round(this.overL() * 100) / 100)} find no room. Choose another vessel.`;
+    const roomL = this.free()
+      .filter((v) => this.picked().includes(v.id))
+      .reduce((sum, v) => sum + v.capacityL, 0);
+    const emptyL = roomL - this.totalL();
+    return emptyL < roomL * FOAM_FRACTION * 0.95 && this.headroom() > 0
+      ? `${this.units.volume(Math.round(emptyL * 10) / 10)} above it is little for foam: leave about a tenth empty, or fit a blow-off tube.`
+      : `${this.units.volume(Math.round(emptyL * 10) / 10)} stay empty above it.`;
+  });
+
+  protected fillOf(id: string): number | null {
+    const fill = this.fills().find((f) => f.vesselId === id);
+    return fill ? Math.round(fill.volumeL * 10) / 10 : null;
+  }
+
+  protected toggle(id: string): void {
+    const now = this.picked();
+    this.draft().set('vessels', (now.includes(id) ? now.filter((p) => p !== id) : [...now, id]).join(',') || '-');
+  }
+
+  protected async file(): Promise<void> {
+    const temp = readQuantity(this.units, this.draft().fields().temp, 'temperature');
+    if (temp?.ok === false) return this.refusal.set('Trug cannot read that temperature. Write it as 14 C or 57 F, or leave it empty.');
+    if (this.fills().length === 0 || this.overL() > 0.05) return this.refusal.set('Choose vessels that hold all of it.');
+    const name = this.draft().fields().name.trim() || this.usualName();
+    const at = this.writer.now();
+    const batch = { id: newId(), name, methodId: this.methodId(), tape: TAPES[this.count() % TAPES.length] ?? 'straw', startedAt: at };
+    this.sending.set(true);
+    const refused = await this.larder.pour({ batches: [batch], entries: this.entries(batch.id, name, temp?.ok === true ? temp.value.value : null) });
+    this.sending.set(false);
+    this.refusal.set(refused);
+    if (refused !== null) return;
+    this.done.emit();
+    await this.router.navigate(['/batch', batch.id]);
+  }
+
+  /** What leaves each cider, then what the new batch begins with. */
+  private entries(batchId: string, name: string, tempC: number | null): ReturnType<EntryWriter['entry']>[] {
+    const parts = this.parts().map(
+      ({ source, volumeL }): BlendPart => ({
+        from: source.from,
+        sourceId: source.id,
+        name: source.name,
+        liquid: { ...source.liquid, volumeL },
+        yeastId: source.yeastId,
+      }),
+    );
+    const out = this.parts()
+      .filter((p) => p.source.from === 'batch')
+      .map(({ source, volumeL }) => {
+        const share = Math.max(0, 1 - volumeL / source.leftL);
+        const stays = source.vessels.map((v) => ({ ...v, volumeL: v.volumeL * share }));
+        const act: Act = {
+          kind: 'split',
+          payload: { into: [{ batchId, name, volumeL }], vessels: stays, lossL: 0, why: `blended on ${dayText(this.writer.now())}` },
+        };
+        const last = this.batches()[source.id]?.entries.reduce<string | null>((latest, e) => (latest === null || e.at > latest ? e.at : latest), null) ?? null;
+        return this.writer.entry(source.id, act, last);
+      });
+    return [...out, this.writer.entry(batchId, { kind: 'blended', payload: { parts, vessels: this.fills(), tempC } })];
+  }
+}

@@ -1,0 +1,190 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Router, RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import type { JuiceDto } from '@trug/contract/plain';
+import {
+  attempt,
+  caution,
+  CLASS_WORDS,
+  correctHydrometer,
+  figure,
+  FRUIT_LIBRARY,
+  gravityText,
+  juiceInHand,
+  longAshtonClass,
+  type Caution,
+  type Step,
+} from '@trug/core';
+import { CautionList } from '../../../shared/caution/caution-list';
+import { createDraft } from '../../../shared/draft';
+import { EntryWriter } from '../../../shared/entry-writer';
+import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
+import { LarderWriter } from '../../../shared/larder-writer';
+import { newId } from '../../../shared/new-id';
+import { TAPES } from '../../../shared/tape/tape';
+import { Units } from '../../../shared/units/units';
+import { Working } from '../../../shared/working/working';
+import { cupboardFeature } from '../../../state/cupboard.reducer';
+import { larderFeature } from '../../../state/larder.reducer';
+import { selectHeldJuices } from '../juices-in-hand';
+import { fieldsOf, fruitOf, JUICE_FIELDS, originOf, readJuice } from './juice-draft';
+
+const ORIGINS = [
+  { id: 'pressed', name: 'my own press' },
+  { id: 'bought', name: 'a carton or bottle' },
+  { id: 'mill', name: 'a mill, fresh' },
+  { id: 'concentrate', name: 'concentrate made up with water' },
+  { id: 'steeped', name: 'fruit steeped in water' },
+] as const;
+
+/** A juice in hand: what it is, how much, and what was measured of it. What was not is shown as typical, with its spread. */
+@Component({
+  selector: 'trug-juice-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink, QuantityField, Working, CautionList],
+  templateUrl: './juice-page.html',
+  styleUrl: './juice-page.scss',
+})
+export class JuicePage {
+  private readonly store = inject(Store);
+  private readonly writer = inject(EntryWriter);
+  private readonly larder = inject(LarderWriter);
+  private readonly router = inject(Router);
+  protected readonly units = inject(Units);
+  /** The juice to change; none for a new one. */
+  readonly id = input('');
+  private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
+  private readonly juices = this.store.selectSignal(larderFeature.selectJuices);
+  private readonly held = this.store.selectSignal(selectHeldJuices);
+  protected readonly origins = ORIGINS;
+  protected readonly library = FRUIT_LIBRARY;
+  protected readonly groups = [...new Set(FRUIT_LIBRARY.map((k) => k.group))];
+  protected readonly draft = createDraft('juice', JUICE_FIELDS);
+  protected readonly fields = computed(() => this.draft.fields());
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly existing = computed(() => this.juices().find((j) => j.id === this.id()) ?? null);
+  private readonly pouredL = computed(() => {
+    const held = this.held().find((h) => h.juice.id === this.id());
+    return held ? held.juice.volumeL - held.juice.goneL - held.hand.leftL : 0;
+  });
+  private readonly readVolume = computed(() => readQuantity(this.units, this.fields().volume, 'volume'));
+  private readonly readGone = computed(() => readQuantity(this.units, this.fields().gone, 'volume'));
+  protected readonly volumeProblem = computed(() => {
+    const read = this.readVolume();
+    if (read?.ok !== true) return null;
+    if (read.value.value < 0) return 'A volume cannot be below nothing. Write how many litres there are.';
+    return read.value.value > 2000 ? 'Trug keeps juices up to 2000 litres.' : null;
+  });
+  protected readonly read = computed(() =>
+    readJuice(this.fields(), {
+      gravity: (text) => asRead(readQuantity(this.units, text, 'gravity')),
+      temperature: (text) => asRead(readQuantity(this.units, text, 'temperature')),
+      calibratedAtC: this.settings().calibratedAtC,
+      offsetSg: this.settings().offsetSg,
+    }),
+  );
+  protected readonly problems = computed(() => this.read().problems);
+  private readonly card = computed((): JuiceDto => {
+    const f = this.fields();
+    const there = this.existing();
+    const read = this.readVolume();
+    const gone = this.readGone();
+    const { gravity, ph, taGPerL, tanninGPerL, yanMgPerL, costPerL } = this.read().readings;
+    return {
+      id: there?.id ?? '',
+      version: there?.version ?? 0,
+      name: f.name.trim(),
+      tape: there?.tape ?? TAPES[this.juices().length % TAPES.length] ?? 'straw',
+      origin: originOf(f.origin),
+      fruit: fruitOf(f),
+      fruitId: f.fruitId === '' ? null : f.fruitId,
+      madeAt: there?.madeAt ?? '',
+      volumeL: read?.ok === true ? read.value.value : 0,
+      gravity,
+      ph,
+      taGPerL,
+      tanninGPerL,
+      yanMgPerL,
+      costPerL,
+      preserved: f.preservative === 'sorbate-benzoate',
+      vitaminC: f.vitaminC === 'yes',
+      pressing: there?.pressing ?? null,
+      goneL: gone?.ok === true ? gone.value.value : 0,
+      note: f.note,
+    };
+  });
+  /** What is known of it, as typed so far. */
+  protected readonly hand = computed(() => {
+    const hand = attempt(() => juiceInHand({ ...this.card(), volumeL: Math.max(1, this.card().volumeL), goneL: 0 }, 0));
+    return hand.ok ? hand.value : null;
+  });
+  protected readonly known = computed(() => {
+    const f = this.hand()?.figures;
+    if (!f) return [];
+    return [
+      { name: 'Gravity', value: gravityText(f.sg.value), plusMinus: figure(f.sg.plusMinus, 3), unit: '', source: f.sg.source },
+      { name: 'Acid', value: figure(f.taGPerL.value, 1), plusMinus: figure(f.taGPerL.plusMinus, 1), unit: 'g/L as malic', source: f.taGPerL.source },
+      { name: 'pH', value: figure(f.ph.value, 2), plusMinus: figure(f.ph.plusMinus, 2), unit: '', source: f.ph.source },
+      { name: 'Tannin', value: figure(f.tanninGPerL.value, 1), plusMinus: figure(f.tanninGPerL.plusMinus, 1), unit: 'g/L', source: f.tanninGPerL.source },
+    ];
+  });
+  protected readonly classWords = computed(() => {
+    const f = this.hand()?.figures;
+    return f ? CLASS_WORDS[longAshtonClass({ taGPerL: f.taGPerL.value, tanninGPerL: f.tanninGPerL.value })] : null;
+  });
+  protected readonly steps = computed((): readonly Step[] => {
+    const { gravity, taWorking } = this.read().readings;
+    const heat =
+      gravity?.instrument === 'hydrometer' && gravity.sampleC !== null
+        ? correctHydrometer({ reading: gravity.reading, sampleC: gravity.sampleC, calibratedAtC: gravity.calibratedAtC, offset: gravity.offsetSg }).steps
+        : [];
+    return [...heat, ...(taWorking?.steps ?? [])];
+  });
+  protected readonly cautions = computed((): readonly Caution[] => {
+    const f = this.fields();
+    const ph = this.hand()?.figures.ph.value ?? 3.5;
+    return [
+      ...(f.preservative === 'sorbate-benzoate' ? [caution('sorbate-benzoate')] : []),
+      ...(f.origin === 'pressed' || f.origin === 'mill' ? [caution('raw-juice')] : []),
+      ...(ph > 3.8 ? [caution('ph-high')] : []),
+    ];
+  });
+
+  constructor() {
+    // A stored juice fills the form once; what is typed afterwards is the maker's.
+    effect(() => {
+      const juice = this.existing();
+      if (juice === null) return;
+      untracked(() =>
+        this.draft.fields.set(
+          fieldsOf(
+            juice,
+            (v) => this.units.volume(v),
+            (c) => this.units.temperature(c),
+          ),
+        ),
+      );
+    });
+  }
+
+  protected async file(): Promise<void> {
+    const { name, volumeL, goneL } = this.card();
+    const wrong = Object.values(this.problems())[0] ?? this.volumeProblem();
+    if (wrong) return this.refusal.set(wrong);
+    if (name === '') return this.refusal.set('Give it a name, as you would write it on tape.');
+    if (this.readVolume()?.ok !== true || volumeL <= 0) return this.refusal.set('Write how much there is, such as 17.5 L.');
+    if (goneL + this.pouredL() > volumeL + 0.05)
+      return this.refusal.set(`${this.units.volume(this.pouredL())} have been poured already, so not that much can be gone.`);
+    const fresh = this.existing() === null;
+    const refused = await this.larder.saveJuice({ ...this.card(), ...(fresh ? { id: newId(), madeAt: this.writer.now() } : {}) });
+    this.refusal.set(refused);
+    if (refused !== null) return;
+    this.draft.forget();
+    await this.router.navigate(['/juice']);
+  }
+}
+
+function asRead(read: ReturnType<typeof readQuantity>): { readonly ok: boolean; readonly value: number } | null {
+  return read === null ? null : { ok: read.ok, value: read.ok ? read.value.value : 0 };
+}

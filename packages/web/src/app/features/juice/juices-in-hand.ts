@@ -1,0 +1,38 @@
+import { createSelector } from '@ngrx/store';
+import type { JuiceDto } from '@trug/contract/plain';
+import { attempt, juiceInHand, pouredVolumes, type JuiceInHand, type PastPress } from '@trug/core';
+import { batchesFeature } from '../../state/batches.reducer';
+import { larderFeature } from '../../state/larder.reducer';
+
+/** A juice with what is known of it. */
+export interface HeldJuice {
+  readonly juice: JuiceDto;
+  readonly hand: JuiceInHand;
+}
+
+/** Less than this in a jug is not a juice in hand any more. @source our estimate */
+const DREGS_L = 0.05;
+
+/** Every juice that can be reckoned with, newest first. */
+export const selectHeldJuices = createSelector(larderFeature.selectJuices, batchesFeature.selectAll, (juices, batches): readonly HeldJuice[] => {
+  const pouredL = pouredVolumes(batches.map((b) => b.entries));
+  return juices
+    .flatMap((juice) => {
+      const hand = attempt(() => juiceInHand(juice, pouredL.get(juice.id) ?? 0));
+      return hand.ok ? [{ juice, hand: hand.value }] : [];
+    })
+    .sort((a, b) => (a.juice.madeAt < b.juice.madeAt ? 1 : -1));
+});
+
+/** Juices of which something is left. */
+export const selectJuicesInHand = createSelector(selectHeldJuices, (all) => all.filter((h) => h.hand.leftL > DREGS_L));
+
+/** The maker's own pressings that gave juice. */
+export const selectPastPresses = createSelector(larderFeature.selectJuices, (juices): readonly (PastPress & { readonly juiceId: string })[] =>
+  juices.flatMap(({ id, pressing }) => {
+    if (!pressing) return [];
+    const massKg = pressing.lots.reduce((sum, l) => sum + l.massKg, 0);
+    const volumeL = pressing.runs.reduce((sum, r) => sum + r.volumeL, 0);
+    return massKg > 0 && volumeL > 0 ? [{ juiceId: id, pressId: pressing.pressId, massKg, volumeL }] : [];
+  }),
+);

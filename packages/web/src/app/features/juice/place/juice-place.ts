@@ -1,0 +1,62 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { dayText, dryAbvOf, figure, gravityText, longAshtonClass } from '@trug/core';
+import { Tape } from '../../../shared/tape/tape';
+import { Units } from '../../../shared/units/units';
+import { larderFeature } from '../../../state/larder.reducer';
+import { Cylinder } from '../cylinder/cylinder';
+import { selectHeldJuices, selectJuicesInHand } from '../juices-in-hand';
+import { SugarAcidTannin } from './sugar-acid-tannin';
+
+const ORIGIN_WORDS = { pressed: 'pressed', bought: 'bought', mill: 'from the mill', concentrate: 'made up', steeped: 'strained' } as const;
+
+/** Juice: what stands in cylinders now, what is known of each, and the ways on. */
+@Component({
+  selector: 'trug-juice-place',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink, Cylinder, Tape, SugarAcidTannin],
+  templateUrl: './juice-place.html',
+  styleUrl: './juice-place.scss',
+})
+export class JuicePlace {
+  private readonly store = inject(Store);
+  protected readonly units = inject(Units);
+  protected readonly inHand = this.store.selectSignal(selectJuicesInHand);
+  private readonly held = this.store.selectSignal(selectHeldJuices);
+  private readonly juices = this.store.selectSignal(larderFeature.selectJuices);
+  protected readonly totalL = computed(() => this.inHand().reduce((sum, h) => sum + h.hand.leftL, 0));
+  protected readonly tallestL = computed(() => Math.max(1, ...this.inHand().map((h) => h.hand.leftL)));
+  protected readonly cards = computed(() =>
+    this.inHand().map(({ juice, hand }) => {
+      const f = hand.figures;
+      const about = (source: string): string => (source === 'typical' ? 'about ' : '');
+      return {
+        id: juice.id,
+        juice,
+        leftL: hand.leftL,
+        depth: Math.min(1, hand.liquid.tanninGPerL / 2.5),
+        line: `${ORIGIN_WORDS[juice.origin]} ${dayText(juice.madeAt)}`,
+        lead: `${this.units.volume(Math.round(hand.leftL * 10) / 10)} · ${about(f.sg.source)}${gravityText(f.sg.value)}`,
+        facts: [
+          { typical: f.taGPerL.source === 'typical', text: `${about(f.taGPerL.source)}acid ${figure(f.taGPerL.value, 1)} g/L` },
+          { typical: f.ph.source === 'typical', text: `${about(f.ph.source)}pH ${figure(f.ph.value, 2)}` },
+          { typical: f.tanninGPerL.source === 'typical', text: `${about(f.tanninGPerL.source)}tannin ${figure(f.tanninGPerL.value, 1)} g/L` },
+        ],
+        kind: juice.preserved ? 'preserved: will not ferment' : longAshtonClass({ taGPerL: f.taGPerL.value, tanninGPerL: f.tanninGPerL.value }),
+        preserved: juice.preserved,
+        dry: `${figure(dryAbvOf(hand.liquid), 1)} % if dry`,
+      };
+    }),
+  );
+  /** Weighed in, but not pressed yet. */
+  protected readonly waiting = computed(() =>
+    this.juices()
+      .filter((j) => j.volumeL === 0 && j.pressing !== null)
+      .map((j) => ({ id: j.id, name: j.name, massKg: j.pressing?.lots.reduce((sum, l) => sum + l.massKg, 0) ?? 0 })),
+  );
+  protected readonly poured = computed(() => {
+    const inHand = new Set(this.inHand().map((h) => h.juice.id));
+    return this.held().filter((h) => !inHand.has(h.juice.id) && h.juice.volumeL > 0);
+  });
+}

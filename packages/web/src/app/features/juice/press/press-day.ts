@@ -1,0 +1,195 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Router, RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import type { JuiceDto } from '@trug/contract/plain';
+import {
+  attempt,
+  caution,
+  CONDITIONS,
+  figure,
+  FRUIT_LIBRARY,
+  fruitById,
+  PRESSES,
+  pressSums,
+  RIPENESS,
+  yieldFromFruit,
+  fruitForVolume,
+  type FruitLot,
+  type Pressing,
+  type PressRun,
+} from '@trug/core';
+import { CautionList } from '../../../shared/caution/caution-list';
+import { createDraft } from '../../../shared/draft';
+import { EntryWriter } from '../../../shared/entry-writer';
+import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
+import { LarderWriter } from '../../../shared/larder-writer';
+import { newId } from '../../../shared/new-id';
+import { TAPES } from '../../../shared/tape/tape';
+import { Units } from '../../../shared/units/units';
+import { Working } from '../../../shared/working/working';
+import { larderFeature } from '../../../state/larder.reducer';
+import { selectPastPresses } from '../juices-in-hand';
+
+const FIELDS = { name: '', press: 'hand-mill-basket', fruitId: '', mass: '', ripeness: 'ripe', condition: 'sound', run: '', into: '', wanted: '', sheet: '' };
+const RIPENESS_WORDS = { unripe: 'not ripe', ripe: 'ripe', mellow: 'mellowed', over: 'over-ripe' } as const;
+const CONDITION_WORDS = { sound: 'sound', bruised: 'some bruises', 'some-rot': 'some rot cut out' } as const;
+const PRESS_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group !== 'concentrate');
+
+/** The press-day sheet: kilos in, litres out by run, and the yield as it grows. Big buttons, for wet hands. */
+@Component({
+  selector: 'trug-press-day',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink, QuantityField, Working, CautionList],
+  templateUrl: './press-day.html',
+  styleUrl: './press-day.scss',
+})
+export class PressDay {
+  private readonly store = inject(Store);
+  private readonly writer = inject(EntryWriter);
+  private readonly larder = inject(LarderWriter);
+  private readonly router = inject(Router);
+  protected readonly units = inject(Units);
+  readonly id = input('');
+  private readonly juices = this.store.selectSignal(larderFeature.selectJuices);
+  private readonly past = this.store.selectSignal(selectPastPresses);
+  protected readonly draft = createDraft('press-day', FIELDS);
+  protected readonly fields = computed(() => this.draft.fields());
+  protected readonly presses = PRESSES;
+  protected readonly fruits = PRESS_FRUIT;
+  protected readonly ripeness = RIPENESS;
+  protected readonly conditions = CONDITIONS;
+  protected readonly ripenessWords = RIPENESS_WORDS;
+  protected readonly conditionWords = CONDITION_WORDS;
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly existing = computed(() => this.juices().find((j) => j.id === this.id()) ?? null);
+  /** Fruit and runs so far, kept in the draft until they are filed. */
+  private readonly sheet = computed((): Pick<Pressing, 'lots' | 'runs'> => readSheet(this.fields().sheet));
+  protected readonly pressing = computed((): Pressing => ({ pressId: this.fields().press, ...this.sheet() }));
+  private readonly history = computed(() => this.past().filter((p) => p.juiceId !== this.id()));
+  protected readonly sums = computed(() => pressSums(this.pressing(), this.history()));
+  protected readonly expected = computed(() => {
+    const { massKg } = this.sums();
+    if (massKg < 0.1) return null;
+    const expected = attempt(() => yieldFromFruit({ massKg, pressId: this.fields().press, history: this.history() }));
+    return expected.ok ? expected.value : null;
+  });
+  protected readonly needed = computed(() => {
+    const read = readQuantity(this.units, this.fields().wanted, 'volume');
+    if (read?.ok !== true) return null;
+    const needed = attempt(() => fruitForVolume({ volumeL: read.value.value, pressId: this.fields().press, history: this.history() }));
+    return needed.ok ? `About ${figure(needed.value.value.value, 0)} kg; ${figure(needed.value.value.high, 0)} kg to be nearly sure.` : null;
+  });
+  protected readonly progress = computed(() => {
+    const expected = this.expected()?.value.value ?? 0;
+    return expected > 0 ? Math.min(1, this.sums().volumeL / expected) : 0;
+  });
+  protected readonly cautions = computed(() => [
+    caution('mill-press'),
+    ...(this.sheet().lots.some((l) => l.condition === 'some-rot') || this.fields().condition === 'some-rot' ? [caution('rot')] : []),
+  ]);
+  protected readonly usualName = computed(() => {
+    const kinds = [...new Set(this.sheet().lots.map((l) => this.fruitName(l.fruitId)))];
+    return kinds.length === 0 ? 'Garden mix' : kinds.slice(0, 2).join(' and ');
+  });
+
+  constructor() {
+    effect(() => {
+      const juice = this.existing();
+      if (!juice?.pressing) return;
+      const { pressing, name } = juice;
+      untracked(() =>
+        this.draft.fields.update((f) => ({ ...f, name, press: pressing.pressId, sheet: JSON.stringify({ lots: pressing.lots, runs: pressing.runs }) })),
+      );
+    });
+  }
+
+  protected fruitName(fruitId: string | null): string {
+    return fruitId === null ? 'Garden mix' : fruitById(fruitId).name;
+  }
+
+  protected addFruit(): void {
+    const read = readQuantity(this.units, this.fields().mass, 'mass');
+    const massKg = read?.ok === true ? read.value.value / 1000 : 0;
+    if (!(massKg >= 0.1 && massKg <= 2000)) return this.refusal.set('Write the weight of the fruit, such as 31 kg.');
+    const f = this.fields();
+    const lot: FruitLot = {
+      fruitId: f.fruitId === '' ? null : f.fruitId,
+      massKg,
+      ripeness: f.ripeness as FruitLot['ripeness'],
+      condition: f.condition as FruitLot['condition'],
+    };
+    this.keep({ ...this.sheet(), lots: [...this.sheet().lots, lot] });
+    this.draft.set('mass', '');
+  }
+
+  protected addRun(): void {
+    const read = readQuantity(this.units, this.fields().run, 'volume');
+    const volumeL = read?.ok === true ? read.value.value : 0;
+    if (!(volumeL >= 0.05 && volumeL <= 500)) return this.refusal.set('Write how much ran off, such as 4.5 L.');
+    const run: PressRun = { at: this.writer.now(), volumeL, into: this.fields().into.trim() || `jug ${this.sheet().runs.length + 1}` };
+    this.keep({ ...this.sheet(), runs: [...this.sheet().runs, run] });
+    this.draft.fields.update((f) => ({ ...f, run: '', into: '' }));
+  }
+
+  protected dropLot(index: number): void {
+    this.keep({ ...this.sheet(), lots: this.sheet().lots.filter((_, i) => i !== index) });
+  }
+
+  protected dropRun(index: number): void {
+    this.keep({ ...this.sheet(), runs: this.sheet().runs.filter((_, i) => i !== index) });
+  }
+
+  private keep(sheet: Pick<Pressing, 'lots' | 'runs'>): void {
+    this.refusal.set(null);
+    this.draft.set('sheet', JSON.stringify(sheet));
+  }
+
+  protected roundL(valueL: number): number {
+    return Math.round(valueL * 10) / 10;
+  }
+
+  protected print(): void {
+    window.print();
+  }
+
+  protected async file(): Promise<void> {
+    const { lots } = this.sheet();
+    if (lots.length === 0) return this.refusal.set('Weigh some fruit in first.');
+    const there = this.existing();
+    const main = [...lots].sort((a, b) => b.massKg - a.massKg)[0];
+    const juice: JuiceDto = {
+      ...(there ?? {
+        version: 0,
+        tape: TAPES[this.juices().length % TAPES.length] ?? 'straw',
+        origin: 'pressed' as const,
+        gravity: null,
+        ph: null,
+        taGPerL: null,
+        tanninGPerL: null,
+        yanMgPerL: null,
+        costPerL: null,
+        preserved: false,
+        vitaminC: false,
+        goneL: 0,
+        note: '',
+        madeAt: this.writer.now(),
+      }),
+      id: there?.id ?? newId(),
+      name: this.fields().name.trim() || this.usualName(),
+      fruitId: main?.fruitId ?? null,
+      fruit: main?.fruitId ? fruitById(main.fruitId).fruit : 'apple',
+      volumeL: this.sums().volumeL,
+      pressing: this.pressing(),
+    };
+    const refused = await this.larder.saveJuice(juice);
+    this.refusal.set(refused);
+    if (refused !== null) return;
+    this.draft.forget();
+    await this.router.navigate(this.sums().volumeL > 0 ? ['/juice', juice.id] : ['/juice']);
+  }
+}
+
+function readSheet(text: string): Pick<Pressing, 'lots' | 'runs'> {
+  return text === '' ? { lots: [], runs: [] } : (JSON.parse(text) as Pick<Pressing, 'lots' | 'runs'>);
+}

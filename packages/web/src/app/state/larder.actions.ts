@@ -1,0 +1,32 @@
+import type { BatchDto, JuiceDto, Problem, SupplyDto } from '@trug/contract/plain';
+import type { Entry } from '@trug/core';
+import { createActionGroup, props } from '@ngrx/store';
+
+/** Batches to begin together, with entries on them and on those they come from. */
+export interface Pour {
+  readonly batches: readonly Omit<BatchDto, 'entries'>[];
+  readonly entries: readonly Entry[];
+}
+
+/** What people do with juices, supplies and pours. */
+export const LarderPageActions = createActionGroup({
+  source: 'Larder Page',
+  events: {
+    'Juice Saved': props<{ readonly juice: JuiceDto }>(),
+    'Supply Saved': props<{ readonly supply: SupplyDto }>(),
+    'Pour Made': props<{ readonly pour: Pour }>(),
+  },
+});
+
+/** What the server answers; `sent` is the very object that was sent, so that a form knows its own answer. */
+export const LarderApiActions = createActionGroup({
+  source: 'Larder API',
+  events: {
+    'Juice Stored': props<{ readonly sent: JuiceDto; readonly juice: JuiceDto }>(),
+    'Juice Refused': props<{ readonly sent: JuiceDto; readonly problem: Problem }>(),
+    'Supply Stored': props<{ readonly sent: SupplyDto; readonly supply: SupplyDto }>(),
+    'Supply Refused': props<{ readonly sent: SupplyDto; readonly problem: Problem }>(),
+    'Pour Stored': props<{ readonly sent: Pour; readonly batches: readonly BatchDto[] }>(),
+    'Pour Refused': props<{ readonly sent: Pour; readonly problem: Problem }>(),
+  },
+});
