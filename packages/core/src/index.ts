@@ -71,6 +71,12 @@ export { limitWords } from './blend/limit-words.js';
 export { gravityForAbv, sugarForGravity, type SugarAddition } from './adjust/sugar-for-gravity.js';
 export { topUp, waterForGravity } from './adjust/dilution.js';
 export { freeSo2For, sulfiteDose, type SulfiteForm } from './adjust/sulfite-dose.js';
+export { acidForTarget, deacidify, tanninForTarget, type WeighedAddition } from './adjust/acid-for-target.js';
+export { bentoniteDose, enzymeDose, type PacketDose } from './adjust/enzyme-dose.js';
+export { NUTRIENTS, nutrientPlan, type NutrientPlan, type NutrientProduct } from './adjust/nutrient-plan.js';
+export { rankYeasts, YEAST_AIMS, type RankedYeast, type YeastAim, type YeastInStock, type YeastReason } from './yeast/rank-yeasts.js';
+export { yeastTogether } from './yeast/yeast-together.js';
+export { pitchSteps, type PitchStep, type PitchWay } from './yeast/pitch-steps.js';
 export { pitchRate, type PitchRate } from './yeast/pitch-rate.js';
 export { pitchCautions } from './yeast/pitch-cautions.js';
 // fermenting

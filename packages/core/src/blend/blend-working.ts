@@ -1,14 +1,8 @@
-import { caution } from '../cautions/catalogue.js';
-import type { Caution } from '../cautions/caution.js';
 import { taOf } from '../liquid/acid-chemistry.js';
 import { gravityOf, solidsOf } from '../liquid/views.js';
 import { figure, gravityText } from '../worked/figures.js';
 import type { Step } from '../worked/worked.js';
 import type { Blend, BlendInput } from './blend-types.js';
-
-/** A blend safe from spoilage lies under this, and one pleasant to drink above that. @source usual cider practice */
-const HIGH_PH = 3.8;
-const LOW_PH = 3.0;
 
 /**
  * How a blend's figures come about, with the volumes poured.
@@ -58,15 +52,4 @@ export function blendSteps({ juices, totalL }: BlendInput, blend: Blend): readon
       source: 'OIV',
     },
   ];
-}
-
-/**
- * What to mind in a must of this pH.
- *
- * @param ph - pH of the blend
- * @returns a caution above 3.8 or below 3.0
- */
-export function blendCautions(ph: number): readonly Caution[] {
-  if (ph > HIGH_PH) return [caution('ph-high')];
-  return ph < LOW_PH ? [caution('ph-low')] : [];
 }

@@ -4,7 +4,8 @@ import { nearestPoint } from '../numeric/nearest-point.js';
 import { solveSeparableQp } from '../numeric/separable-qp.js';
 import { abvOf, solidsOf } from '../liquid/views.js';
 import { worked, type Worked } from '../worked/worked.js';
-import { blendCautions, blendSteps } from './blend-working.js';
+import { phCautions } from '../cautions/ph-cautions.js';
+import { blendSteps } from './blend-working.js';
 import { BLEND_AIMS, type Blend, type BlendAim, type BlendInput, type BlendMiss, type BlendTargets, type BlendUse } from './blend-types.js';
 import { blendLimits } from './blend-limits.js';
 import { linearAims, NOTICED, type LinearAim } from './linear-aims.js';
@@ -58,7 +59,7 @@ export function solveBlend(input: BlendInput): Worked<Blend> {
     leftInCount: left.filter((v) => v > 1e-6).length,
     cost: juices.reduce((sum, j, i) => sum + (j.costPerL ?? 0) * (volumesL[i] ?? 0), 0),
   };
-  return worked(blend, blendSteps(input, blend), blendCautions(blend.views.ph));
+  return worked(blend, blendSteps(input, blend), phCautions(blend.views.ph));
 }
 
 interface Nearest {

@@ -41,8 +41,15 @@ export const TAPES = ['straw', 'leaf', 'clay', 'slate', 'moss', 'rose'] as const
         100% 0
       );
     }
+    b,
+    span {
+      max-width: 100%;
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
+    }
     b {
-      font-size: 1.375rem;
+      font-size: var(--tape-size, 1.375rem);
       font-weight: 400;
     }
     span {

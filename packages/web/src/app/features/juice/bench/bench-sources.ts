@@ -17,8 +17,9 @@ export interface BenchSource {
   readonly yeastId: string | null;
   /** Where it stands; empty for juice. */
   readonly vessels: readonly VesselFill[];
-  /** Which figures were not measured. */
-  readonly typical: boolean;
+  /** Whether acid and pH were taken as typical of its kind. */
+  readonly typicalAcid: boolean;
+  readonly typicalPh: boolean;
 }
 
 /** How well a fermented batch is known. @source our estimate: acids follow the juice, and some are lost on the way */
@@ -42,7 +43,8 @@ export const selectJuiceSources = createSelector(selectJuicesInHand, (held): rea
       costPerL: juice.costPerL,
       yeastId: null,
       vessels: [],
-      typical: Object.values(hand.figures).some((f) => f.source === 'typical'),
+      typicalAcid: hand.figures.taGPerL.source === 'typical',
+      typicalPh: hand.figures.ph.source === 'typical',
     })),
 );
 
@@ -66,7 +68,8 @@ export const selectCiderSources = createSelector(selectBatchViews, (views): read
         costPerL: null,
         yeastId: state.yeastId,
         vessels: state.vessels,
-        typical: false,
+        typicalAcid: false,
+        typicalPh: false,
       },
     ];
   }),

@@ -27,6 +27,7 @@ import { Tape } from '../../../shared/tape/tape';
 import { Units } from '../../../shared/units/units';
 import { Working } from '../../../shared/working/working';
 import { Cylinder } from '../cylinder/cylinder';
+import { juiceColour } from '../cylinder/juice-colour';
 import { BENCH_DRAFT, heldText, readHeld, readKept, readTargets, targetsAt, targetsText, type KeptBlend } from './bench-draft';
 import { selectCiderSources, selectJuiceSources, selectPreservedJuices, type BenchSource } from './bench-sources';
 import { BlendSolver } from './blend-solver';
@@ -85,6 +86,11 @@ export class BlendBench {
     return read.ok ? read.value.value : null;
   });
   private readonly held = computed(() => readHeld(this.draft.fields().held));
+  /** The style chosen; the first one until the maker chooses or moves the cross. */
+  protected readonly style = computed(() => {
+    const { style, targets } = this.draft.fields();
+    return style === '' && targets === '' ? (this.styles()[0]?.id ?? '') : style;
+  });
   protected readonly targets = computed(() => {
     const set = readTargets(this.draft.fields().targets);
     return Object.keys(set).length > 0 ? set : (this.styles()[0]?.targets ?? {});
@@ -118,9 +124,10 @@ export class BlendBench {
         source,
         pouredL,
         pouredText: pouredL < 0.005 ? '' : this.units.volume(Math.round(pouredL * 100) / 100),
-        depth: Math.min(1, source.liquid.tanninGPerL / 2.5),
+        colour: juiceColour(source.liquid),
         figures: `${this.units.volume(Math.round(source.leftL * 10) / 10)} · ${figures.sg}`,
-        acid: `${source.typical ? 'about ' : ''}acid ${figures.ta} · pH ${figures.ph}`,
+        acid: `${source.typicalAcid ? 'about ' : ''}acid ${figures.ta}`,
+        ph: `${source.typicalPh ? 'about ' : ''}pH ${figures.ph}`,
         held: heldL !== undefined,
         heldSays: heldL === undefined ? '' : heldL >= source.leftL - 0.005 ? 'used up' : `held at ${this.units.volume(Math.round(heldL * 100) / 100)}`,
       };
@@ -135,10 +142,7 @@ export class BlendBench {
       sg: gravityOf(s.liquid),
       y: AXIS_VALUE[this.axis()](s.liquid),
       share: (this.volumes().get(s.id) ?? 0) / total,
-      colour:
-        s.liquid.fruit === 'pear'
-          ? 'var(--perry)'
-          : `color-mix(in srgb, var(--juice) ${Math.round(92 - 40 * Math.min(1, s.liquid.tanninGPerL / 2.5))}%, var(--wood-dark))`,
+      colour: juiceColour(s.liquid),
     }));
   });
   /** The cross-hair: the target, or where the blend lies on an axis that has none. */

@@ -7,7 +7,7 @@ export interface MapSize {
   readonly height: number;
 }
 
-const MARGIN = { top: 10, right: 14, bottom: 46, left: 50 };
+const MARGIN = { top: 10, right: 22, bottom: 44, left: 48 };
 
 /** How each axis is written. */
 export const AXES: Readonly<
@@ -79,10 +79,21 @@ export interface PlacedLabel {
   readonly anchor: 'start' | 'end' | 'middle';
 }
 
-const LABEL = { height: 15, charPx: 6.6 };
+const LABEL = { height: 14, charPx: 6.4, dotPx: 9 };
+
+interface Box {
+  readonly from: number;
+  readonly to: number;
+  readonly top: number;
+  readonly bottom: number;
+}
+
+/** How far two boxes cover one another, px². */
+const covered = (a: Box, b: Box): number =>
+  Math.max(0, Math.min(a.to, b.to) - Math.max(a.from, b.from)) * Math.max(0, Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top));
 
 /**
- * Places names beside their points without one covering another or leaving the frame.
+ * Places names beside their points where they cover names, points and the frame least.
  *
  * @param points - where each name belongs, px
  * @param size - the frame, px
@@ -92,27 +103,29 @@ export function placeLabels(
   points: readonly { readonly id: string; readonly x: number; readonly y: number; readonly name: string }[],
   { width }: MapSize,
 ): readonly PlacedLabel[] {
-  const placed: (PlacedLabel & { readonly from: number; readonly to: number })[] = [];
-  for (const point of points) {
+  const dots = points.map(({ x, y }): Box => ({ from: x - LABEL.dotPx, to: x + LABEL.dotPx, top: y - LABEL.dotPx, bottom: y + LABEL.dotPx }));
+  const names: Box[] = [];
+  return points.map((point, own) => {
     const long = point.name.length * LABEL.charPx;
     const tries = [
       { dx: 0, dy: -12, anchor: 'middle' as const },
       { dx: 0, dy: 21, anchor: 'middle' as const },
-      { dx: 11, dy: 4, anchor: 'start' as const },
-      { dx: -11, dy: 4, anchor: 'end' as const },
+      { dx: 12, dy: 4, anchor: 'start' as const },
+      { dx: -12, dy: 4, anchor: 'end' as const },
+      { dx: 12, dy: -8, anchor: 'start' as const },
+      { dx: -12, dy: -8, anchor: 'end' as const },
       { dx: 0, dy: 35, anchor: 'middle' as const },
       { dx: 0, dy: -26, anchor: 'middle' as const },
-    ].map(({ dx, dy, anchor }) => {
+    ].map(({ dx, dy, anchor }, order) => {
       const x = point.x + dx;
       const from = anchor === 'start' ? x : anchor === 'end' ? x - long : x - long / 2;
-      return { id: point.id, x, y: point.y + dy, anchor, from, to: from + long };
+      const box: Box = { from, to: from + long, top: point.y + dy - LABEL.height + 2, bottom: point.y + dy + 3 };
+      const outside = Math.max(0, MARGIN.left - box.from) + Math.max(0, box.to - width + 2);
+      const cost = [...names, ...dots.filter((_, i) => i !== own)].reduce((sum, b) => sum + covered(box, b), 0) + 50 * outside + order;
+      return { place: { id: point.id, x, y: point.y + dy, anchor }, box, cost };
     });
-    const clear = tries.find(
-      (t) => t.from > MARGIN.left && t.to < width - 2 && placed.every((p) => Math.abs(p.y - t.y) > LABEL.height || p.to < t.from || p.from > t.to),
-    );
-    const inside = tries.find((t) => t.from > MARGIN.left && t.to < width - 2);
-    const best = clear ?? inside ?? tries[0];
-    if (best) placed.push(best);
-  }
-  return placed;
+    const best = tries.reduce((a, b) => (b.cost < a.cost ? b : a));
+    names.push(best.box);
+    return best.place;
+  });
 }

@@ -11,7 +11,7 @@ export interface MapJuice extends ReachPoint {
   readonly colour: string;
 }
 
-const SIZE = { width: 430, height: 420 };
+const SIZE = { width: 430, height: 360 };
 
 /** Everything these juices can make, with the target as a cross-hair that is dragged or moved by the arrow keys. */
 @Component({

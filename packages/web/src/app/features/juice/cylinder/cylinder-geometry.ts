@@ -1,5 +1,5 @@
 /** The frame a cylinder is drawn in, px. */
-export const CYLINDER = { width: 118, height: 336, left: 34, inner: 58, lip: 12, bottom: 328 } as const;
+export const CYLINDER = { width: 132, height: 286, left: 32, inner: 52, lip: 12, bottom: 278 } as const;
 
 /** What stands in a cylinder. */
 export interface CylinderFill {

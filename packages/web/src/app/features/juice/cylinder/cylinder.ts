@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output } from '@angular/core';
-import type { Fruit } from '@trug/core';
 import { cylinderDrawing, CYLINDER, levelAt } from './cylinder-geometry';
 
 let made = 0;
@@ -43,7 +42,7 @@ let made = 0;
         />
         <line class="top" [attr.x1]="box.left" [attr.x2]="box.left + box.inner" [attr.y1]="d().pouredTopY" [attr.y2]="d().pouredTopY" />
         <path class="bracket" [attr.d]="d().bracket" />
-        <text class="poured" [attr.x]="box.left + box.inner + 14" [attr.y]="(d().pouredTopY + d().levelY) / 2 + 5">{{ pouredText() }}</text>
+        <text class="poured" [attr.x]="box.left + box.inner + 13" [attr.y]="(d().pouredTopY + d().levelY) / 2 + 5">{{ pouredText() }}</text>
       }
       @for (y of d().marks; track y) {
         <line class="mark" [attr.x1]="box.left + box.inner - 16" [attr.x2]="box.left + box.inner - 2" [attr.y1]="y" [attr.y2]="y" />
@@ -81,9 +80,8 @@ export class Cylinder {
   readonly tallestL = input.required<number>();
   readonly pouredL = input(0);
   readonly pouredText = input('');
-  readonly fruit = input<Fruit>('apple');
-  /** 0–1: how much tannin darkens it. */
-  readonly depth = input(0.3);
+  /** A CSS colour. */
+  readonly colour = input.required<string>();
   readonly movable = input(false);
   readonly stepL = input(0.1);
   /** The volume the maker wants poured, L. */
@@ -92,11 +90,6 @@ export class Cylinder {
   protected readonly hatchId = `hatch-${(made += 1)}`;
   protected dragging = false;
   protected readonly d = computed(() => cylinderDrawing({ leftL: this.leftL(), tallestL: this.tallestL(), pouredL: this.pouredL() }));
-  protected readonly colour = computed(() =>
-    this.fruit() === 'pear'
-      ? 'color-mix(in srgb, var(--perry) 88%, var(--juice))'
-      : `color-mix(in srgb, var(--juice) ${Math.round(92 - 40 * this.depth())}%, var(--russet-dark, var(--wood-dark)))`,
-  );
 
   protected began(event: PointerEvent): void {
     this.dragging = true;

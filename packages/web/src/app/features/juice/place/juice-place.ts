@@ -6,6 +6,7 @@ import { Tape } from '../../../shared/tape/tape';
 import { Units } from '../../../shared/units/units';
 import { larderFeature } from '../../../state/larder.reducer';
 import { Cylinder } from '../cylinder/cylinder';
+import { juiceColour } from '../cylinder/juice-colour';
 import { selectHeldJuices, selectJuicesInHand } from '../juices-in-hand';
 import { SugarAcidTannin } from './sugar-acid-tannin';
 
@@ -35,17 +36,18 @@ export class JuicePlace {
         id: juice.id,
         juice,
         leftL: hand.leftL,
-        depth: Math.min(1, hand.liquid.tanninGPerL / 2.5),
+        colour: juiceColour(hand.liquid),
         line: `${ORIGIN_WORDS[juice.origin]} ${dayText(juice.madeAt)}`,
-        lead: `${this.units.volume(Math.round(hand.leftL * 10) / 10)} · ${about(f.sg.source)}${gravityText(f.sg.value)}`,
+        lead: this.units.volume(Math.round(hand.leftL * 10) / 10),
         facts: [
+          { typical: f.sg.source === 'typical', text: `${about(f.sg.source)}${gravityText(f.sg.value)}` },
           { typical: f.taGPerL.source === 'typical', text: `${about(f.taGPerL.source)}acid ${figure(f.taGPerL.value, 1)} g/L` },
           { typical: f.ph.source === 'typical', text: `${about(f.ph.source)}pH ${figure(f.ph.value, 2)}` },
           { typical: f.tanninGPerL.source === 'typical', text: `${about(f.tanninGPerL.source)}tannin ${figure(f.tanninGPerL.value, 1)} g/L` },
         ],
-        kind: juice.preserved ? 'preserved: will not ferment' : longAshtonClass({ taGPerL: f.taGPerL.value, tanninGPerL: f.tanninGPerL.value }),
+        kind: juice.preserved ? 'preserved' : longAshtonClass({ taGPerL: f.taGPerL.value, tanninGPerL: f.tanninGPerL.value }),
         preserved: juice.preserved,
-        dry: `${figure(dryAbvOf(hand.liquid), 1)} % if dry`,
+        dry: juice.preserved ? 'will not ferment' : `${figure(dryAbvOf(hand.liquid), 1)} % if dry`,
       };
     }),
   );

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { fermentableGPerL, FRUIT_LIBRARY, solidsFromSg, taOf } from '@trug/core';
 import { placeLabels } from '../bench/reach-geometry';
+import { juiceColour } from '../cylinder/juice-colour';
 import type { HeldJuice } from '../juices-in-hand';
 import { TRIANGLE, triangleGrid, trianglePoint } from './triangle-geometry';
 
@@ -25,7 +26,7 @@ const OTHER_G_PER_L = 10;
       <text class="corner" [attr.x]="box.left - 4" [attr.y]="box.bottom + 22" text-anchor="start">Acid</text>
       <text class="corner" [attr.x]="box.right + 4" [attr.y]="box.bottom + 22" text-anchor="end">Tannin</text>
       @for (j of own(); track j.id) {
-        <circle class="own" r="7" [attr.cx]="j.x" [attr.cy]="j.y" />
+        <circle class="own" r="6.5" [attr.cx]="j.x" [attr.cy]="j.y" [style.fill]="j.colour" />
         <text class="name" [attr.x]="j.label.x" [attr.y]="j.label.y" [attr.text-anchor]="j.label.anchor">{{ j.name }}</text>
       }
     </svg>
@@ -69,7 +70,7 @@ export class SugarAcidTannin {
   protected readonly own = computed(() => {
     const points = this.juices().map(({ juice, hand: { liquid } }) => {
       const trio = { sugarGPerL: fermentableGPerL(liquid), taGPerL: taOf(liquid), tanninGPerL: liquid.tanninGPerL };
-      return { id: juice.id, name: juice.name, ...trio, ...trianglePoint(trio) };
+      return { id: juice.id, name: juice.name, colour: juiceColour(liquid), ...trio, ...trianglePoint(trio) };
     });
     const labels = placeLabels(points, { width: TRIANGLE.width, height: TRIANGLE.height });
     return points.map((p, i) => ({ ...p, label: labels[i] ?? { x: p.x, y: p.y, anchor: 'middle' as const } }));
