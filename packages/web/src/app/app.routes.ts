@@ -13,6 +13,8 @@ export const routes: Routes = [
     loadComponent: async () => (await import('./features/reading/reading-page')).ReadingPage,
   },
   { path: 'batch/:id/pitch', title: 'Pitch · Trug', loadComponent: async () => (await import('./features/pitch/pitch-page')).PitchPage },
+  { path: 'batch/:id/adjust', title: 'Adjust · Trug', loadComponent: async () => (await import('./features/adjust/adjust-page')).AdjustPage },
+  { path: 'batch/:id/split', title: 'Split it · Trug', loadComponent: async () => (await import('./features/split/split-page')).SplitPage },
   { path: 'batch/:id/note', title: 'Note · Trug', loadComponent: async () => (await import('./features/note/note-page')).NotePage },
   { path: 'batch/:id/move', title: 'Move it · Trug', loadComponent: async () => (await import('./features/note/move-page')).MovePage },
   { path: 'batch/:id/rack', title: 'Rack · Trug', loadComponent: async () => (await import('./features/rack/rack-page')).RackPage },

@@ -8,6 +8,7 @@ import { Icon } from '../../shared/icon/icon';
 import { Tape } from '../../shared/tape/tape';
 import { Units } from '../../shared/units/units';
 import { cupboardFeature } from '../../state/cupboard.reducer';
+import { Family } from './family/family';
 import { Contents } from './contents/contents';
 import { Curve } from './curve/curve';
 import { Log } from './log/log';
@@ -19,7 +20,7 @@ import { pathStops } from './path/path-stops';
 @Component({
   selector: 'trug-batch-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, MatTabsModule, Icon, Tape, Path, Now, Curve, Log, Contents],
+  imports: [RouterLink, MatTabsModule, Icon, Tape, Path, Now, Curve, Log, Contents, Family],
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',
 })

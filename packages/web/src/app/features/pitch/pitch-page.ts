@@ -1,82 +1,42 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { pitchCautions, pitchRate, YEAST_KINDS, yeastById } from '@trug/core';
+import { pitchCautions, pitchRate, pitchSteps, rankYeasts, YEAST_AIMS, YEAST_KINDS, yeastById, type PitchWay, type YeastAim } from '@trug/core';
+import { Store } from '@ngrx/store';
+import { larderFeature } from '../../state/larder.reducer';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
 import { createDraft, PITCH_DRAFT } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../shared/units/units';
+import { Icon } from '../../shared/icon/icon';
 import { Working } from '../../shared/working/working';
+
+const AIMS: readonly { readonly id: YeastAim; readonly name: string }[] = [
+  { id: 'clean', name: 'clean and dry' },
+  { id: 'fruity', name: 'fruity' },
+  { id: 'soft', name: 'soft, rounded' },
+  { id: 'strong', name: 'strong' },
+  { id: 'wild', name: 'wild and complex' },
+];
+const WAYS: readonly { readonly id: PitchWay; readonly name: string }[] = [
+  { id: 'sprinkled', name: 'sprinkled' },
+  { id: 'rehydrated', name: 'rehydrated' },
+  { id: 'starter', name: 'from a starter' },
+  { id: 'wild', name: 'wild starter' },
+];
+/** Kinds shown before the rest are asked for. */
+const SHOWN = 4;
+/** Dry yeast in a level teaspoon, g. @source our estimate: 3 to 3.5 g */
+const TEASPOON_G = 3.2;
 
 /** Pitch: which kind, how much of it for this must, and what to mind first. */
 @Component({
   selector: 'trug-pitch-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, CautionList, Working],
-  template: `
-    @if (view(); as v) {
-      <form class="page" (ngSubmit)="file()">
-        <div class="page-head">
-          <h1>Pitch the yeast</h1>
-          <span class="quiet">{{ v.batch.name }}</span>
-        </div>
-        <div class="two">
-          <div class="sheet">
-            <div class="field">
-              <label for="yeast">Kind of yeast</label>
-              <select id="yeast" name="yeast" [ngModel]="fields().yeastId" (ngModelChange)="draft.set('yeastId', $event)">
-                @for (kind of kinds; track kind.id) {
-                  <option [value]="kind.id">{{ kind.name }}</option>
-                }
-              </select>
-              <span class="hint">{{ yeast().aroma }}. Best for {{ yeast().bestFor }}.</span>
-            </div>
-            <trug-quantity
-              label="The juice is at"
-              name="juice"
-              dimension="temperature"
-              placeholder="18 C"
-              [text]="fields().temp"
-              (textChange)="draft.set('temp', $event)"
-            />
-            <trug-cautions [cautions]="cautions()" [acknowledge]="true" [(typed)]="typed" />
-          </div>
-          <aside class="card">
-            @if (rate(); as r) {
-              <h2>{{ r.value.massG > 0 ? units.mass(r.value.massG) + ' of dry yeast' : 'No packet' }}</h2>
-              <p>
-                {{
-                  r.value.massG === 0
-                    ? 'The juice works by itself. Keep it full and be patient.'
-                    : r.value.method === 'rehydrated'
-                      ? 'Rehydrate it first, as the packet says.'
-                      : 'Sprinkle it on the juice and leave it.'
-                }}
-              </p>
-              <dl class="figures-list">
-                <dt>Works at</dt>
-                <dd>{{ units.temperature(yeast().tempC[0]) }} to {{ units.temperature(yeast().tempC[3]) }}</dd>
-                <dt>At its best</dt>
-                <dd>{{ units.temperature(yeast().tempC[1]) }} to {{ units.temperature(yeast().tempC[2]) }}</dd>
-                <dt>Stands</dt>
-                <dd>{{ yeast().toleranceAbv[0] }}–{{ yeast().toleranceAbv[1] }} %</dd>
-              </dl>
-              <trug-working [steps]="r.steps" />
-            }
-            @if (refusal(); as why) {
-              <p class="field-error" role="alert">{{ why }}</p>
-            }
-            <div class="acts">
-              <button class="btn btn-main" type="submit">Pitch it</button>
-              <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>
-            </div>
-          </aside>
-        </div>
-      </form>
-    }
-  `,
+  imports: [FormsModule, RouterLink, QuantityField, CautionList, Working, Icon],
+  templateUrl: './pitch-page.html',
   styleUrl: './pitch-page.scss',
 })
 export class PitchPage {
@@ -84,8 +44,12 @@ export class PitchPage {
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
+  private readonly supplies = inject(Store).selectSignal(larderFeature.selectSupplies);
   protected readonly kinds = YEAST_KINDS;
-  protected readonly draft = createDraft(PITCH_DRAFT, { yeastId: 'crisp-cider', temp: '' });
+  protected readonly aims = AIMS;
+  protected readonly ways = WAYS;
+  protected readonly all = signal(false);
+  protected readonly draft = createDraft(PITCH_DRAFT, { yeastId: 'crisp-cider', temp: '', place: '', aim: '', way: '' });
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
@@ -93,6 +57,55 @@ export class PitchPage {
   private readonly juiceC = computed(() => {
     const read = readQuantity(this.units, this.fields().temp, 'temperature');
     return read?.ok === true ? read.value.value : null;
+  });
+  private readonly placeC = computed(() => {
+    const read = readQuantity(this.units, this.fields().place, 'temperature');
+    return read?.ok === true ? read.value.value : (this.view()?.state.placeC ?? this.juiceC());
+  });
+  private readonly stock = computed(() =>
+    this.supplies().flatMap((s) =>
+      s.kind === 'yeast' && s.refId !== null && s.amount > 0 ? [{ yeastId: s.refId, bestBefore: s.bestBefore, packetG: s.packetG }] : [],
+    ),
+  );
+  /** Every kind for this must and place, best first, with what speaks most against and for it. */
+  protected readonly ranked = computed(() => {
+    const liquid = this.view()?.state.liquid;
+    if (!liquid) return null;
+    const placeC = this.placeC();
+    const aim = YEAST_AIMS.find((a) => a === this.fields().aim) ?? null;
+    return rankYeasts({ liquid, aim, tempProfile: placeC === null ? [] : [placeC], stock: this.stock(), today: this.writer.now() });
+  });
+  protected readonly choices = computed(() => {
+    const ranked = this.ranked()?.value ?? [];
+    const shown = this.all() ? ranked : ranked.slice(0, SHOWN);
+    const chosen = ranked.find((r) => r.yeastId === this.fields().yeastId);
+    const list = chosen && !shown.includes(chosen) ? [...shown, chosen] : shown;
+    return list.map((r) => ({
+      ...r,
+      lines: r.reasons.filter((reason) => reason.fit < 0.75).slice(0, 2),
+      good: r.reasons.filter((reason) => reason.fit >= 0.95).slice(0, 2),
+    }));
+  });
+  protected readonly way = computed((): PitchWay => WAYS.find((w) => w.id === this.fields().way)?.id ?? this.usualWay());
+  private readonly usualWay = computed((): PitchWay => (this.fields().yeastId === 'wild-spontaneous' ? 'wild' : (this.rate()?.value.method ?? 'sprinkled')));
+  protected readonly steps = computed(() => {
+    const rate = this.rate();
+    const liquid = this.view()?.state.liquid;
+    if (!rate || !liquid) return [];
+    const list = pitchSteps({ yeastId: this.fields().yeastId, massG: rate.value.massG, way: this.way(), juiceC: this.juiceC() ?? 18, volumeL: liquid.volumeL });
+    return list.map((s) => ({
+      text: s.text,
+      wait: s.waitMin === 0 ? '' : s.waitMin < 120 ? `${s.waitMin} min` : s.waitMin < 2880 ? `${s.waitMin / 60} h` : `${s.waitMin / 1440} days`,
+    }));
+  });
+  /** The same weight as packets of the cupboard, and in level teaspoons. */
+  protected readonly packets = computed(() => {
+    const massG = this.rate()?.value.massG ?? 0;
+    const packetG = this.stock().find((s) => s.yeastId === this.fields().yeastId)?.packetG ?? 5;
+    const count = massG / packetG;
+    return massG === 0
+      ? ''
+      : `${count < 0.95 ? 'part of a packet' : `${(Math.ceil(count * 2 - 0.1) / 2).toString()} packets`} of ${packetG} g, or about ${(massG / TEASPOON_G).toFixed(1)} level teaspoons. Weigh it if you can.`;
   });
   protected readonly rate = computed(() => {
     const liquid = this.view()?.state.liquid;
@@ -118,7 +131,7 @@ export class PitchPage {
     }
     const { yeastId } = this.fields();
     const note = danger ? `Danger acknowledged: ${danger.id}` : '';
-    const method = yeastId === 'wild-spontaneous' ? 'wild' : rate.value.method;
+    const method = this.way();
     const refused = await this.writer.write(
       view,
       [{ kind: 'pitched', payload: { yeastId, massG: rate.value.massG, method, juiceC: this.juiceC() }, note }],

@@ -15,6 +15,8 @@ const READ = { page: 'read', verb: 'Write a reading' };
 const RACK = { page: 'rack', verb: 'Rack it' };
 const BOTTLE = { page: 'bottle', verb: 'Bottle bench' };
 const NOTE = { page: 'note', verb: 'Write a note' };
+const ADJUST = { page: 'adjust', verb: 'Adjust it' };
+const SPLIT = { page: 'split', verb: 'Split it for a trial' };
 const MOVE = { page: 'move', verb: 'Move it' };
 
 /**
@@ -36,7 +38,7 @@ export function nowWords(view: BatchView): NowWords {
       evidence: state.sulfitedAt === null ? [] : [{ text: `Sulfited at ${state.sulfitedAt.slice(11, 16)} on ${dayText(state.sulfitedAt)}`, speaks: 'for' }],
       next: wait?.detail ?? '',
       main: { page: 'pitch', verb: 'Pitch the yeast' },
-      also: [READ],
+      also: [ADJUST, SPLIT, READ],
     };
   }
   if (!verdict) return { sentence: 'Put by.', tone: 'plain', evidence: [], next: '', main: null, also: [NOTE] };
@@ -50,7 +52,7 @@ export function nowWords(view: BatchView): NowWords {
     evidence: v.evidence,
     next: v.next.text,
     main: done ? (bottleFirst ? BOTTLE : RACK) : toTheWarm ? MOVE : READ,
-    also: done ? (bottleFirst ? [READ, RACK] : [BOTTLE, READ]) : toTheWarm ? [READ, RACK] : [RACK, MOVE, BOTTLE],
+    also: done ? (bottleFirst ? [READ, RACK] : [BOTTLE, READ]) : toTheWarm ? [READ, RACK, ADJUST] : [RACK, MOVE, ADJUST, BOTTLE],
   };
 }
 

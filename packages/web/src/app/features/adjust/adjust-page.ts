@@ -1,0 +1,187 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import {
+  daysBetween,
+  dryAbvOf,
+  effectiveEntries,
+  fermentableGPerL,
+  FERMENTABLES,
+  figure,
+  gravityText,
+  gravityOf,
+  NUTRIENTS,
+  phOf,
+  taOf,
+  type AcidId,
+  type CarbonateId,
+  type CoreError,
+  type Liquid,
+  type SulfiteForm,
+} from '@trug/core';
+import { injectBatchView } from '../../shared/batch-of-page';
+import { CautionList } from '../../shared/caution/caution-list';
+import { createDraft } from '../../shared/draft';
+import { EntryWriter } from '../../shared/entry-writer';
+import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { Units } from '../../shared/units/units';
+import { Working } from '../../shared/working/working';
+import { ADJUSTS, adjustPlan, type AdjustId, type AdjustPlan } from './adjust-plan';
+
+const FIELDS = {
+  what: 'sugar',
+  sg: '',
+  abv: '',
+  ta: '',
+  ph: '',
+  tannin: '',
+  sugar: 'sucrose',
+  acid: 'malic',
+  carbonate: 'potassium-bicarbonate',
+  form: 'tablet',
+  product: 'organic',
+  packet: '',
+  boiled: 'no',
+  given: '',
+};
+
+/** Adjust: sugar, water, acid up and down, tannin, and the clean start, each with what it does before it is done. */
+@Component({
+  selector: 'trug-adjust-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink, QuantityField, CautionList, Working],
+  templateUrl: './adjust-page.html',
+  styleUrl: './adjust-page.scss',
+})
+export class AdjustPage {
+  private readonly writer = inject(EntryWriter);
+  protected readonly units = inject(Units);
+  readonly id = input.required<string>();
+  protected readonly view = injectBatchView(this.id);
+  protected readonly draft = createDraft('adjust', FIELDS);
+  protected readonly fields = computed(() => this.draft.fields());
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly kinds = ADJUSTS;
+  protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable');
+  protected readonly nutrients = NUTRIENTS;
+  protected readonly what = computed((): AdjustId => ADJUSTS.find((a) => a.id === this.fields().what)?.id ?? 'sugar');
+  protected readonly liquid = computed(() => this.view()?.state.liquid ?? null);
+  private readonly given = computed(() => {
+    const text = this.fields().given;
+    if (text.trim() === '') return null;
+    const read = readQuantity(this.units, text, this.what() === 'water' ? 'volume' : 'mass');
+    // Tablets and millilitres of lemon are bare numbers.
+    if (this.unit() === 'tablets' || this.unit() === 'mL') return numberOf(text);
+    return read?.ok === true ? read.value.value : null;
+  });
+  private readonly unit = computed((): AdjustPlan['unit'] => {
+    const f = this.fields();
+    if (this.what() === 'sulfite') return f.form === 'tablet' ? 'tablets' : 'g';
+    if (this.what() === 'acid' && f.acid === 'lemon') return 'mL';
+    return this.what() === 'water' ? 'L' : 'g';
+  });
+  protected readonly outcome = computed(() => {
+    const liquid = this.liquid();
+    const view = this.view();
+    if (!liquid || !view) return null;
+    const f = this.fields();
+    const sg = readQuantity(this.units, f.sg, 'gravity');
+    const { state, batch } = view;
+    const must = state.must ?? liquid;
+    return adjustPlan({
+      what: this.what(),
+      liquid,
+      targetSg: sg?.ok === true ? sg.value.value : null,
+      targetAbv: numberOf(f.abv),
+      targetTaGPerL: numberOf(f.ta),
+      targetPh: numberOf(f.ph),
+      targetTanninGPerL: numberOf(f.tannin),
+      fermentableId: f.sugar,
+      acid: f.acid as AcidId | 'lemon',
+      carbonate: f.carbonate as CarbonateId,
+      form: f.form as SulfiteForm,
+      product: f.product,
+      yeastId: state.yeastId ?? 'crisp-cider',
+      tempC: state.placeC ?? 15,
+      packetGPerL: numberOf(f.packet),
+      boiled: f.boiled === 'yes',
+      bentoniteIn: effectiveEntries(batch.entries).entries.some((e) => e.kind === 'addition' && e.payload.what === 'bentonite'),
+      sulfitedHoursAgo: state.sulfitedAt === null ? null : daysBetween(state.sulfitedAt, this.writer.now()) * 24,
+      fermentedFraction: Math.min(1, Math.max(0, 1 - fermentableGPerL(liquid) / Math.max(1, fermentableGPerL(must)))),
+      given: this.given(),
+    });
+  });
+  protected readonly plan = computed(() => {
+    const outcome = this.outcome();
+    return outcome?.kind === 'plan' ? outcome.plan : null;
+  });
+  protected readonly says = computed(() => {
+    const outcome = this.outcome();
+    if (outcome?.kind === 'untold') return `Still to tell: ${outcome.what}.`;
+    return outcome?.kind === 'refused' ? refusalWords(outcome.error, this.what()) : null;
+  });
+  protected readonly amount = computed(() => {
+    const plan = this.plan();
+    if (!plan) return '';
+    const sugar = this.what() === 'sugar' ? (this.sugars.find((s) => s.id === this.fields().sugar)?.name ?? '') : plan.of;
+    const text = {
+      g: () => this.units.mass(plan.amount),
+      L: () => this.units.volume(plan.amount),
+      tablets: () => `${plan.amount} tablets`,
+      mL: () => `${figure(plan.amount, 0)} mL`,
+    }[plan.unit]();
+    return `${text} ${plan.unit === 'tablets' ? `, ${plan.of}` : `of ${sugar.toLowerCase()}`}`.replace(' ,', ',');
+  });
+  protected readonly rows = computed(() => {
+    const before = this.liquid();
+    const after = this.plan()?.after ?? null;
+    if (!before) return [];
+    const row = (name: string, unit: string, of: (l: Liquid) => string): { name: string; unit: string; before: string; after: string | null } => ({
+      name,
+      unit,
+      before: of(before),
+      after: after ? of(after) : null,
+    });
+    return [
+      row('Volume', '', (l) => this.units.volume(Math.round(l.volumeL * 100) / 100)),
+      row('Gravity', '', (l) => gravityText(gravityOf(l), 4)),
+      row('Strength if dry', '%', (l) => figure(dryAbvOf(l), 1)),
+      row('Acid', 'g/L as malic', (l) => figure(taOf(l), 1)),
+      row('pH', '', (l) => figure(phOf(l), 2)),
+      row('Tannin', 'g/L', (l) => figure(l.tanninGPerL, 1)),
+      row('Sulfite in all', 'mg/L', (l) => figure(l.totalSo2MgPerL, 0)),
+    ];
+  });
+
+  protected choose(what: AdjustId): void {
+    this.draft.fields.update((f) => ({ ...f, what, given: '' }));
+    this.refusal.set(null);
+  }
+
+  protected async file(): Promise<void> {
+    const view = this.view();
+    const plan = this.plan();
+    if (!view || !plan) return this.refusal.set(this.says() ?? 'There is nothing in the vessels of this batch.');
+    if (this.fields().given.trim() !== '' && this.given() === null)
+      return this.refusal.set('Trug cannot read how much went in. Write it as 250 g, 1.5 L, or a number of tablets.');
+    if (plan.amount <= 0 && this.given() === null) return this.refusal.set('Nothing needs to go in.');
+    const refused = await this.writer.write(view, [{ kind: 'addition', payload: plan.payload }], 'Written down.');
+    if (refused === null) this.draft.forget();
+    this.refusal.set(refused);
+  }
+}
+
+function numberOf(text: string): number | null {
+  const value = Number(text.trim().replace(',', '.'));
+  return text.trim() === '' || !Number.isFinite(value) ? null : value;
+}
+
+/** Why an addition cannot be, in a maker's words. */
+function refusalWords(error: CoreError, what: AdjustId): string {
+  if (error.code === 'UNREACHABLE') {
+    if (what === 'sugar') return `${error.message}. To go lower, add water or blend.`;
+    if (what === 'acid') return `${error.message}. To take acid out, use “Acid down”.`;
+    if (what === 'carbonate') return `${error.message}. To put acid in, use “Acid up”.`;
+  }
+  return `${error.message}.`;
+}

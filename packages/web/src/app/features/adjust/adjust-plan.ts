@@ -1,0 +1,302 @@
+import {
+  acidForTarget,
+  addAcid,
+  addCarbonate,
+  addFermentable,
+  addSulfite,
+  addTannin,
+  addWater,
+  attempt,
+  bentoniteDose,
+  deacidify,
+  enzymeDose,
+  gravityForAbv,
+  gravityOf,
+  nutrientPlan,
+  NUTRIENTS,
+  sugarForGravity,
+  sulfiteDose,
+  tanninForTarget,
+  waterForGravity,
+  phOf,
+  type AcidId,
+  type CarbonateId,
+  type Caution,
+  type CoreError,
+  type EntryPayloads,
+  type Liquid,
+  type Step,
+  type SulfiteForm,
+} from '@trug/core';
+
+/** What can be put in a must or a cider. */
+export const ADJUSTS = [
+  { id: 'sugar', name: 'Sugar' },
+  { id: 'water', name: 'Water' },
+  { id: 'acid', name: 'Acid up' },
+  { id: 'carbonate', name: 'Acid down' },
+  { id: 'tannin', name: 'Tannin' },
+  { id: 'sulfite', name: 'Sulfite' },
+  { id: 'enzyme', name: 'Enzyme' },
+  { id: 'bentonite', name: 'Bentonite' },
+  { id: 'nutrient', name: 'Nutrient' },
+] as const;
+
+/** One of them. */
+export type AdjustId = (typeof ADJUSTS)[number]['id'];
+
+/** Sulfur dioxide of a gram of each form, or of a tablet, mg. @source as in the core: 57.6 %, 67.4 %, 50 mg/L in 4.5 L */
+const SO2_MG: Readonly<Record<SulfiteForm, number>> = { 'potassium-metabisulfite': 576, 'sodium-metabisulfite': 674, tablet: 225 };
+/** g of citric acid in a litre of lemon juice. @source usual composition, 45–60 g/L */
+const CITRIC_IN_LEMON_G_PER_L = 50;
+
+/** What is asked for; a target that is null was not given. */
+export interface AdjustAsk {
+  readonly what: AdjustId;
+  readonly liquid: Liquid;
+  readonly targetSg: number | null;
+  readonly targetAbv: number | null;
+  readonly targetTaGPerL: number | null;
+  readonly targetPh: number | null;
+  readonly targetTanninGPerL: number | null;
+  readonly fermentableId: string;
+  readonly acid: AcidId | 'lemon';
+  readonly carbonate: CarbonateId;
+  readonly form: SulfiteForm;
+  readonly product: string;
+  readonly yeastId: string;
+  readonly tempC: number;
+  readonly packetGPerL: number | null;
+  readonly boiled: boolean;
+  readonly bentoniteIn: boolean;
+  readonly sulfitedHoursAgo: number | null;
+  readonly fermentedFraction: number;
+  /** What the maker put in really, where it was another amount: g, L, tablets; null for what was worked out. */
+  readonly given: number | null;
+}
+
+/** What to do. */
+export interface AdjustPlan {
+  /** The amount worked out, in the unit of `unit`. */
+  readonly amount: number;
+  readonly unit: 'g' | 'L' | 'tablets' | 'mL';
+  /** What it is, such as "white sugar". */
+  readonly of: string;
+  readonly advice: readonly string[];
+  readonly after: Liquid;
+  readonly steps: readonly Step[];
+  readonly cautions: readonly Caution[];
+  readonly payload: EntryPayloads['addition'];
+}
+
+/** The outcome of asking. */
+export type AdjustOutcome =
+  | { readonly kind: 'plan'; readonly plan: AdjustPlan }
+  | { readonly kind: 'untold'; readonly what: string }
+  | { readonly kind: 'refused'; readonly error: CoreError };
+
+const untold = (what: string): AdjustOutcome => ({ kind: 'untold', what });
+
+/**
+ * The addition asked for, worked out by the core: how much, what it does, what to mind.
+ *
+ * @param ask - what, on which liquid, to which target
+ * @returns a plan, what is still to be told, or why it cannot be
+ */
+export function adjustPlan(ask: AdjustAsk): AdjustOutcome {
+  const missing = missingOf(ask);
+  if (missing !== null) return untold(missing);
+  const made = attempt(() => PLANNERS[ask.what](ask));
+  return made.ok ? { kind: 'plan', plan: made.value } : { kind: 'refused', error: made.error };
+}
+
+function missingOf(ask: AdjustAsk): string | null {
+  switch (ask.what) {
+    case 'sugar':
+      return ask.targetSg === null && ask.targetAbv === null && ask.given === null ? 'the strength or gravity wanted' : null;
+    case 'water':
+      return ask.targetSg === null && ask.given === null ? 'the gravity wanted' : null;
+    case 'acid':
+    case 'carbonate':
+      return ask.targetTaGPerL === null && ask.targetPh === null && ask.given === null ? 'the acidity or pH wanted' : null;
+    case 'tannin':
+      return ask.targetTanninGPerL === null && ask.given === null ? 'the tannin wanted' : null;
+    default:
+      return null;
+  }
+}
+
+type Planner = (ask: AdjustAsk) => AdjustPlan;
+
+const PLANNERS: Readonly<Record<AdjustId, Planner>> = {
+  sugar: (ask) => {
+    const { liquid, fermentableId } = ask;
+    const byAbv = ask.targetAbv === null ? null : gravityForAbv({ liquid, targetAbv: ask.targetAbv, fermentableId });
+    const targetSg = byAbv?.value ?? ask.targetSg ?? gravityOf(liquid);
+    const sugar = sugarForGravity({ liquid, targetSg, fermentableId });
+    const massG = ask.given ?? sugar.value.massG;
+    return {
+      amount: sugar.value.massG,
+      unit: 'g',
+      of: '',
+      advice: [
+        'Half of it first, dissolved in some warmed juice, then stir and measure before the rest.',
+        ...(sugar.value.stepsG.length > 2 ? [`So much goes in ${sugar.value.stepsG.length} steps, a day apart.`] : []),
+      ],
+      after: addFermentable(liquid, { fermentableId, massG }),
+      steps: [...(byAbv?.steps ?? []), ...sugar.steps],
+      cautions: sugar.cautions,
+      payload: { what: 'fermentable', fermentableId, massG },
+    };
+  },
+  water: (ask) => {
+    const water = ask.targetSg === null ? null : waterForGravity({ liquid: ask.liquid, targetSg: ask.targetSg });
+    const volumeL = ask.given ?? water?.value ?? 0;
+    return {
+      amount: water?.value ?? volumeL,
+      unit: 'L',
+      of: 'water',
+      advice: ['Boiled and cooled, or straight from a tap that does not smell of chlorine.'],
+      after: addWater(ask.liquid, volumeL),
+      steps: water?.steps ?? [],
+      cautions: [],
+      payload: { what: 'water', volumeL },
+    };
+  },
+  acid: (ask) => {
+    const acid: AcidId = ask.acid === 'lemon' ? 'citric' : ask.acid;
+    const target = targetOf(ask);
+    const found = target === null ? null : acidForTarget({ liquid: ask.liquid, acid, ...target });
+    const lemon = ask.acid === 'lemon';
+    const wantedG = found?.value.massG ?? 0;
+    const massG = ask.given === null ? wantedG : lemon ? (ask.given / 1000) * CITRIC_IN_LEMON_G_PER_L : ask.given;
+    return {
+      amount: lemon ? (wantedG / CITRIC_IN_LEMON_G_PER_L) * 1000 : wantedG,
+      unit: lemon ? 'mL' : 'g',
+      of: lemon ? 'lemon juice' : `${acid} acid`,
+      advice: [
+        'Half of it first, stirred in, then taste and measure before the rest.',
+        ...(lemon ? ['Lemons differ: count on 45 to 60 g of acid in a litre of their juice.'] : []),
+      ],
+      after: addAcid(ask.liquid, { acid, massG }),
+      steps: found?.steps ?? [],
+      cautions: found?.cautions ?? [],
+      payload: { what: 'acid', acid, massG },
+    };
+  },
+  carbonate: (ask) => {
+    const target = targetOf(ask);
+    const found = target === null ? null : deacidify({ liquid: ask.liquid, with: ask.carbonate, ...target });
+    const massG = ask.given ?? found?.value.massG ?? 0;
+    return {
+      amount: found?.value.massG ?? massG,
+      unit: 'g',
+      of: ask.carbonate.replace('-', ' '),
+      advice: ['It foams: leave room, add it by spoonfuls, half first.', 'Let it stand a day, then measure again.'],
+      after: addCarbonate(ask.liquid, { carbonate: ask.carbonate, massG }),
+      steps: found?.steps ?? [],
+      cautions: found?.cautions ?? [],
+      payload: { what: 'carbonate', carbonate: ask.carbonate, massG },
+    };
+  },
+  tannin: (ask) => {
+    const found = ask.targetTanninGPerL === null ? null : tanninForTarget({ liquid: ask.liquid, targetTanninGPerL: ask.targetTanninGPerL });
+    const massG = ask.given ?? found?.value.massG ?? 0;
+    return {
+      amount: found?.value.massG ?? massG,
+      unit: 'g',
+      of: 'tannin powder',
+      advice: ['Half of it first. It tastes harsh for weeks before it rounds.'],
+      after: addTannin(ask.liquid, massG),
+      steps: found?.steps ?? [],
+      cautions: [],
+      payload: { what: 'tannin', massG },
+    };
+  },
+  sulfite: (ask) => {
+    const { liquid, form } = ask;
+    const dose = sulfiteDose({
+      ph: phOf(liquid),
+      volumeL: liquid.volumeL,
+      aim: 'juice',
+      form,
+      freeSo2MgPerL: liquid.freeSo2MgPerL,
+      totalSo2MgPerL: liquid.totalSo2MgPerL,
+    });
+    const amount = form === 'tablet' ? (dose.value.tabletCount ?? 0) : (dose.value.massG ?? 0);
+    const so2MgPerL = ask.given === null ? dose.value.so2MgPerL : (ask.given * SO2_MG[form]) / liquid.volumeL;
+    return {
+      amount,
+      unit: form === 'tablet' ? 'tablets' : 'g',
+      of: form === 'tablet' ? 'crushed in a little juice' : form.replace('-', ' '),
+      advice: [
+        so2MgPerL > 0
+          ? `Then wait ${dose.value.waitH || 24} hours before yeast. ${Math.round(liquid.totalSo2MgPerL + so2MgPerL)} mg/L in all, of the 200 that is commonly allowed.`
+          : 'At this pH the juice keeps itself: none is needed.',
+      ],
+      after: addSulfite(liquid, Math.min(500, so2MgPerL)),
+      steps: dose.steps,
+      cautions: dose.cautions,
+      payload: { what: 'sulfite', so2MgPerL },
+    };
+  },
+  enzyme: (ask) => {
+    const dose = enzymeDose({
+      volumeL: ask.liquid.volumeL,
+      tempC: ask.tempC,
+      packetGPerL: ask.packetGPerL ?? undefined,
+      boiled: ask.boiled,
+      bentoniteIn: ask.bentoniteIn,
+      sulfitedHoursAgo: ask.sulfitedHoursAgo,
+    });
+    const massG = ask.given ?? dose.value.massG;
+    const payload = { what: 'enzyme' as const, name: 'pectic enzyme', massG };
+    return {
+      amount: dose.value.massG,
+      unit: 'g',
+      of: 'pectic enzyme',
+      advice: dose.value.advice,
+      after: ask.liquid,
+      steps: dose.steps,
+      cautions: dose.cautions,
+      payload,
+    };
+  },
+  bentonite: (ask) => {
+    const dose = bentoniteDose({ volumeL: ask.liquid.volumeL, packetGPerL: ask.packetGPerL ?? undefined });
+    const massG = ask.given ?? dose.value.massG;
+    const payload = { what: 'bentonite' as const, name: 'bentonite', massG };
+    return {
+      amount: dose.value.massG,
+      unit: 'g',
+      of: 'bentonite',
+      advice: dose.value.advice,
+      after: ask.liquid,
+      steps: dose.steps,
+      cautions: dose.cautions,
+      payload,
+    };
+  },
+  nutrient: (ask) => {
+    const found = nutrientPlan({ liquid: ask.liquid, yeastId: ask.yeastId, product: ask.product, fermentedFraction: ask.fermentedFraction });
+    const name = NUTRIENTS.find((n) => n.id === ask.product)?.name ?? 'nutrient';
+    const [first = 0] = found.value.dosesG;
+    const massG = ask.given ?? first;
+    return {
+      amount: first,
+      unit: 'g',
+      of: found.value.dosesG.length > 1 ? `${name} now, and as much again in three days` : name,
+      advice: [found.value.says],
+      after: ask.liquid,
+      steps: found.steps,
+      cautions: [],
+      payload: { what: 'nutrient', name, massG },
+    };
+  },
+};
+
+/** The one target that counts: a pH, when one is given. */
+function targetOf({ targetPh, targetTaGPerL }: AdjustAsk): { readonly targetPh: number } | { readonly targetTaGPerL: number } | null {
+  if (targetPh !== null) return { targetPh };
+  return targetTaGPerL === null ? null : { targetTaGPerL };
+}

@@ -1,0 +1,80 @@
+import { abvOf, dayText, dryAbvOf, effectiveEntries, figure, gravityText, phOf, STATUS_WORDS, taOf, yeastById } from '@trug/core';
+import type { BatchView } from '../../../state/batch-views.selectors';
+
+/** Where a batch came from, or what came from it. */
+export interface Relative {
+  readonly id: string | null;
+  readonly name: string;
+  readonly litres: number;
+}
+
+/** A batch of one juice, beside its siblings. */
+export interface Sibling {
+  readonly id: string;
+  readonly name: string;
+  readonly own: boolean;
+  readonly yeast: string;
+  readonly started: string;
+  readonly gravity: string;
+  readonly strength: string;
+  readonly acid: string;
+  readonly ph: string;
+  readonly says: string;
+}
+
+/** A batch's family. */
+export interface FamilyMembers {
+  readonly from: readonly Relative[];
+  readonly into: readonly Relative[];
+  /** The batch with those that share a juice with it; empty when it stands alone. */
+  readonly siblings: readonly Sibling[];
+}
+
+const sourcesOf = ({
+  batch,
+}: BatchView): readonly { readonly id: string; readonly from: 'juice' | 'batch'; readonly name: string; readonly litres: number }[] =>
+  effectiveEntries(batch.entries).entries.flatMap((e) =>
+    e.kind === 'blended' ? e.payload.parts.map((p) => ({ id: p.sourceId, from: p.from, name: p.name, litres: p.liquid.volumeL })) : [],
+  );
+
+/**
+ * Where a batch's juice came from, where it went, and which batches began with the same juice.
+ *
+ * @param view - the batch
+ * @param all - every batch
+ * @returns its family
+ */
+export function familyOf(view: BatchView, all: readonly BatchView[]): FamilyMembers {
+  const from = sourcesOf(view);
+  const into = effectiveEntries(view.batch.entries).entries.flatMap((e) =>
+    e.kind === 'split' ? e.payload.into.map((s) => ({ id: s.batchId, name: s.name, litres: s.volumeL })) : [],
+  );
+  const parents = new Set(from.filter((p) => p.from === 'batch').map((p) => p.id));
+  const related = all.filter((other) => {
+    if (other.batch.id === view.batch.id || parents.has(other.batch.id)) return true;
+    const sources = sourcesOf(other).filter((p) => p.from === 'batch');
+    return sources.some((p) => p.id === view.batch.id || parents.has(p.id));
+  });
+  return {
+    from: from.map((p) => ({ id: p.from === 'batch' ? p.id : null, name: p.name, litres: p.litres })),
+    into,
+    siblings: related.length > 1 ? related.map((r) => siblingOf(r, r.batch.id === view.batch.id)) : [],
+  };
+}
+
+function siblingOf({ batch, state, verdict }: BatchView, own: boolean): Sibling {
+  const liquid = state.lastLiquid;
+  const last = state.readings.at(-1);
+  return {
+    id: batch.id,
+    name: batch.name,
+    own,
+    yeast: state.yeastId === null ? 'none yet' : yeastById(state.yeastId).name,
+    started: dayText(batch.startedAt),
+    gravity: last ? gravityText(last.sg) : '–',
+    strength: liquid ? (state.pitchedAt ? `${figure(abvOf(liquid), 1)} %` : `${figure(dryAbvOf(liquid), 1)} % if dry`) : '–',
+    acid: liquid ? `${figure(taOf(liquid), 1)} g/L` : '–',
+    ph: liquid ? figure(phOf(liquid), 2) : '–',
+    says: verdict ? STATUS_WORDS[verdict.value.status] : 'waits for yeast',
+  };
+}

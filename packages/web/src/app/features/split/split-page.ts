@@ -1,0 +1,164 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Router, RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import type { Liquid } from '@trug/core';
+import { injectBatchView } from '../../shared/batch-of-page';
+import { createDraft } from '../../shared/draft';
+import { EntryWriter } from '../../shared/entry-writer';
+import { selectFreeVessels } from '../../shared/free-vessels';
+import { LarderWriter } from '../../shared/larder-writer';
+import { newId } from '../../shared/new-id';
+import { Units } from '../../shared/units/units';
+import { cupboardFeature } from '../../state/cupboard.reducer';
+
+/** How full a trial jar is filled, so that foam has room. @source usual practice: about a tenth empty */
+const FULL = 0.92;
+const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without sulfite', 'another place'] as const;
+
+/** Split: one juice into several vessels, with one thing changed, kept as sibling batches. */
+@Component({
+  selector: 'trug-split-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink],
+  template: `
+    @if (view(); as v) {
+      <form class="page" (ngSubmit)="file()">
+        <div class="page-head">
+          <h1>Split it for a trial</h1>
+          <span class="quiet">{{ v.batch.name }}, {{ units.volume(volumeL()) }}</span>
+        </div>
+        <div class="sheet">
+          <p>Each vessel you tick becomes a batch of its own, of the same juice. Change one thing in it, and compare them at the end.</p>
+          <div class="field">
+            <label for="change">What will be different</label>
+            <select id="change" name="change" [ngModel]="draft.fields().change" (ngModelChange)="draft.set('change', $event)">
+              @for (c of changes; track c) {
+                <option [value]="c">{{ c }}</option>
+              }
+            </select>
+          </div>
+          <fieldset>
+            <legend>Into</legend>
+            @for (vessel of free(); track vessel.id) {
+              <label>
+                <input type="checkbox" [checked]="picked().includes(vessel.id)" (change)="toggle(vessel.id)" [attr.aria-label]="vessel.name" />
+                {{ vessel.name }} <span class="quiet">takes {{ units.volume(vessel.capacityL * full) }}</span>
+              </label>
+            } @empty {
+              <p class="hint">No vessel is free. Empty one, or put another in the cupboard.</p>
+            }
+          </fieldset>
+          <p role="status">{{ says() }}</p>
+          @if (refusal(); as why) {
+            <p class="field-error" role="alert">{{ why }}</p>
+          }
+          <div class="acts">
+            <button class="btn btn-main" type="submit">Split it</button>
+            <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>
+          </div>
+        </div>
+      </form>
+    }
+  `,
+  styles: `
+    fieldset {
+      display: grid;
+      margin: 0;
+      padding: 0;
+      border: 0;
+    }
+    legend {
+      padding: 0;
+      font-weight: 600;
+    }
+    label {
+      display: flex;
+      align-items: center;
+      gap: 0.5rem;
+      min-height: 44px;
+    }
+    input[type='checkbox'] {
+      width: 20px;
+      height: 20px;
+      accent-color: var(--russet);
+    }
+    p {
+      margin: 0;
+    }
+  `,
+})
+export class SplitPage {
+  private readonly store = inject(Store);
+  private readonly writer = inject(EntryWriter);
+  private readonly larder = inject(LarderWriter);
+  private readonly router = inject(Router);
+  protected readonly units = inject(Units);
+  readonly id = input.required<string>();
+  protected readonly view = injectBatchView(this.id);
+  protected readonly free = this.store.selectSignal(selectFreeVessels);
+  private readonly byId = this.store.selectSignal(cupboardFeature.selectVesselById);
+  protected readonly draft = createDraft('split', { change: CHANGES[0] as string, picked: '' });
+  protected readonly changes = CHANGES;
+  protected readonly full = FULL;
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly volumeL = computed(() => this.view()?.state.liquid?.volumeL ?? 0);
+  protected readonly picked = computed(() =>
+    this.draft
+      .fields()
+      .picked.split(',')
+      .filter((id) => this.free().some((v) => v.id === id)),
+  );
+  private readonly shares = computed(() => this.picked().map((vesselId) => ({ vesselId, volumeL: (this.byId().get(vesselId)?.capacityL ?? 0) * FULL })));
+  private readonly staysL = computed(() => this.volumeL() - this.shares().reduce((sum, s) => sum + s.volumeL, 0));
+  protected readonly says = computed(() => {
+    if (this.shares().length === 0) return 'Tick one vessel or more.';
+    if (this.staysL() < 0) return `That takes ${this.units.volume(-this.staysL())} more than there is.`;
+    return `${this.units.volume(Math.round(this.staysL() * 10) / 10)} stay in ${this.view()?.batch.name ?? ''}.`;
+  });
+
+  protected toggle(id: string): void {
+    const now = this.picked();
+    this.draft.set('picked', (now.includes(id) ? now.filter((p) => p !== id) : [...now, id]).join(','));
+  }
+
+  protected async file(): Promise<void> {
+    const view = this.view();
+    const liquid = view?.state.liquid;
+    if (!view || !liquid || this.shares().length === 0 || this.staysL() < 0) return this.refusal.set(this.says());
+    const at = this.writer.now();
+    const siblings = this.shares().map((share, i) => ({
+      share,
+      batch: { id: newId(), name: `${view.batch.name.slice(0, 56)} ${letter(i)}`, methodId: view.batch.methodId, tape: view.batch.tape, startedAt: at },
+    }));
+    const stays = view.state.vessels.map((f) => ({ ...f, volumeL: (f.volumeL * this.staysL()) / this.volumeL() }));
+    const into = siblings.map(({ share, batch }) => ({ batchId: batch.id, name: batch.name, volumeL: share.volumeL }));
+    const out = this.writer.entry(
+      view.batch.id,
+      { kind: 'split', payload: { into, vessels: stays, lossL: 0, why: this.draft.fields().change } },
+      view.state.lastEntryAt,
+    );
+    const begun = siblings.map(({ share, batch }) => {
+      const part = {
+        from: 'batch' as const,
+        sourceId: view.batch.id,
+        name: view.batch.name,
+        liquid: { ...liquid, volumeL: share.volumeL } satisfies Liquid,
+        yeastId: view.state.yeastId,
+      };
+      return this.writer.entry(batch.id, {
+        kind: 'blended',
+        payload: { parts: [part], vessels: [share], tempC: view.state.placeC },
+        note: this.draft.fields().change,
+      });
+    });
+    const refused = await this.larder.pour({ batches: siblings.map((s) => s.batch), entries: [out, ...begun] });
+    this.refusal.set(refused);
+    if (refused !== null) return;
+    this.draft.forget();
+    await this.router.navigate(['/batch', view.batch.id]);
+  }
+}
+
+/** Siblings are lettered from B: the batch itself is A. */
+const letter = (index: number): string => String.fromCharCode(66 + index);
