@@ -5,6 +5,8 @@ export default {
   testMatch: ['**/*.spec.ts'],
   testTimeout: 120_000,
   maxWorkers: 2,
+  // What was filed is worked out again by the core itself.
+  moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1', '^@trug/core$': '<rootDir>/../packages/core/src/index.ts' },
   transform: {
     '^.+\\.ts$': [
       'ts-jest',

@@ -33,6 +33,11 @@ const VIEWS: readonly (readonly [name: string, path: () => string])[] = [
   ['cupboard', () => '/cupboard'],
   ['settings', () => '/settings'],
   ['juice', () => '/juice'],
+  ['blend bench', () => '/juice/blend'],
+  ['press day', () => '/juice/press'],
+  ['a juice', () => '/juice/new'],
+  ['adjust', () => `/batch/${ids['Terrace Must'] ?? ''}/adjust`],
+  ['split', () => `/batch/${ids['Terrace Must'] ?? ''}/split`],
   ['year', () => '/year'],
   ['practice', () => '/practice'],
 ];

@@ -1,4 +1,7 @@
-import type { Page } from 'puppeteer-core';
+import type { ElementHandle, Page } from 'puppeteer-core';
+
+/** Scrolls something clear of the bar at the bottom of a phone, as a thumb would. */
+const centred = (handle: ElementHandle): Promise<void> => handle.evaluate((el) => el.scrollIntoView({ block: 'center' }));
 
 /** What a person does on any page of Trug; selectors live here alone. */
 export class Bench {
@@ -17,6 +20,7 @@ export class Bench {
     const selector = `[name="${name}"] input, input[name="${name}"], textarea[name="${name}"]`;
     const field = await this.page.waitForSelector(selector);
     if (!field) throw new Error(`there is no field ${name}`);
+    await centred(field);
     await field.click({ count: 3 });
     await this.page.keyboard.press('Backspace');
     await field.type(text);
@@ -34,7 +38,16 @@ export class Bench {
   async press(name: string): Promise<void> {
     const target = await this.page.waitForSelector(`::-p-aria([name="${name}"])`, { visible: true });
     if (!target) throw new Error(`there is nothing called ${name}`);
+    await centred(target);
     await target.click();
+  }
+
+  /** Gives the focus to something drawn, as tabbing to it would. */
+  async focus(selector: string): Promise<void> {
+    await this.page.waitForSelector(selector);
+    await this.page.$eval(selector, (el) => {
+      if (el instanceof SVGElement || el instanceof HTMLElement) el.focus();
+    });
   }
 
   async text(selector = 'main'): Promise<string> {

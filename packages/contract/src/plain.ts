@@ -6,5 +6,5 @@ export { DEFAULT_SETTINGS, type VersionedSettings } from './settings/default-set
 export { VESSEL_KINDS, type VesselKindId } from './vessels/vessel-kinds.js';
 export type { VesselDto } from './vessels/vessel.dto.js';
 export { TAPES } from './batches/tapes.js';
-export type { JuiceDto } from './juices/juice.dto.js';
+export type { StoredJuice } from './juices/stored-juice.js';
 export type { SupplyDto, SupplyKind } from './supplies/supply.dto.js';

@@ -1,8 +1,9 @@
-import { CONDITIONS, JUICE_ORIGINS, RIPENESS, type Fruit, type FruitLot, type Juice, type JuiceOrigin } from '@trug/core';
+import { CONDITIONS, JUICE_ORIGINS, RIPENESS, type Fruit, type FruitLot, type JuiceOrigin } from '@trug/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, ValidateIf, ValidateNested } from 'class-validator';
 import { GravityDto } from '../entries/liquid-payloads.js';
 import { InRange, InRangeOrNull, Instant, LIMITS, Text, Ulid } from '../validation/decorators.js';
+import type { StoredJuice } from './stored-juice.js';
 import { TAPES } from '../batches/tapes.js';
 
 /** Fruit of one kind, as weighed. */
@@ -27,7 +28,7 @@ export class PressingDto {
 }
 
 /** A juice as stored and sent. */
-export class JuiceDto implements Juice {
+export class JuiceDto implements StoredJuice {
   @Ulid() id!: string;
   /** Raised by the server at each change; 0 before the first. */
   @IsInt() @InRange({ min: 0, max: 1_000_000 }) version!: number;

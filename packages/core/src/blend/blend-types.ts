@@ -23,7 +23,7 @@ export const BLEND_AIMS = ['sg', 'taGPerL', 'tanninGPerL', 'ph', 'abv'] as const
 export type BlendAim = (typeof BLEND_AIMS)[number];
 
 /** What is wanted; what is left out may be anything. */
-export type BlendTargets = Readonly<Partial<Record<BlendAim, number>>>;
+export type BlendTargets = { readonly [K in BlendAim]?: number | undefined };
 
 /** How much a miss of each figure matters beside the others, 1 unless said; 0 ignores it. */
 export type BlendWeights = Readonly<Partial<Record<BlendAim, number>>>;

@@ -40,6 +40,7 @@ function volumeText(valueL: number, unit: UnitPreferences['volume']): string {
 
 function massText(valueG: number, unit: UnitPreferences['mass']): string {
   if (unit === 'metric') {
+    if (valueG >= 10_000) return `${trimmed(valueG / 1000, 1)} kg`;
     if (valueG >= 1000) return `${figure(valueG / 1000, 2)} kg`;
     return `${trimmed(valueG, valueG < 10 ? 1 : 0)} g`;
   }

@@ -4,7 +4,7 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { ScannedActionsSubject, provideState, provideStore, Store, type Action } from '@ngrx/store';
-import { DEFAULT_SETTINGS, type BatchDto, type JuiceDto, type Problem, type SupplyDto, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
+import { DEFAULT_SETTINGS, type BatchDto, type StoredJuice, type Problem, type SupplyDto, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
 import { BatchApiActions, BatchPageActions } from '../app/state/batches.actions';
 import { batchesFeature } from '../app/state/batches.reducer';
@@ -18,7 +18,7 @@ import { dayAt } from './sample-batch';
 export interface PageSetting {
   readonly batches?: readonly BatchDto[];
   readonly vessels?: readonly VesselDto[];
-  readonly juices?: readonly JuiceDto[];
+  readonly juices?: readonly StoredJuice[];
   readonly supplies?: readonly SupplyDto[];
   readonly providers?: readonly Provider[];
   readonly settings?: Partial<VersionedSettings>;

@@ -16,8 +16,39 @@ describe('PitchPage', () => {
     expect(page.text('aside h2')).toBe('5 g of dry yeast');
     await page.type('juice', '8 C');
     expect(page.text('aside h2')).toBe('7.5 g of dry yeast');
-    await page.choose('yeast', 'wild-spontaneous');
+    await page.press('All 14 kinds');
+    await page.tick('input[name=yeast][value=wild-spontaneous]');
     expect(page.text('aside')).toContain('works by itself');
+    expect(page.text('aside ol')).toContain('Throw it out if it smells of vinegar');
+  });
+  it('ranks kinds for this must and place, and for what is in the cupboard and in date', async () => {
+    const packet = (refId: string, bestBefore: string) => ({
+      id: refId,
+      version: 1,
+      kind: 'yeast' as const,
+      refId,
+      name: refId,
+      amount: 1,
+      unit: 'packet' as const,
+      packetG: 11,
+      bestBefore,
+    });
+    const page = await PageHarness.open(PitchPage, {
+      batches: [sampleBatch([filled()])],
+      supplies: [packet('english-ale', '2027-01-01'), packet('american-ale', '2020-01-01')],
+      today: 1,
+      inputs,
+    });
+    await page.type('place', '18 C');
+    await page.choose('aim', 'soft');
+    expect(page.text('.kind strong')).toBe('English-ale type');
+    await page.press('All 14 kinds');
+    expect(page.text('fieldset')).toContain('in your cupboard, past its date');
+    await page.tick('input[name=yeast][value=english-ale]');
+    expect(page.text('aside')).toContain('Half a packet of 11 g');
+    await page.choose('way', 'rehydrated');
+    await page.submit();
+    expect(page.written()[0]?.payload).toMatchObject({ yeastId: 'english-ale', method: 'rehydrated' });
   });
   it('pitches', async () => {
     const page = await open();

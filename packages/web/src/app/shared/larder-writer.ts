@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { Actions, ofType } from '@ngrx/effects';
 import { Store, type Action } from '@ngrx/store';
-import type { JuiceDto, Problem, SupplyDto } from '@trug/contract/plain';
+import type { StoredJuice, Problem, SupplyDto } from '@trug/contract/plain';
 import { filter, firstValueFrom } from 'rxjs';
 import { LarderApiActions, LarderPageActions, type Pour } from '../state/larder.actions';
 
@@ -12,7 +12,7 @@ export class LarderWriter {
   private readonly store = inject(Store);
 
   /** @returns why the juice cannot be filed; null once the server has it */
-  async saveJuice(juice: JuiceDto): Promise<string | null> {
+  async saveJuice(juice: StoredJuice): Promise<string | null> {
     const refused = await this.refusedByContract('JuiceDto', juice);
     if (refused !== null) return refused;
     return this.ask(LarderPageActions.juiceSaved({ juice }), juice, [LarderApiActions.juiceStored.type, LarderApiActions.juiceRefused.type]);

@@ -1,4 +1,4 @@
-import type { BatchDto, JuiceDto, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
+import type { BatchDto, StoredJuice, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 
 /** Everything the app opens with. */
@@ -7,7 +7,7 @@ export interface Cellarbook {
   readonly batches: readonly BatchDto[];
   readonly vessels: readonly VesselDto[];
   readonly settings: VersionedSettings;
-  readonly juices: readonly JuiceDto[];
+  readonly juices: readonly StoredJuice[];
   readonly supplies: readonly SupplyDto[];
 }
 

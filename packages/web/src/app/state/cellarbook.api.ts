@@ -1,6 +1,6 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import { API_PATHS, type BatchDto, type JuiceDto, type Problem, type SupplyDto, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
+import { API_PATHS, type BatchDto, type StoredJuice, type Problem, type SupplyDto, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
 import { forkJoin, map, type Observable } from 'rxjs';
 import type { BatchDraft } from './batches.actions';
@@ -33,7 +33,7 @@ export class CellarbookApi {
       batches: this.http.get<readonly BatchDto[]>(API_PATHS.batches),
       vessels: this.http.get<readonly VesselDto[]>(API_PATHS.vessels),
       settings: this.http.get<VersionedSettings>(API_PATHS.settings),
-      juices: this.http.get<readonly JuiceDto[]>(API_PATHS.juices),
+      juices: this.http.get<readonly StoredJuice[]>(API_PATHS.juices),
       supplies: this.http.get<readonly SupplyDto[]>(API_PATHS.supplies),
     }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, ...rest })));
   }
@@ -50,7 +50,7 @@ export class CellarbookApi {
     return this.http.post<VesselDto>(API_PATHS.vessels, vessel);
   }
 
-  saveJuice(juice: JuiceDto): Observable<JuiceDto> {
+  saveJuice(juice: StoredJuice): Observable<StoredJuice> {
     return this.saveCard(API_PATHS.juices, juice);
   }
 

@@ -48,6 +48,8 @@ function opened(): void {
   http.expectOne('/api/batches').flush([sampleBatch([filled()])]);
   http.expectOne('/api/vessels').flush([]);
   http.expectOne('/api/settings').flush(DEFAULT_SETTINGS);
+  http.expectOne('/api/juices').flush([]);
+  http.expectOne('/api/supplies').flush([]);
 }
 
 describe('opening', () => {

@@ -1,4 +1,4 @@
-import type { BatchDto, JuiceDto, Problem, SupplyDto } from '@trug/contract/plain';
+import type { BatchDto, StoredJuice, Problem, SupplyDto } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
 import { createActionGroup, props } from '@ngrx/store';
 
@@ -12,7 +12,7 @@ export interface Pour {
 export const LarderPageActions = createActionGroup({
   source: 'Larder Page',
   events: {
-    'Juice Saved': props<{ readonly juice: JuiceDto }>(),
+    'Juice Saved': props<{ readonly juice: StoredJuice }>(),
     'Supply Saved': props<{ readonly supply: SupplyDto }>(),
     'Pour Made': props<{ readonly pour: Pour }>(),
   },
@@ -22,8 +22,8 @@ export const LarderPageActions = createActionGroup({
 export const LarderApiActions = createActionGroup({
   source: 'Larder API',
   events: {
-    'Juice Stored': props<{ readonly sent: JuiceDto; readonly juice: JuiceDto }>(),
-    'Juice Refused': props<{ readonly sent: JuiceDto; readonly problem: Problem }>(),
+    'Juice Stored': props<{ readonly sent: StoredJuice; readonly juice: StoredJuice }>(),
+    'Juice Refused': props<{ readonly sent: StoredJuice; readonly problem: Problem }>(),
     'Supply Stored': props<{ readonly sent: SupplyDto; readonly supply: SupplyDto }>(),
     'Supply Refused': props<{ readonly sent: SupplyDto; readonly problem: Problem }>(),
     'Pour Stored': props<{ readonly sent: Pour; readonly batches: readonly BatchDto[] }>(),

@@ -1,11 +1,11 @@
-import type { JuiceDto, SupplyDto } from '@trug/contract/plain';
+import type { StoredJuice, SupplyDto } from '@trug/contract/plain';
 import { createFeature, createReducer, on } from '@ngrx/store';
 import { CellarbookApiActions } from './cellarbook.actions';
 import { LarderApiActions } from './larder.actions';
 
 /** Juices in hand and what the cupboard holds besides vessels. */
 export interface LarderState {
-  readonly juices: readonly JuiceDto[];
+  readonly juices: readonly StoredJuice[];
   readonly supplies: readonly SupplyDto[];
 }
 

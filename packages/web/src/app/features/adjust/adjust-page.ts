@@ -161,10 +161,18 @@ export class AdjustPage {
   protected async file(): Promise<void> {
     const view = this.view();
     const plan = this.plan();
-    if (!view || !plan) return this.refusal.set(this.says() ?? 'There is nothing in the vessels of this batch.');
-    if (this.fields().given.trim() !== '' && this.given() === null)
-      return this.refusal.set('Trug cannot read how much went in. Write it as 250 g, 1.5 L, or a number of tablets.');
-    if (plan.amount <= 0 && this.given() === null) return this.refusal.set('Nothing needs to go in.');
+    if (!view || !plan) {
+      this.refusal.set(this.says() ?? 'There is nothing in the vessels of this batch.');
+      return;
+    }
+    if (this.fields().given.trim() !== '' && this.given() === null) {
+      this.refusal.set('Trug cannot read how much went in. Write it as 250 g, 1.5 L, or a number of tablets.');
+      return;
+    }
+    if (plan.amount <= 0 && this.given() === null) {
+      this.refusal.set('Nothing needs to go in.');
+      return;
+    }
     const refused = await this.writer.write(view, [{ kind: 'addition', payload: plan.payload }], 'Written down.');
     if (refused === null) this.draft.forget();
     this.refusal.set(refused);

@@ -81,7 +81,8 @@ export class Cupboard {
     const { yeastId, count, packetG, until } = this.supplyDraft.fields();
     const [amount, grams] = [Number(count.replace(',', '.')), Number(packetG.replace(',', '.'))];
     if (!(amount > 0 && amount <= 1000) || !(grams >= 0.5 && grams <= 5000)) {
-      return this.supplyRefusal.set('Write how many packets, and the grams one of them holds.');
+      this.supplyRefusal.set('Write how many packets, and the grams one of them holds.');
+      return;
     }
     const { name } = yeastById(yeastId);
     const refused = await this.larder.saveSupply({

@@ -1,12 +1,12 @@
 import { createSelector } from '@ngrx/store';
-import type { JuiceDto } from '@trug/contract/plain';
+import type { StoredJuice } from '@trug/contract/plain';
 import { attempt, juiceInHand, pouredVolumes, type JuiceInHand, type PastPress } from '@trug/core';
 import { batchesFeature } from '../../state/batches.reducer';
 import { larderFeature } from '../../state/larder.reducer';
 
 /** A juice with what is known of it. */
 export interface HeldJuice {
-  readonly juice: JuiceDto;
+  readonly juice: StoredJuice;
   readonly hand: JuiceInHand;
 }
 

@@ -26,6 +26,12 @@ const WAYS: readonly { readonly id: PitchWay; readonly name: string }[] = [
   { id: 'starter', name: 'from a starter' },
   { id: 'wild', name: 'wild starter' },
 ];
+/** Packets to the next half, since an open one does not keep. */
+function packetsText(count: number): string {
+  const halves = Math.ceil(count * 2 - 0.15) / 2;
+  return halves < 1 ? 'Half a packet' : halves === 1 ? 'One packet' : `${halves} packets`;
+}
+
 /** Kinds shown before the rest are asked for. */
 const SHOWN = 4;
 /** Dry yeast in a level teaspoon, g. @source our estimate: 3 to 3.5 g */
@@ -92,7 +98,13 @@ export class PitchPage {
     const rate = this.rate();
     const liquid = this.view()?.state.liquid;
     if (!rate || !liquid) return [];
-    const list = pitchSteps({ yeastId: this.fields().yeastId, massG: rate.value.massG, way: this.way(), juiceC: this.juiceC() ?? 18, volumeL: liquid.volumeL });
+    const list = pitchSteps({
+      yeastId: this.fields().yeastId,
+      massG: rate.value.massG,
+      way: this.way(),
+      juiceC: this.juiceC() ?? this.placeC() ?? 18,
+      volumeL: liquid.volumeL,
+    });
     return list.map((s) => ({
       text: s.text,
       wait: s.waitMin === 0 ? '' : s.waitMin < 120 ? `${s.waitMin} min` : s.waitMin < 2880 ? `${s.waitMin / 60} h` : `${s.waitMin / 1440} days`,
@@ -103,9 +115,7 @@ export class PitchPage {
     const massG = this.rate()?.value.massG ?? 0;
     const packetG = this.stock().find((s) => s.yeastId === this.fields().yeastId)?.packetG ?? 5;
     const count = massG / packetG;
-    return massG === 0
-      ? ''
-      : `${count < 0.95 ? 'part of a packet' : `${(Math.ceil(count * 2 - 0.1) / 2).toString()} packets`} of ${packetG} g, or about ${(massG / TEASPOON_G).toFixed(1)} level teaspoons. Weigh it if you can.`;
+    return massG === 0 ? '' : `${packetsText(count)} of ${packetG} g, or about ${(massG / TEASPOON_G).toFixed(1)} level teaspoons. Weigh it if you can.`;
   });
   protected readonly rate = computed(() => {
     const liquid = this.view()?.state.liquid;

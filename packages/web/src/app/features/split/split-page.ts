@@ -125,7 +125,10 @@ export class SplitPage {
   protected async file(): Promise<void> {
     const view = this.view();
     const liquid = view?.state.liquid;
-    if (!view || !liquid || this.shares().length === 0 || this.staysL() < 0) return this.refusal.set(this.says());
+    if (!view || !liquid || this.shares().length === 0 || this.staysL() < 0) {
+      this.refusal.set(this.says());
+      return;
+    }
     const at = this.writer.now();
     const siblings = this.shares().map((share, i) => ({
       share,

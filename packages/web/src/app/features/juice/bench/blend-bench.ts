@@ -251,8 +251,7 @@ export class BlendBench {
   }
 
   protected letGoTannin(): void {
-    const { tanninGPerL: _dropped, ...rest } = this.targets();
-    this.draft.set('targets', targetsText(rest));
+    this.draft.set('targets', targetsText({ ...this.targets(), tanninGPerL: undefined }));
   }
 
   protected keep(): void {

@@ -152,8 +152,14 @@ export class PourPanel {
 
   protected async file(): Promise<void> {
     const temp = readQuantity(this.units, this.draft().fields().temp, 'temperature');
-    if (temp?.ok === false) return this.refusal.set('Trug cannot read that temperature. Write it as 14 C or 57 F, or leave it empty.');
-    if (this.fills().length === 0 || this.overL() > 0.05) return this.refusal.set('Choose vessels that hold all of it.');
+    if (temp?.ok === false) {
+      this.refusal.set('Trug cannot read that temperature. Write it as 14 C or 57 F, or leave it empty.');
+      return;
+    }
+    if (this.fills().length === 0 || this.overL() > 0.05) {
+      this.refusal.set('Choose vessels that hold all of it.');
+      return;
+    }
     const name = this.draft().fields().name.trim() || this.usualName();
     const at = this.writer.now();
     const batch = { id: newId(), name, methodId: this.methodId(), tape: TAPES[this.count() % TAPES.length] ?? 'straw', startedAt: at };

@@ -1,4 +1,4 @@
-import type { JuiceDto } from '@trug/contract/plain';
+import type { StoredJuice } from '@trug/contract/plain';
 import {
   ACID_EQUIVALENT_G,
   attempt,
@@ -182,7 +182,7 @@ const asText = (value: number | null): string => (value === null ? '' : String(v
  * @param temperatureText - a temperature in the maker's units
  * @returns fields
  */
-export function fieldsOf(juice: JuiceDto, volumeText: (valueL: number) => string, temperatureText: (valueC: number) => string): Fields {
+export function fieldsOf(juice: StoredJuice, volumeText: (valueL: number) => string, temperatureText: (valueC: number) => string): Fields {
   const { gravity } = juice;
   const carton = gravity?.instrument === 'carton';
   return {
@@ -194,7 +194,7 @@ export function fieldsOf(juice: JuiceDto, volumeText: (valueL: number) => string
     volume: volumeText(juice.volumeL),
     instrument: gravity?.instrument === 'refractometer' ? 'refractometer' : 'hydrometer',
     gravity: gravity === null ? '' : gravity.instrument === 'refractometer' ? String(gravity.reading) : gravity.reading.toFixed(carton ? 4 : 3),
-    sample: gravity?.sampleC == null ? '' : temperatureText(gravity.sampleC),
+    sample: gravity === null || gravity.sampleC === null ? '' : temperatureText(gravity.sampleC),
     ph: asText(juice.ph),
     taBy: 'figure',
     ta: juice.taGPerL === null ? '' : String(Math.round(juice.taGPerL * 100) / 100),

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { JuiceDto } from '@trug/contract/plain';
+import type { StoredJuice } from '@trug/contract/plain';
 import {
   attempt,
   caution,
@@ -85,7 +85,7 @@ export class JuicePage {
     }),
   );
   protected readonly problems = computed(() => this.read().problems);
-  private readonly card = computed((): JuiceDto => {
+  private readonly card = computed((): StoredJuice => {
     const f = this.fields();
     const there = this.existing();
     const read = this.readVolume();
@@ -171,11 +171,22 @@ export class JuicePage {
   protected async file(): Promise<void> {
     const { name, volumeL, goneL } = this.card();
     const wrong = Object.values(this.problems())[0] ?? this.volumeProblem();
-    if (wrong) return this.refusal.set(wrong);
-    if (name === '') return this.refusal.set('Give it a name, as you would write it on tape.');
-    if (this.readVolume()?.ok !== true || volumeL <= 0) return this.refusal.set('Write how much there is, such as 17.5 L.');
-    if (goneL + this.pouredL() > volumeL + 0.05)
-      return this.refusal.set(`${this.units.volume(this.pouredL())} have been poured already, so not that much can be gone.`);
+    if (wrong) {
+      this.refusal.set(wrong);
+      return;
+    }
+    if (name === '') {
+      this.refusal.set('Give it a name, as you would write it on tape.');
+      return;
+    }
+    if (this.readVolume()?.ok !== true || volumeL <= 0) {
+      this.refusal.set('Write how much there is, such as 17.5 L.');
+      return;
+    }
+    if (goneL + this.pouredL() > volumeL + 0.05) {
+      this.refusal.set(`${this.units.volume(this.pouredL())} have been poured already, so not that much can be gone.`);
+      return;
+    }
     const fresh = this.existing() === null;
     const refused = await this.larder.saveJuice({ ...this.card(), ...(fresh ? { id: newId(), madeAt: this.writer.now() } : {}) });
     this.refusal.set(refused);

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { JuiceDto } from '@trug/contract/plain';
+import type { StoredJuice } from '@trug/contract/plain';
 import {
   attempt,
   caution,
@@ -111,7 +111,10 @@ export class PressDay {
   protected addFruit(): void {
     const read = readQuantity(this.units, this.fields().mass, 'mass');
     const massKg = read?.ok === true ? read.value.value / 1000 : 0;
-    if (!(massKg >= 0.1 && massKg <= 2000)) return this.refusal.set('Write the weight of the fruit, such as 31 kg.');
+    if (!(massKg >= 0.1 && massKg <= 2000)) {
+      this.refusal.set('Write the weight of the fruit, such as 31 kg.');
+      return;
+    }
     const f = this.fields();
     const lot: FruitLot = {
       fruitId: f.fruitId === '' ? null : f.fruitId,
@@ -126,7 +129,10 @@ export class PressDay {
   protected addRun(): void {
     const read = readQuantity(this.units, this.fields().run, 'volume');
     const volumeL = read?.ok === true ? read.value.value : 0;
-    if (!(volumeL >= 0.05 && volumeL <= 500)) return this.refusal.set('Write how much ran off, such as 4.5 L.');
+    if (!(volumeL >= 0.05 && volumeL <= 500)) {
+      this.refusal.set('Write how much ran off, such as 4.5 L.');
+      return;
+    }
     const run: PressRun = { at: this.writer.now(), volumeL, into: this.fields().into.trim() || `jug ${this.sheet().runs.length + 1}` };
     this.keep({ ...this.sheet(), runs: [...this.sheet().runs, run] });
     this.draft.fields.update((f) => ({ ...f, run: '', into: '' }));
@@ -155,10 +161,13 @@ export class PressDay {
 
   protected async file(): Promise<void> {
     const { lots } = this.sheet();
-    if (lots.length === 0) return this.refusal.set('Weigh some fruit in first.');
+    if (lots.length === 0) {
+      this.refusal.set('Weigh some fruit in first.');
+      return;
+    }
     const there = this.existing();
     const main = [...lots].sort((a, b) => b.massKg - a.massKg)[0];
-    const juice: JuiceDto = {
+    const juice: StoredJuice = {
       ...(there ?? {
         version: 0,
         tape: TAPES[this.juices().length % TAPES.length] ?? 'straw',

@@ -1,0 +1,104 @@
+import { BATCH_ID, filled, pitched, reading, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
+import { PageHarness } from '../../../testing/page-harness';
+import { LarderPageActions } from '../../state/larder.actions';
+import { SplitPage } from '../split/split-page';
+import { AdjustPage } from './adjust-page';
+
+const inputs = { id: BATCH_ID };
+const open = (log = [filled()], today = 1): Promise<PageHarness> => PageHarness.open(AdjustPage, { batches: [sampleBatch(log)], today, inputs });
+
+describe('AdjustPage', () => {
+  it('asks what it still needs, then shows the amount with figures before and after', async () => {
+    const page = await open();
+    expect(page.text('aside')).toContain('Still to tell: the strength or gravity wanted');
+    await page.type('sg', '1.060');
+    expect(page.text('aside h2')).toMatch(/g of white sugar/);
+    expect(page.text('tbody tr:nth-child(2)')).toMatch(/1\.0600$/);
+    await page.submit();
+    expect(page.written()[0]).toMatchObject({ kind: 'addition', payload: { what: 'fermentable', fermentableId: 'sucrose' } });
+  });
+  it('files what really went in when that was another amount', async () => {
+    const page = await open();
+    await page.type('abv', '7.5');
+    await page.type('given', '200 g');
+    await page.submit();
+    expect(page.written()[0]?.payload).toEqual({ what: 'fermentable', fermentableId: 'sucrose', massG: 200 });
+  });
+  it.each([
+    ['Acid up', 'ta', '9', 'malic acid', { what: 'acid', acid: 'malic' }],
+    ['Acid down', 'ta', '4', 'potassium bicarbonate', { what: 'carbonate', carbonate: 'potassium-bicarbonate' }],
+    ['Tannin', 'tannin', '1.5', 'tannin powder', { what: 'tannin' }],
+    ['Water', 'sg', '1.045', 'water', { what: 'water' }],
+  ])('%s works to a target', async (button, field, text, of, payload) => {
+    const page = await open();
+    await page.press(button);
+    await page.type(field, text);
+    expect(page.text('aside h2')).toContain(of);
+    await page.submit();
+    expect(page.written()[0]?.payload).toMatchObject(payload);
+  });
+  it('counts lemon juice as its citric acid', async () => {
+    const page = await open();
+    await page.press('Acid up');
+    await page.choose('acid', 'lemon');
+    await page.type('ta', '9');
+    expect(page.text('aside h2')).toMatch(/mL of lemon juice/);
+    await page.type('given', '400');
+    await page.submit();
+    expect(page.written()[0]?.payload).toEqual({ what: 'acid', acid: 'citric', massG: 20 });
+  });
+  it('says which way to go when a target lies the other way, and keeps it', async () => {
+    const page = await open();
+    await page.press('Acid up');
+    await page.type('ta', '1');
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('use “Acid down”');
+    expect(page.value('ta')).toBe('1');
+    expect(page.written()).toEqual([]);
+  });
+  it('doses sulfite by pH against what is in already, with the running total', async () => {
+    const page = await open([filled(), sampleEntry('addition', 0.5, { what: 'sulfite', so2MgPerL: 40 })]);
+    await page.press('Sulfite');
+    await page.choose('form', 'potassium-metabisulfite');
+    expect(page.text('aside')).toMatch(/mg\/L in all, of the 200/);
+    expect(page.text('trug-cautions')).toContain('Sulfite fumes');
+  });
+  it('times the enzyme by sulfite and bentonite, and feeds nothing late', async () => {
+    const page = await open([
+      filled(),
+      sampleEntry('addition', 0.9, { what: 'sulfite', so2MgPerL: 40 }),
+      sampleEntry('addition', 0.95, { what: 'bentonite', name: 'bentonite', massG: 9 }),
+    ]);
+    await page.press('Enzyme');
+    expect(page.text('aside')).toContain('Bentonite is in already');
+    expect(page.text('aside')).toContain('about 12 hours');
+    const late = await open([filled(), pitched(), reading(9, 1.012)], 10);
+    await late.press('Nutrient');
+    expect(late.text('aside')).toContain('More than a third of the sugar is gone');
+    await late.submit();
+    expect(late.text('[role=alert]')).toContain('Nothing needs to go in');
+  });
+});
+
+describe('SplitPage', () => {
+  const jar = { id: '01J00000000000000000000J01', name: 'Jar', kind: 'jar' as const, capacityL: 5 };
+  const page = (): Promise<PageHarness> => PageHarness.open(SplitPage, { batches: [sampleBatch([filled()])], vessels: [jar], today: 1, inputs });
+  it('begins a sibling of the same juice and says what stays', async () => {
+    const p = await page();
+    await p.tick('input[aria-label=Jar]');
+    expect(p.text('[role=status]')).toContain('15.4 L stay');
+    await p.choose('change', 'with nutrient');
+    await p.submit();
+    const [sent] = p.sent<ReturnType<typeof LarderPageActions.pourMade>>(LarderPageActions.pourMade.type);
+    expect(sent?.pour.entries.map((e) => e.kind)).toEqual(['split', 'blended']);
+    expect(sent?.pour.entries[0]).toMatchObject({
+      batchId: BATCH_ID,
+      payload: { why: 'with nutrient', into: [{ volumeL: expect.closeTo(4.6, 6) as number }] },
+    });
+  });
+  it('asks for a vessel first', async () => {
+    const p = await page();
+    await p.submit();
+    expect(p.text('[role=alert]')).toContain('Tick one vessel or more');
+  });
+});

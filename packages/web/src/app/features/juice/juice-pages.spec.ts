@@ -1,0 +1,244 @@
+import type { Problem } from '@trug/contract/plain';
+import { taOf } from '@trug/core';
+import { LarderPageActions } from '../../state/larder.actions';
+import { PageHarness, type PageSetting } from '../../../testing/page-harness';
+import { sampleJuice } from '../../../testing/sample-juice';
+import { runBlendTask, type BlendAnswer, type BlendTask } from './bench/blend-task';
+import { BlendBench } from './bench/blend-bench';
+import { BlendSolver } from './bench/blend-solver';
+import { JuicePage } from './form/juice-page';
+import { JuicePlace } from './place/juice-place';
+import { PressDay } from './press/press-day';
+
+// A worker does not run here: the same task is solved at once.
+jest.mock('./bench/blend-solver', () => ({
+  BlendSolver: class {
+    private answered: (answer: BlendAnswer) => void = () => undefined;
+    onAnswer(answered: (answer: BlendAnswer) => void): void {
+      this.answered = answered;
+    }
+    ask(task: BlendTask): void {
+      setTimeout(() => this.answered(runBlendTask(task)));
+    }
+    stop(): void {
+      this.answered = () => undefined;
+    }
+  },
+}));
+
+const russet = sampleJuice();
+const bitter = sampleJuice({ name: 'Bitter-sweets', fruitId: 'harry-masters-jersey', volumeL: 12, ph: 4.15, taGPerL: 2.3, tanninGPerL: 2.4 });
+const sharp = sampleJuice({ name: 'Sharps', fruitId: 'seedling-apple', volumeL: 8, ph: 3.1, taGPerL: 9.8, tanninGPerL: null });
+const party = sampleJuice({ name: 'Party juice', origin: 'bought', volumeL: 2, preserved: true });
+const vessel = { id: '01J00000000000000000000V01', name: 'Big glass', kind: 'carboy' as const, capacityL: 23 };
+const savedJuices = (page: PageHarness): readonly ReturnType<typeof LarderPageActions.juiceSaved>[] => page.sent(LarderPageActions.juiceSaved.type);
+const problem: Problem = { type: 'about:blank', title: 'No', status: 409, detail: 'Another window changed this juice.', code: 'conflict' };
+
+describe('JuicePlace', () => {
+  it('teaches the next step when there is nothing', async () => {
+    const page = await PageHarness.open(JuicePlace);
+    expect(page.text()).toContain('No juice in hand');
+    expect(page.has('a[href="/juice/press"]')).toBe(true);
+  });
+  it('shows each juice with its class, and never passes typical figures off as measured', async () => {
+    const page = await PageHarness.open(JuicePlace, { juices: [russet, sharp, party] });
+    expect(page.text()).toContain('27.5 L in hand in 3 cylinders');
+    expect(page.text('ul.row')).toContain('acid 6.9 g/L');
+    expect(page.text('ul.row')).toContain('pH 3.10about tannin 0.9 g/L');
+    expect(page.text('ul.row')).toContain('preservedwill not ferment');
+    expect(page.count('trug-sugar-acid-tannin .own')).toBe(3);
+    await page.press('As figures');
+    expect(page.text('table')).toContain('Sharps');
+  });
+  it('keeps fruit that waits for the press in sight', async () => {
+    const waiting = sampleJuice({
+      name: 'Lane',
+      volumeL: 0,
+      gravity: null,
+      pressing: { pressId: 'mill-rack', lots: [{ fruitId: null, massKg: 12, ripeness: 'ripe', condition: 'sound' }], runs: [] },
+    });
+    const page = await PageHarness.open(JuicePlace, { juices: [waiting] });
+    expect(page.text('.waiting')).toContain('12 kg weighed in, not pressed yet');
+  });
+});
+
+describe('JuicePage', () => {
+  it('turns a titration into acidity with its working, and shows what was not measured as typical', async () => {
+    const page = await PageHarness.open(JuicePage);
+    await page.type('name', 'Lane');
+    await page.type('volume', '8 L');
+    await page.choose('fruitId', 'foxwhelp');
+    await page.type('titrantMl', '8.0');
+    expect(page.text('aside')).toContain('5.4 ± 0.3 g/L as malic');
+    expect(page.text('aside')).toContain('typical, not measured');
+    expect(page.text('trug-working')).toContain('8.0 mL × 0.1 N × 67.05 ÷ 10.0 mL');
+    await page.submit();
+    expect(savedJuices(page)[0]?.juice).toMatchObject({
+      name: 'Lane',
+      volumeL: 8,
+      fruitId: 'foxwhelp',
+      gravity: null,
+      ph: null,
+      taGPerL: expect.closeTo(5.364, 3) as number,
+    });
+    expect(page.address()).toBe('/juice');
+  });
+  it('converts acidity from the acid it was written as', async () => {
+    const page = await PageHarness.open(JuicePage);
+    await page.choose('taBy', 'figure');
+    await page.type('ta', '4.904');
+    await page.choose('taAs', 'sulfuric');
+    expect(page.text('aside')).toContain('6.7 ± 0.3');
+  });
+  it.each([
+    ['ph', '35', 'between pH 2.5 and 5'],
+    ['gravity', '1.5', '1.030 to 1.090'],
+    ['titrantMl', '-8', 'millilitres'],
+    ['tannin', 'much', '0 to 4 g/L'],
+    ['volume', '-3 L', ''],
+  ])('says what is wrong with %s of %s, and keeps it as typed', async (field, text, says) => {
+    const page = await PageHarness.open(JuicePage);
+    await page.type('name', 'Lane');
+    await page.type('volume', '8 L');
+    await page.type(field, text);
+    await page.submit();
+    expect(page.text('form')).toContain(says);
+    expect(page.value(field)).toBe(text);
+    expect(savedJuices(page)).toEqual([]);
+  });
+  it('reads a carton, and says that a preserved one will not ferment', async () => {
+    const page = await PageHarness.open(JuicePage);
+    await page.choose('origin', 'bought');
+    await page.choose('instrument', 'carton');
+    await page.type('gravity', '10.5');
+    await page.choose('preservative', 'sorbate-benzoate');
+    expect(page.text('aside')).toMatch(/1\.04\d ± /);
+    expect(page.text('trug-cautions')).toContain('will not ferment');
+  });
+  it('changes a stored juice on its version, keeps a refusal in sight and loses nothing', async () => {
+    const page = await PageHarness.open(JuicePage, { juices: [russet], inputs: { id: russet.id } });
+    expect(page.value('ph')).toBe('3.4');
+    await page.type('ph', '3.5');
+    page.refusal = problem;
+    await page.submit();
+    expect(savedJuices(page)[0]?.juice).toMatchObject({ id: russet.id, version: 1, ph: 3.5, taGPerL: 6.9 });
+    expect(page.text('[role=alert]')).toContain('Another window');
+    expect(page.value('ph')).toBe('3.5');
+  });
+});
+
+describe('PressDay', () => {
+  it('weighs fruit in, counts runs, says what to expect and ends in a juice to measure', async () => {
+    const page = await PageHarness.open(PressDay);
+    await page.choose('fruitId', 'egremont-russet');
+    await page.type('mass', '30 kg');
+    await page.press('Weigh it in');
+    expect(page.text('aside')).toContain('Expect about 15.6 L');
+    await page.type('run', '8 L');
+    await page.press('Write the run');
+    await page.type('run', '7.5 L');
+    await page.type('into', 'white jug');
+    await page.press('Write the run');
+    expect(page.text('.sum')).toBe('15.5 L from 30 kg');
+    await page.submit();
+    expect(savedJuices(page)[0]?.juice).toMatchObject({
+      name: 'Egremont Russet',
+      origin: 'pressed',
+      fruitId: 'egremont-russet',
+      volumeL: 15.5,
+      pressing: { runs: [{ into: 'jug 1' }, { into: 'white jug' }] },
+    });
+    expect(page.address()).toMatch(/^\/juice\/01/);
+  });
+  it('learns from the maker’s own pressings', async () => {
+    const past = sampleJuice({
+      pressing: {
+        pressId: 'hand-mill-basket',
+        lots: [{ fruitId: null, massKg: 100, ripeness: 'ripe', condition: 'sound' }],
+        runs: [{ at: '2025-10-01T10:00:00.000Z', volumeL: 40, into: 'tub' }],
+      },
+    });
+    const page = await PageHarness.open(PressDay, { juices: [past] });
+    await page.type('mass', '100 kg');
+    await page.press('Weigh it in');
+    expect(page.text('aside')).toContain('Expect about 48 L');
+    await page.type('wanted', '24 L');
+    expect(page.text('aside')).toContain('About 50 kg');
+  });
+  it('asks for fruit and for a weight it can read, and takes a line out again', async () => {
+    const page = await PageHarness.open(PressDay);
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('Weigh some fruit in');
+    await page.type('mass', '-3 kg');
+    await page.press('Weigh it in');
+    expect(page.text('[role=alert]')).toContain('such as 31 kg');
+    await page.type('mass', '12 kg');
+    await page.choose('condition', 'some-rot');
+    await page.press('Weigh it in');
+    expect(page.text('trug-cautions')).toContain('Mould leaves poisons');
+    await page.press('Take out Garden mix');
+    expect(page.text('.sum')).toContain('No juice yet from 0 g');
+  });
+});
+
+describe('BlendBench', () => {
+  const open = async (setting: PageSetting = {}): Promise<PageHarness> => {
+    const page = await PageHarness.open(BlendBench, { juices: [russet, bitter, sharp, party], vessels: [vessel], providers: [BlendSolver], ...setting });
+    await page.type('total', '20 L');
+    await page.tick('h1');
+    return page;
+  };
+  it('blends towards a style, in words and figures, and leaves preserved juice out', async () => {
+    const page = await open();
+    await page.press('Closest');
+    expect(page.text('.words')).toMatch(/if left dry/);
+    expect(page.text('.result')).toMatch(/Gravity1\.05\d\d± 0\.00/);
+    expect(page.text()).toContain('will not ferment: Party juice');
+    expect(page.count('trug-cylinder')).toBe(3);
+  });
+  it('says plainly when there is not that much to pour', async () => {
+    const page = await open();
+    await page.type('total', '90 L');
+    await page.press('Closest');
+    expect(page.text()).toContain('There are only 37.5 L to pour');
+    expect(page.value('total')).toBe('90 L');
+  });
+  it('holds a juice, uses one up, and lets it go again', async () => {
+    const page = await open();
+    await page.press('Closest');
+    await page.press('Use Sharps up');
+    expect(page.text('.row')).toContain('used up');
+    expect(page.text('.row')).toContain('8 L');
+    await page.press('used up: let Sharps go');
+    expect(page.text('.row')).not.toContain('used up');
+  });
+  it('pours: names the batch, fills the vessel, and takes just that from the juices', async () => {
+    const page = await open();
+    await page.press('Closest');
+    await page.press('Pour it');
+    await page.type('batchName', 'Autumn');
+    await page.type('juiceTemp', '14 C');
+    await page.submit();
+    const [sent] = page.sent<ReturnType<typeof LarderPageActions.pourMade>>(LarderPageActions.pourMade.type);
+    const entry = sent?.pour.entries[0];
+    expect(sent?.pour.batches[0]).toMatchObject({ name: 'Autumn' });
+    if (entry?.kind !== 'blended') throw new Error('nothing was poured');
+    const { parts, vessels, tempC } = entry.payload;
+    expect(parts.reduce((sum, p) => sum + p.liquid.volumeL, 0)).toBeCloseTo(20, 6);
+    expect(vessels).toEqual([{ vesselId: vessel.id, volumeL: expect.closeTo(20, 6) as number }]);
+    expect(tempC).toBe(14);
+    const part = parts.find((p) => p.name === 'Russet row');
+    expect(part ? taOf(part.liquid) : NaN).toBeCloseTo(6.9, 6);
+    expect(page.address()).toBe(`/batch/${entry.batchId}`);
+  });
+  it('pours nothing into vessels too small, and keeps what was typed', async () => {
+    const page = await open({ vessels: [{ ...vessel, capacityL: 5 }] });
+    await page.press('Closest');
+    await page.press('Pour it');
+    await page.type('batchName', 'Autumn');
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('Choose vessels that hold all of it');
+    expect(page.value('batchName')).toBe('Autumn');
+    expect(page.sent(LarderPageActions.pourMade.type)).toEqual([]);
+  });
+});
