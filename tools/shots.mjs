@@ -41,6 +41,29 @@ const VIEWS = [
       await typeInto(page, 'sample', '64F');
     },
   },
+  { file: 'juice', path: () => '/juice' },
+  { file: 'blend-bench', path: () => '/juice/blend', act: (page) => page.waitForSelector('.result dd') },
+  {
+    file: 'press-day-phone',
+    path: () => '/juice/press',
+    viewport: PHONE,
+    act: async (page) => {
+      await page.select('select[name="fruitId"]', 'egremont-russet');
+      await typeInto(page, 'mass', '29 kg');
+      await page.click('.add .btn');
+      await typeInto(page, 'run', '8 L');
+      await page.$eval('.runs .btn', (el) => el.click());
+      await page.evaluate(() => window.scrollTo(0, 0));
+    },
+  },
+  {
+    file: 'adjust',
+    path: (id) => `/batch/${id('Terrace Must')}/adjust`,
+    act: async (page) => {
+      await page.$$eval('.seg button', (all) => all.find((b) => b.textContent.trim() === 'Acid down')?.click());
+      await typeInto(page, 'ta', '5.6');
+    },
+  },
   { file: 'pitch', path: (id) => `/batch/${id('Terrace Must')}/pitch` },
   { file: 'rack', path: (id) => `/batch/${id('Lane Perry')}/rack` },
   { file: 'bottle-bench', path: (id) => `/batch/${id('Gate Blend')}/bottle` },
