@@ -5,6 +5,7 @@ import type { BatchStory } from './story.js';
 export const DEMO_VESSELS: readonly { readonly key: string; readonly name: string; readonly kind: VesselKindId; readonly capacityL: number }[] = [
   { key: 'big-1', name: 'Big glass', kind: 'carboy', capacityL: 23 },
   { key: 'big-2', name: 'Green carboy', kind: 'carboy', capacityL: 23 },
+  { key: 'big-3', name: 'Spare glass', kind: 'carboy', capacityL: 23 },
   { key: 'cube-1', name: 'Shed cube', kind: 'cube', capacityL: 20 },
   { key: 'cube-2', name: 'Cellar cube', kind: 'cube', capacityL: 20 },
   { key: 'bucket', name: 'White bucket', kind: 'bucket', capacityL: 25 },

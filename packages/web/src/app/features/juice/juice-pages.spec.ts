@@ -115,6 +115,17 @@ describe('JuicePage', () => {
     expect(page.text('aside')).toMatch(/1\.04\d ± /);
     expect(page.text('trug-cautions')).toContain('will not ferment');
   });
+  it('leaves stored figures exactly as they are where nothing was typed', async () => {
+    const carton = sampleJuice({
+      volumeL: 5.777,
+      taGPerL: 5.36412,
+      gravity: { instrument: 'carton', reading: 1.04712345, sampleC: null, calibratedAtC: 20, offsetSg: 0 },
+    });
+    const page = await PageHarness.open(JuicePage, { juices: [carton], inputs: { id: carton.id } });
+    await page.type('ph', '3.45');
+    await page.submit();
+    expect(savedJuices(page)[0]?.juice).toEqual({ ...carton, ph: 3.45 });
+  });
   it('changes a stored juice on its version, keeps a refusal in sight and loses nothing', async () => {
     const page = await PageHarness.open(JuicePage, { juices: [russet], inputs: { id: russet.id } });
     expect(page.value('ph')).toBe('3.4');

@@ -16,13 +16,14 @@ import { familyOf } from './family-members';
         <p>
           Poured from
           @for (p of f.from; track $index) {
-            <b class="num">{{ units.volume(p.litres) }}</b>
+            <b class="num">{{ units.volume(p.litres) }}</b
+            >&ngsp;
             @if (p.id) {
               <a class="link" [routerLink]="['/batch', p.id]">{{ p.name }}</a>
             } @else {
-              {{ p.name }}
+              <span>{{ p.name }}</span>
             }
-            {{ $last ? '.' : '+' }}
+            {{ $last ? '' : '+' }}&ngsp;
           }
         </p>
       }

@@ -5,6 +5,7 @@ import {
   convertAcidity,
   fruitById,
   gravityFromCarton,
+  gravityText,
   JUICE_ORIGINS,
   LIMITS,
   titratableAcidity,
@@ -184,7 +185,6 @@ const asText = (value: number | null): string => (value === null ? '' : String(v
  */
 export function fieldsOf(juice: StoredJuice, volumeText: (valueL: number) => string, temperatureText: (valueC: number) => string): Fields {
   const { gravity } = juice;
-  const carton = gravity?.instrument === 'carton';
   return {
     ...JUICE_FIELDS,
     name: juice.name,
@@ -193,7 +193,7 @@ export function fieldsOf(juice: StoredJuice, volumeText: (valueL: number) => str
     fruitId: juice.fruitId ?? '',
     volume: volumeText(juice.volumeL),
     instrument: gravity?.instrument === 'refractometer' ? 'refractometer' : 'hydrometer',
-    gravity: gravity === null ? '' : gravity.instrument === 'refractometer' ? String(gravity.reading) : gravity.reading.toFixed(carton ? 4 : 3),
+    gravity: gravity === null ? '' : gravity.instrument === 'refractometer' ? String(gravity.reading) : gravityText(gravity.reading, 4).replace(/0$/, ''),
     sample: gravity === null || gravity.sampleC === null ? '' : temperatureText(gravity.sampleC),
     ph: asText(juice.ph),
     taBy: 'figure',
@@ -206,4 +206,17 @@ export function fieldsOf(juice: StoredJuice, volumeText: (valueL: number) => str
     gone: juice.goneL > 0 ? volumeText(juice.goneL) : '',
     note: juice.note,
   };
+}
+
+/**
+ * Whether some fields of the form still hold what they were filled with, so that the stored figure stays as it is:
+ * what the form shows is rounded, and a carton's gravity is shown as a hydrometer's.
+ *
+ * @param fields - as they are now
+ * @param initial - as the form was filled; null for a new juice
+ * @param names - which fields
+ * @returns true when none was touched
+ */
+export function untouched(fields: Fields, initial: Fields | null, names: readonly JuiceField[]): boolean {
+  return initial !== null && names.every((name) => fields[name] === initial[name]);
 }

@@ -28,7 +28,7 @@ import { Working } from '../../../shared/working/working';
 import { cupboardFeature } from '../../../state/cupboard.reducer';
 import { larderFeature } from '../../../state/larder.reducer';
 import { selectHeldJuices } from '../juices-in-hand';
-import { fieldsOf, fruitOf, JUICE_FIELDS, originOf, readJuice } from './juice-draft';
+import { fieldsOf, fruitOf, JUICE_FIELDS, originOf, readJuice, untouched } from './juice-draft';
 
 const ORIGINS = [
   { id: 'pressed', name: 'my own press' },
@@ -85,9 +85,21 @@ export class JuicePage {
     }),
   );
   protected readonly problems = computed(() => this.read().problems);
+  /** The form as a stored juice fills it. */
+  private readonly initial = computed(() => {
+    const juice = this.existing();
+    return juice
+      ? fieldsOf(
+          juice,
+          (v) => this.units.volume(v),
+          (c) => this.units.temperature(c),
+        )
+      : null;
+  });
   private readonly card = computed((): StoredJuice => {
     const f = this.fields();
     const there = this.existing();
+    const kept = (...names: Parameters<typeof untouched>[2]): StoredJuice | null => (untouched(f, this.initial(), names) ? there : null);
     const read = this.readVolume();
     const gone = this.readGone();
     const { gravity, ph, taGPerL, tanninGPerL, yanMgPerL, costPerL } = this.read().readings;
@@ -100,17 +112,17 @@ export class JuicePage {
       fruit: fruitOf(f),
       fruitId: f.fruitId === '' ? null : f.fruitId,
       madeAt: there?.madeAt ?? '',
-      volumeL: read?.ok === true ? read.value.value : 0,
-      gravity,
+      volumeL: kept('volume')?.volumeL ?? (read?.ok === true ? read.value.value : 0),
+      gravity: kept('instrument', 'gravity', 'sample')?.gravity ?? gravity,
       ph,
-      taGPerL,
+      taGPerL: kept('taBy', 'ta', 'taAs')?.taGPerL ?? taGPerL,
       tanninGPerL,
       yanMgPerL,
       costPerL,
       preserved: f.preservative === 'sorbate-benzoate',
       vitaminC: f.vitaminC === 'yes',
       pressing: there?.pressing ?? null,
-      goneL: gone?.ok === true ? gone.value.value : 0,
+      goneL: kept('gone')?.goneL ?? (gone?.ok === true ? gone.value.value : 0),
       note: f.note,
     };
   });
@@ -154,17 +166,8 @@ export class JuicePage {
   constructor() {
     // A stored juice fills the form once; what is typed afterwards is the maker's.
     effect(() => {
-      const juice = this.existing();
-      if (juice === null) return;
-      untracked(() =>
-        this.draft.fields.set(
-          fieldsOf(
-            juice,
-            (v) => this.units.volume(v),
-            (c) => this.units.temperature(c),
-          ),
-        ),
-      );
+      const initial = this.initial();
+      if (initial !== null) untracked(() => this.draft.fields.set(initial));
     });
   }
 
