@@ -4,27 +4,17 @@ import { CO2_G_PER_VOLUME, CO2_PER_HEXOSE } from '../bottle/priming-sugar.js';
 import { bottleById } from '../bottle/bottle-kinds.js';
 import { addAcid, addCarbonate, addTannin, agreeWithAcidReadings } from '../liquid/add-acid.js';
 import { addFermentable, addSulfite, addWater, hexoseFrom } from '../liquid/additions.js';
-import { blendLiquids, loseVolume } from '../liquid/blend-liquids.js';
+import { loseVolume } from '../liquid/blend-liquids.js';
 import { agreeWithMustReading, agreeWithReading } from '../liquid/ferment-to.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { abvOf, dryAbvOf } from '../liquid/views.js';
-import { EMPTY_STATE, type BatchState, type StateReading } from './batch-state.js';
+import { EMPTY_STATE, type BatchState } from './batch-state.js';
 import { correctGravity } from './correct-gravity.js';
 import { effectiveEntries } from './effective-entries.js';
-import type { Entry, EntryOf, RawGravity, VesselFill } from './entry.js';
-
-/** The state while a log is folded: the same as the result, but its lists grow in place, so long logs stay quick. */
-interface Draft extends Omit<BatchState, 'readings' | 'temps' | 'judged' | 'crates' | 'issues' | 'stage'> {
-  readonly readings: StateReading[];
-  readonly temps: { at: string; tempC: number }[];
-  readonly judged: { at: string; kind: 'pitched' | 'gravity-changed' }[];
-  readonly crates: BatchState['crates'][number][];
-  readonly issues: { entryId: string; text: string }[];
-  stage: BatchState['stage'];
-}
-
-type Patch = Partial<{ -readonly [K in keyof Draft]: Draft[K] }>;
+import type { Entry, EntryOf, RawGravity } from './entry.js';
+import { emptied, inHand, scaled, type Draft, type Patch } from './replay-draft.js';
+import { blended, split } from './replay-pours.js';
 
 /**
  * What a log tells of its batch. An entry that does not add up is left out and named among the issues; everything
@@ -56,20 +46,10 @@ function stageOf(state: Draft): BatchState['stage'] {
   return state.filledAt ? 'pitch' : 'juice';
 }
 
-function inHand(state: Draft): Liquid {
-  if (!state.liquid) throw new CoreError('NOT_ALLOWED', 'there is nothing in the vessels of this batch');
-  return state.liquid;
-}
-
 /** Applies the same act to what is in the vessels and to the unfermented must behind it. */
 function both(state: Draft, act: (liquid: Liquid) => Liquid): Patch {
   const liquid = act(inHand(state));
   return { liquid, lastLiquid: liquid, must: state.must ? act(state.must) : null, vessels: scaled(state.vessels, liquid.volumeL) };
-}
-
-function scaled(vessels: readonly VesselFill[], volumeL: number): readonly VesselFill[] {
-  const total = vessels.reduce((sum, v) => sum + v.volumeL, 0);
-  return total > 0 ? vessels.map((v) => ({ ...v, volumeL: (v.volumeL * volumeL) / total })) : vessels;
 }
 
 function applied(state: Draft, entry: Entry): Patch {
@@ -133,34 +113,6 @@ function filled(entry: EntryOf<'filled'>): Patch {
     yanMgPerL: payload.yanMgPerL ?? undefined,
   });
   return { liquid, lastLiquid: liquid, must: liquid, vessels: payload.vessels, filledAt: entry.at, placeC: payload.tempC };
-}
-
-/** Strength above which something has fermented, % by volume. @source our estimate: juice on the turn holds less */
-const FERMENTED_ABV = 0.5;
-
-function blended(state: Draft, entry: EntryOf<'blended'>): Patch {
-  const { parts, vessels, tempC } = entry.payload;
-  const liquid = blendLiquids([...(state.liquid ? [state.liquid] : []), ...parts.map((p) => p.liquid)]);
-  const must = state.must ? { ...blendLiquids([{ ...state.must, volumeL: state.liquid?.volumeL ?? 0 }, ...parts.map((p) => p.liquid)]) } : liquid;
-  const patch: Patch = { liquid, lastLiquid: liquid, must, vessels, filledAt: state.filledAt ?? entry.at, placeC: tempC ?? state.placeC };
-  if (abvOf(liquid) < FERMENTED_ABV) return patch;
-  // Ciders poured together may work again, so the proof of the end begins anew.
-  state.judged.push({ at: entry.at, kind: 'gravity-changed' });
-  const strongest = parts.reduce<(typeof parts)[number] | null>(
-    (best, p) => (p.yeastId !== null && (!best || p.liquid.volumeL > best.liquid.volumeL) ? p : best),
-    null,
-  );
-  return { ...patch, pitchedAt: state.pitchedAt ?? entry.at, yeastId: state.yeastId ?? strongest?.yeastId ?? null };
-}
-
-function split(state: Draft, entry: EntryOf<'split'>): Patch {
-  const { into, lossL } = entry.payload;
-  const leftL = inHand(state).volumeL - lossL - into.reduce((sum, share) => sum + share.volumeL, 0);
-  if (leftL < -0.05) {
-    throw new CoreError('NOT_ALLOWED', `${(inHand(state).volumeL - leftL).toFixed(1)} L cannot be taken from ${inHand(state).volumeL.toFixed(1)} L`, { leftL });
-  }
-  const patch = emptied(state, { ...inHand(state), volumeL: Math.max(0, leftL) });
-  return patch.liquid ? { ...patch, vessels: entry.payload.vessels } : patch;
 }
 
 function read(state: Draft, entry: EntryOf<'reading'>): Patch {
@@ -233,15 +185,6 @@ function primed(state: Draft, entry: EntryOf<'primed'>): Patch {
   // More sugar than the target needs makes more fizz; less is made up by sugar the bench found still in the drink.
   const volumes = Math.max(payload.targetVolumes, residualCo2(payload) + fromSugar);
   return { ...patch, primed: { at: entry.at, volumes, mode: payload.mode } };
-}
-
-/** Less than this in the bottom of a vessel is not worth an airlock. @source estimate */
-const DREGS_L = 1;
-
-/** What stays after some of the drink has left its vessels; dregs count as empty. */
-function emptied(state: Draft, left: Liquid): Patch {
-  const gone = left.volumeL < DREGS_L;
-  return { liquid: gone ? null : left, lastLiquid: gone ? state.lastLiquid : left, vessels: gone ? [] : scaled(state.vessels, left.volumeL) };
 }
 
 function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {

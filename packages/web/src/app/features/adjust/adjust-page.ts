@@ -26,7 +26,8 @@ import { EntryWriter } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
-import { ADJUSTS, adjustPlan, type AdjustId, type AdjustPlan } from './adjust-plan';
+import { adjustPlan } from './adjust-plan';
+import { ADJUSTS, type AdjustId, type AdjustPlan } from './adjust-types';
 
 const FIELDS = {
   what: 'sugar',

@@ -20,80 +20,14 @@ import {
   waterForGravity,
   phOf,
   type AcidId,
-  type CarbonateId,
-  type Caution,
-  type CoreError,
-  type EntryPayloads,
-  type Liquid,
-  type Step,
   type SulfiteForm,
 } from '@trug/core';
-
-/** What can be put in a must or a cider. */
-export const ADJUSTS = [
-  { id: 'sugar', name: 'Sugar' },
-  { id: 'water', name: 'Water' },
-  { id: 'acid', name: 'Acid up' },
-  { id: 'carbonate', name: 'Acid down' },
-  { id: 'tannin', name: 'Tannin' },
-  { id: 'sulfite', name: 'Sulfite' },
-  { id: 'enzyme', name: 'Enzyme' },
-  { id: 'bentonite', name: 'Bentonite' },
-  { id: 'nutrient', name: 'Nutrient' },
-] as const;
-
-/** One of them. */
-export type AdjustId = (typeof ADJUSTS)[number]['id'];
+import type { AdjustAsk, AdjustId, AdjustOutcome, AdjustPlan } from './adjust-types';
 
 /** Sulfur dioxide of a gram of each form, or of a tablet, mg. @source as in the core: 57.6 %, 67.4 %, 50 mg/L in 4.5 L */
 const SO2_MG: Readonly<Record<SulfiteForm, number>> = { 'potassium-metabisulfite': 576, 'sodium-metabisulfite': 674, tablet: 225 };
 /** g of citric acid in a litre of lemon juice. @source usual composition, 45–60 g/L */
 const CITRIC_IN_LEMON_G_PER_L = 50;
-
-/** What is asked for; a target that is null was not given. */
-export interface AdjustAsk {
-  readonly what: AdjustId;
-  readonly liquid: Liquid;
-  readonly targetSg: number | null;
-  readonly targetAbv: number | null;
-  readonly targetTaGPerL: number | null;
-  readonly targetPh: number | null;
-  readonly targetTanninGPerL: number | null;
-  readonly fermentableId: string;
-  readonly acid: AcidId | 'lemon';
-  readonly carbonate: CarbonateId;
-  readonly form: SulfiteForm;
-  readonly product: string;
-  readonly yeastId: string;
-  readonly tempC: number;
-  readonly packetGPerL: number | null;
-  readonly boiled: boolean;
-  readonly bentoniteIn: boolean;
-  readonly sulfitedHoursAgo: number | null;
-  readonly fermentedFraction: number;
-  /** What the maker put in really, where it was another amount: g, L, tablets; null for what was worked out. */
-  readonly given: number | null;
-}
-
-/** What to do. */
-export interface AdjustPlan {
-  /** The amount worked out, in the unit of `unit`. */
-  readonly amount: number;
-  readonly unit: 'g' | 'L' | 'tablets' | 'mL';
-  /** What it is, such as "white sugar". */
-  readonly of: string;
-  readonly advice: readonly string[];
-  readonly after: Liquid;
-  readonly steps: readonly Step[];
-  readonly cautions: readonly Caution[];
-  readonly payload: EntryPayloads['addition'];
-}
-
-/** The outcome of asking. */
-export type AdjustOutcome =
-  | { readonly kind: 'plan'; readonly plan: AdjustPlan }
-  | { readonly kind: 'untold'; readonly what: string }
-  | { readonly kind: 'refused'; readonly error: CoreError };
 
 const untold = (what: string): AdjustOutcome => ({ kind: 'untold', what });
 
