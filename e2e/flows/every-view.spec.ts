@@ -35,6 +35,7 @@ const VIEWS: readonly (readonly [name: string, path: () => string])[] = [
   ['juice', () => '/juice'],
   ['blend bench', () => '/juice/blend'],
   ['press day', () => '/juice/press'],
+  ['steep', () => '/juice/steep'],
   ['a juice', () => '/juice/new'],
   ['adjust', () => `/batch/${ids['Terrace Must'] ?? ''}/adjust`],
   ['split', () => `/batch/${ids['Terrace Must'] ?? ''}/split`],

@@ -30,9 +30,20 @@ export { blendLiquids, loseVolume } from './liquid/blend-liquids.js';
 export { addFermentable, addSulfite, addSweetener, addWater } from './liquid/additions.js';
 export { addAcid, addCarbonate, addTannin, agreeWithAcidReadings, malolactic, type CarbonateId } from './liquid/add-acid.js';
 // juice
-export { CONDITIONS, JUICE_ORIGINS, RIPENESS, type FruitLot, type Juice, type JuiceOrigin, type Pressing, type PressRun } from './juice/juice.js';
+export {
+  CONDITIONS,
+  JUICE_ORIGINS,
+  RIPENESS,
+  type FruitLot,
+  type Juice,
+  type JuiceOrigin,
+  type Pressing,
+  type PressRun,
+  type Steeping,
+} from './juice/juice.js';
 export { juiceInHand, type JuiceInHand, type KnownFigure } from './juice/juice-in-hand.js';
 export { pouredVolumes } from './juice/poured-volumes.js';
+export { steepJob, steepPlan, type SteepInput, type SteepJob, type SteepPlan } from './juice/steep-plan.js';
 export { CLASS_WORDS, longAshtonClass, type LongAshtonClass } from './juice/long-ashton-class.js';
 export { PRESSES, type PressKind } from './juice/presses.js';
 export {

@@ -27,6 +27,7 @@ const JUICE = {
     lots: [{ fruitId: null, massKg: 31, ripeness: 'mellow', condition: 'sound' }],
     runs: [{ at: '2026-11-21T10:00:00.000Z', volumeL: 9, into: 'white jug' }],
   },
+  steeping: null,
   goneL: 0,
   note: '',
 };

@@ -1,6 +1,6 @@
 import { CONDITIONS, JUICE_ORIGINS, RIPENESS, type Fruit, type FruitLot, type JuiceOrigin } from '@trug/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, Matches, ValidateIf, ValidateNested } from 'class-validator';
 import { GravityDto } from '../entries/liquid-payloads.js';
 import { InRange, InRangeOrNull, Instant, LIMITS, Text, Ulid } from '../validation/decorators.js';
 import type { StoredJuice } from './stored-juice.js';
@@ -27,6 +27,21 @@ export class PressingDto {
   @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => PressRunDto) runs!: readonly PressRunDto[];
 }
 
+/** Pulp steeping in water. */
+export class SteepingDto {
+  @Instant() startedAt!: string;
+  @IsInt() @InRange({ min: 1, max: 14 }) days!: number;
+  @IsBoolean() hot!: boolean;
+  @InRange({ min: 0.1, max: 500 }) fruitKg!: number;
+  @InRange(LIMITS.volumeL) waterL!: number;
+  @InRange({ min: 0, max: 100_000 }) sugarG!: number;
+  @InRange({ min: 0, max: 5000 }) acidG!: number;
+  @InRange({ min: 0, max: 200 }) teaCups!: number;
+  @InRange({ min: 0, max: 50_000 }) driedFruitG!: number;
+  @IsArray() @ArrayMaxSize(200) @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,3})?Z$/, { each: true }) stirredAt!: readonly string[];
+  @ValidateIf((s: SteepingDto) => s.strainedAt !== null) @Instant() strainedAt!: string | null;
+}
+
 /** A juice as stored and sent. */
 export class JuiceDto implements StoredJuice {
   @Ulid() id!: string;
@@ -48,6 +63,7 @@ export class JuiceDto implements StoredJuice {
   @IsBoolean() preserved!: boolean;
   @IsBoolean() vitaminC!: boolean;
   @ValidateIf((j: JuiceDto) => j.pressing !== null) @ValidateNested() @Type(() => PressingDto) pressing!: PressingDto | null;
+  @ValidateIf((j: JuiceDto) => j.steeping !== null) @ValidateNested() @Type(() => SteepingDto) steeping!: SteepingDto | null;
   @InRange(LIMITS.volumeL) goneL!: number;
   @Text(2000) note!: string;
 }

@@ -30,6 +30,7 @@ const JUICE: Juice = {
   preserved: false,
   vitaminC: false,
   pressing: null,
+  steeping: null,
   goneL: 0,
   note: '',
 };

@@ -38,6 +38,23 @@ export interface Pressing {
   readonly runs: readonly PressRun[];
 }
 
+/** Pulp steeping in water: what went in, and when it was stirred. */
+export interface Steeping {
+  /** ISO 8601. */
+  readonly startedAt: string;
+  readonly days: number;
+  readonly hot: boolean;
+  readonly fruitKg: number;
+  readonly waterL: number;
+  readonly sugarG: number;
+  readonly acidG: number;
+  readonly teaCups: number;
+  readonly driedFruitG: number;
+  readonly stirredAt: readonly string[];
+  /** When it was strained, ISO 8601; null while it steeps. */
+  readonly strainedAt: string | null;
+}
+
 /** A juice as the maker wrote it down: raw readings, nothing derived. What is null was not measured. */
 export interface Juice {
   readonly id: string;
@@ -61,6 +78,7 @@ export interface Juice {
   /** Whether vitamin C was added, which counts as acid when titrated. */
   readonly vitaminC: boolean;
   readonly pressing: Pressing | null;
+  readonly steeping: Steeping | null;
   /** Drunk, spilled or given away, L. */
   readonly goneL: number;
   readonly note: string;

@@ -1,5 +1,5 @@
 import { API_PATHS, type JuiceDto, type SupplyDto } from '@trug/contract';
-import { DAY_MS, replay, type Entry } from '@trug/core';
+import { DAY_MS, replay, type Entry, type Steeping } from '@trug/core';
 import { ulid as makeUlid } from 'ulid';
 import { DEMO_JUICES, DEMO_SUPPLIES, type JuiceStory } from './larder.js';
 import { DEMO_SEASON, DEMO_VESSELS } from './season.js';
@@ -113,8 +113,13 @@ function shareAct({ name, volumeL, vessels, tempC }: NonNullable<BatchStory['spl
   return { kind: 'blended', payload: { parts: [part], vessels: fillsOf(vessels, vesselIds), tempC } };
 }
 
+function steepingOf({ stirredHoursAgo, ...steep }: NonNullable<JuiceStory['steep']>, nowMs: number, madeMs: number): Steeping {
+  const stirredAt = [new Date(nowMs - stirredHoursAgo * 3_600_000).toISOString()];
+  return { ...steep, startedAt: new Date(madeMs).toISOString(), hot: false, driedFruitG: 0, stirredAt, strainedAt: null };
+}
+
 function juiceCard(story: JuiceStory, { nowMs, ulid }: Telling): JuiceDto {
-  const { name, tape, origin, fruit, fruitId, daysAgo, volumeL, press } = story;
+  const { name, tape, origin, fruit, fruitId, daysAgo, volumeL, press, steep } = story;
   const madeMs = nowMs - daysAgo * DAY_MS;
   const gravity =
     story.sg === undefined ? null : { instrument: 'hydrometer' as const, reading: story.sg, sampleC: story.sampleC ?? null, calibratedAtC: 20, offsetSg: 0 };
@@ -143,6 +148,7 @@ function juiceCard(story: JuiceStory, { nowMs, ulid }: Telling): JuiceDto {
           runs: press.runsL.map(([runL, into], i) => ({ at: new Date(madeMs - (press.runsL.length - i) * 1_800_000).toISOString(), volumeL: runL, into })),
         }
       : null,
+    steeping: steep ? steepingOf(steep, nowMs, madeMs) : null,
     goneL: story.goneL ?? 0,
     note: story.note ?? '',
   };

@@ -24,6 +24,7 @@ const juiceCard = (): Juice & { version: number } => ({
   preserved: false,
   vitaminC: false,
   pressing: null,
+  steeping: null,
   goneL: 0,
   note: '',
 });

@@ -23,6 +23,7 @@ export const routes: Routes = [
   { path: 'juice/blend', title: 'Blend bench · Trug', loadComponent: async () => (await import('./features/juice/bench/blend-bench')).BlendBench },
   { path: 'juice/press', title: 'Press day · Trug', loadComponent: async () => (await import('./features/juice/press/press-day')).PressDay },
   { path: 'juice/press/:id', title: 'Press day · Trug', loadComponent: async () => (await import('./features/juice/press/press-day')).PressDay },
+  { path: 'juice/steep', title: 'Steep · Trug', loadComponent: async () => (await import('./features/juice/steep/steep-page')).SteepPage },
   { path: 'juice/new', title: 'Write down a juice · Trug', loadComponent: async () => (await import('./features/juice/form/juice-page')).JuicePage },
   { path: 'juice/:id', title: 'Juice · Trug', loadComponent: async () => (await import('./features/juice/form/juice-page')).JuicePage },
   { path: 'cellar', title: 'Cellar · Trug', loadComponent: async () => (await import('./features/cellar/cellar')).Cellar },

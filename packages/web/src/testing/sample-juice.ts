@@ -25,6 +25,7 @@ export function sampleJuice(changes: Partial<StoredJuice> = {}): StoredJuice {
     preserved: false,
     vitaminC: false,
     pressing: null,
+    steeping: null,
     goneL: 0,
     note: '',
     ...changes,

@@ -9,6 +9,7 @@ import { BlendSolver } from './bench/blend-solver';
 import { JuicePage } from './form/juice-page';
 import { JuicePlace } from './place/juice-place';
 import { PressDay } from './press/press-day';
+import { SteepPage } from './steep/steep-page';
 
 // A worker does not run here: the same task is solved at once.
 jest.mock('./bench/blend-solver', () => ({
@@ -189,6 +190,54 @@ describe('PressDay', () => {
     expect(page.text('trug-cautions')).toContain('Mould leaves poisons');
     await page.press('Take out Garden mix');
     expect(page.text('.sum')).toContain('No juice yet from 0 g');
+  });
+});
+
+describe('SteepPage', () => {
+  const steeping = {
+    startedAt: '2026-10-01T10:00:00.000Z',
+    days: 6,
+    hot: false,
+    fruitKg: 3,
+    waterL: 3,
+    sugarG: 600,
+    acidG: 10,
+    teaCups: 2,
+    driedFruitG: 0,
+    stirredAt: [],
+    strainedAt: null,
+  };
+  it('scales a recipe to the volume, and begins it', async () => {
+    const page = await PageHarness.open(SteepPage);
+    expect(page.text('[role=status]')).toContain('Still to tell');
+    await page.type('volume', '5 L');
+    await page.type('fruit', '3 kg');
+    await page.type('tea', '2');
+    expect(page.text('aside')).toMatch(/White sugar\d+ g/);
+    expect(page.text('aside')).toContain('About 1.070, acid 5.0 g/L');
+    await page.submit();
+    expect(savedJuices(page)[0]?.juice).toMatchObject({ origin: 'steeped', volumeL: 0, steeping: { days: 6, fruitKg: 3, teaCups: 2, strainedAt: null } });
+  });
+  it('says why a recipe cannot be, and keeps what was typed', async () => {
+    const page = await PageHarness.open(SteepPage);
+    await page.type('volume', '5 L');
+    await page.type('fruit', '30 kg');
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('press it, or steep less');
+    expect(page.value('fruit')).toBe('30 kg');
+  });
+  it('is stirred, then strained and measured, at the juice place', async () => {
+    const juice = sampleJuice({ name: 'Hedge mix', origin: 'steeped', volumeL: 0, gravity: null, steeping });
+    const page = await PageHarness.open(JuicePlace, { juices: [juice], today: 2 });
+    expect(page.text('.waiting')).toContain('Hedge mix is steeping, day 3 of 6');
+    await page.press('Stirred');
+    expect(savedJuices(page)[0]?.juice.steeping?.stirredAt).toHaveLength(1);
+    const over = await PageHarness.open(JuicePlace, { juices: [juice], today: 8 });
+    expect(over.text('.waiting')).toContain('Strain and measure');
+    const form = await PageHarness.open(JuicePage, { juices: [juice], inputs: { id: juice.id } });
+    await form.type('volume', '4.8 L');
+    await form.submit();
+    expect(savedJuices(form)[0]?.juice).toMatchObject({ volumeL: 4.8, steeping: { strainedAt: expect.any(String) as string } });
   });
 });
 

@@ -122,6 +122,7 @@ export class JuicePage {
       preserved: f.preservative === 'sorbate-benzoate',
       vitaminC: f.vitaminC === 'yes',
       pressing: there?.pressing ?? null,
+      steeping: this.strained(there?.steeping ?? null),
       goneL: kept('gone')?.goneL ?? (gone?.ok === true ? gone.value.value : 0),
       note: f.note,
     };
@@ -169,6 +170,11 @@ export class JuicePage {
       const initial = this.initial();
       if (initial !== null) untracked(() => this.draft.fields.set(initial));
     });
+  }
+
+  /** Written down with its litres, a steeping has been strained. */
+  private strained(steeping: StoredJuice['steeping']): StoredJuice['steeping'] {
+    return steeping && steeping.strainedAt === null && this.readVolume()?.ok === true ? { ...steeping, strainedAt: this.writer.now() } : steeping;
   }
 
   protected async file(): Promise<void> {

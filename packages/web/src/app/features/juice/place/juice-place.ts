@@ -1,7 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { dayText, dryAbvOf, figure, gravityText, longAshtonClass } from '@trug/core';
+import type { StoredJuice } from '@trug/contract/plain';
+import { EntryWriter } from '../../../shared/entry-writer';
+import { LarderWriter } from '../../../shared/larder-writer';
+import { daysBetween, dayText, dryAbvOf, figure, gravityText, longAshtonClass, steepJob } from '@trug/core';
 import { Tape } from '../../../shared/tape/tape';
 import { Units } from '../../../shared/units/units';
 import { larderFeature } from '../../../state/larder.reducer';
@@ -22,6 +25,8 @@ const ORIGIN_WORDS = { pressed: 'pressed', bought: 'bought', mill: 'from the mil
 })
 export class JuicePlace {
   private readonly store = inject(Store);
+  private readonly writer = inject(EntryWriter);
+  private readonly larder = inject(LarderWriter);
   protected readonly units = inject(Units);
   protected readonly inHand = this.store.selectSignal(selectJuicesInHand);
   private readonly held = this.store.selectSignal(selectHeldJuices);
@@ -57,8 +62,24 @@ export class JuicePlace {
       .filter((j) => j.volumeL === 0 && j.pressing !== null)
       .map((j) => ({ id: j.id, name: j.name, massKg: j.pressing?.lots.reduce((sum, l) => sum + l.massKg, 0) ?? 0 })),
   );
+  /** Pulp in water, with what it wants now. */
+  protected readonly steeping = computed(() =>
+    this.juices().flatMap((juice) => {
+      const { steeping } = juice;
+      if (!steeping || steeping.strainedAt !== null) return [];
+      const now = this.writer.now();
+      const day = Math.min(steeping.days, Math.floor(daysBetween(steeping.startedAt, now)) + 1);
+      return [{ juice, day, days: steeping.days, job: steepJob(steeping, now) }];
+    }),
+  );
+  protected readonly refusal = signal<string | null>(null);
   protected readonly poured = computed(() => {
     const inHand = new Set(this.inHand().map((h) => h.juice.id));
     return this.held().filter((h) => !inHand.has(h.juice.id) && h.juice.volumeL > 0);
   });
+
+  protected async stirred(juice: StoredJuice): Promise<void> {
+    const { steeping } = juice;
+    if (steeping) this.refusal.set(await this.larder.saveJuice({ ...juice, steeping: { ...steeping, stirredAt: [...steeping.stirredAt, this.writer.now()] } }));
+  }
 }

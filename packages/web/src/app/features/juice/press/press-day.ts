@@ -30,6 +30,7 @@ import { Units } from '../../../shared/units/units';
 import { Working } from '../../../shared/working/working';
 import { larderFeature } from '../../../state/larder.reducer';
 import { selectPastPresses } from '../juices-in-hand';
+import { NEW_JUICE } from '../new-juice';
 
 const FIELDS = { name: '', press: 'hand-mill-basket', fruitId: '', mass: '', ripeness: 'ripe', condition: 'sound', run: '', into: '', wanted: '', sheet: '' };
 const RIPENESS_WORDS = { unripe: 'not ripe', ripe: 'ripe', mellow: 'mellowed', over: 'over-ripe' } as const;
@@ -168,22 +169,7 @@ export class PressDay {
     const there = this.existing();
     const main = [...lots].sort((a, b) => b.massKg - a.massKg)[0];
     const juice: StoredJuice = {
-      ...(there ?? {
-        version: 0,
-        tape: TAPES[this.juices().length % TAPES.length] ?? 'straw',
-        origin: 'pressed' as const,
-        gravity: null,
-        ph: null,
-        taGPerL: null,
-        tanninGPerL: null,
-        yanMgPerL: null,
-        costPerL: null,
-        preserved: false,
-        vitaminC: false,
-        goneL: 0,
-        note: '',
-        madeAt: this.writer.now(),
-      }),
+      ...(there ?? { ...NEW_JUICE, tape: TAPES[this.juices().length % TAPES.length] ?? 'straw', origin: 'pressed' as const, madeAt: this.writer.now() }),
       id: there?.id ?? newId(),
       name: this.fields().name.trim() || this.usualName(),
       fruitId: main?.fruitId ?? null,

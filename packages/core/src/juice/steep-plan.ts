@@ -1,0 +1,192 @@
+import { acidForTarget } from '../adjust/acid-for-target.js';
+import { sugarForGravity, type SugarAddition } from '../adjust/sugar-for-gravity.js';
+import { caution } from '../cautions/catalogue.js';
+import { phCautions } from '../cautions/ph-cautions.js';
+import { CoreError } from '../errors/core-error.js';
+import { inRange } from '../errors/guards.js';
+import { addAcid, addTannin } from '../liquid/add-acid.js';
+import { taOf, phOf } from '../liquid/acid-chemistry.js';
+import { addFermentable, addWater } from '../liquid/additions.js';
+import { liquidFromReadings, TYPICAL_JUICE } from '../liquid/liquid-from-readings.js';
+import { waterOf, type Liquid } from '../liquid/liquid.js';
+import { blendLiquids } from '../liquid/blend-liquids.js';
+import { gravityOf } from '../liquid/views.js';
+import { fruitById } from '../reference/fruit-library.js';
+import { figure, gravityText } from '../worked/figures.js';
+import { worked, type Worked } from '../worked/worked.js';
+
+/** What is to be steeped, for how much. */
+export interface SteepInput {
+  /** Strained must wanted, L, 1–200. */
+  readonly volumeL: number;
+  readonly fruitKg: number;
+  /** A cultivar of the library, or null for a garden mix. */
+  readonly fruitId: string | null;
+  readonly targetSg: number;
+  /** g/L as malic; null leaves the acid as the fruit gives it. */
+  readonly targetTaGPerL: number | null;
+  /** Cups of strong tea, for tannin. */
+  readonly teaCups: number;
+  /** Raisins or sultanas, for body, g. */
+  readonly driedFruitG: number;
+  readonly hot: boolean;
+}
+
+/** A recipe for steeping, with what it should come to. */
+export interface SteepPlan {
+  readonly waterL: number;
+  readonly sugarG: number;
+  /** Citric acid, as lemons bring it, g. */
+  readonly acidG: number;
+  readonly days: number;
+  readonly stirsPerDay: number;
+  /** What the strained must should be, about. */
+  readonly liquid: Liquid;
+  readonly steps: readonly string[];
+}
+
+/** Juice in a kilo of apples or pears, L. @source usual composition: about 85 % juice */
+const JUICE_L_PER_KG = 0.82;
+/** Share of it that chopped fruit gives up to water. @source our estimate: heat opens the flesh, cold steeping takes less */
+const DRAWN = { hot: 0.85, cold: 0.7 } as const;
+/** Share of their sugar that chopped raisins give up in that time. @source our estimate */
+const DRAWN_FROM_RAISINS = 0.6;
+/** Tannin in a cup of strong black tea, g. @source our estimate from usual tea, 0.2–0.4 g */
+const TANNIN_G_PER_CUP = 0.3;
+/** Litres of water soaked up by a kilo of pulp and lost in straining. @source our estimate */
+const LOST_L_PER_KG = 0.15;
+/** Acidity closer than this is met. @source far under what a titration can tell */
+const ACID_CLOSE_G_PER_L = 1e-4;
+const MOST_TURNS = 8;
+const DAYS = { hot: 4, cold: 6 } as const;
+
+/**
+ * Steeping chopped fruit in water instead of pressing it: how much water, sugar and acid for the volume and gravity
+ * wanted, and what the strained must should be. Everything is about; it is measured when strained.
+ *
+ * @param input - volume, fruit, targets and what goes in for body
+ * @returns a recipe with its steps and the must to expect
+ * @throws {CoreError} OUT_OF_RANGE; UNREACHABLE when the fruit alone passes the gravity, or gives more juice than the volume
+ * @source mass balance over the fruit library's figures; what is drawn out are our estimates
+ */
+export function steepPlan(input: SteepInput): Worked<SteepPlan> {
+  const volumeL = inRange('volumeL', input.volumeL, { min: 1, max: 200 });
+  const fruitKg = inRange('fruitKg', input.fruitKg, { min: 0.1, max: 500 });
+  const driedFruitG = inRange('driedFruitG', input.driedFruitG, { min: 0, max: 50_000 });
+  const teaCups = inRange('teaCups', input.teaCups, { min: 0, max: 200 });
+  const manner = input.hot ? 'hot' : 'cold';
+  const drawnL = fruitKg * JUICE_L_PER_KG * DRAWN[manner];
+  if (drawnL > volumeL) {
+    throw new CoreError(
+      'UNREACHABLE',
+      `${fruitKg} kg give about ${drawnL.toFixed(1)} L of juice by themselves, more than ${volumeL} L: press it, or steep less`,
+      { field: 'fruitKg', given: fruitKg, drawnL },
+    );
+  }
+  const juice = fruitJuice(input.fruitId, drawnL);
+  const raisins = addFermentable(waterOf(1), { fermentableId: 'raisins-sultanas', massG: driedFruitG * DRAWN_FROM_RAISINS });
+  const solidsOnly = { ...raisins, volumeL: raisins.volumeL };
+  const base = driedFruitG > 0 ? blendLiquids([juice, solidsOnly]) : juice;
+  const wateredL = Math.max(0, volumeL - base.volumeL);
+  const thin = addTannin(addWater(base, wateredL), teaCups * TANNIN_G_PER_CUP);
+  const { sugar, acidG } = sugarAndAcid(thin, input);
+  const liquid = { ...sugar.value.liquid, fruit: juice.fruit };
+  // Sugar takes room of its own, so that much less water goes in.
+  const waterL = Math.max(0, wateredL + (driedFruitG > 0 ? 1 : 0) - (liquid.volumeL - thin.volumeL)) + fruitKg * LOST_L_PER_KG;
+  const plan: SteepPlan = {
+    waterL,
+    sugarG: sugar.value.massG,
+    acidG,
+    days: DAYS[manner],
+    stirsPerDay: 2,
+    liquid,
+    steps: stepsOf(input, waterL, DAYS[manner]),
+  };
+  return worked(
+    plan,
+    [
+      {
+        label: 'Juice drawn from the fruit',
+        expression: `${figure(fruitKg, 1)} kg × ${JUICE_L_PER_KG} L/kg × ${DRAWN[manner]} drawn ${manner}`,
+        result: `about ${figure(drawnL, 1)} L at ${gravityText(gravityOf(juice))}`,
+        source: 'fruit library; share drawn is our estimate',
+      },
+      ...sugar.steps,
+      {
+        label: 'The must to expect',
+        expression: 'fruit, water and what was added together',
+        result: `about ${gravityText(gravityOf(liquid))}, acid ${figure(taOf(liquid), 1)} g/L, pH ${figure(phOf(liquid), 2)}`,
+        source: 'mass and charge balance',
+      },
+    ],
+    [caution('rot'), ...(input.hot ? [caution('scald')] : []), ...phCautions(phOf(liquid))],
+  );
+}
+
+/** Acid has weight and sugar has volume, so each shifts the other a little: they are settled in turns. */
+function sugarAndAcid(thin: Liquid, { targetSg, targetTaGPerL }: SteepInput): { readonly sugar: Worked<SugarAddition>; readonly acidG: number } {
+  let acidG = 0;
+  let sugar = sugarForGravity({ liquid: thin, targetSg, fermentableId: 'sucrose' });
+  for (let turn = 0; turn < MOST_TURNS; turn += 1) {
+    const { liquid } = sugar.value;
+    if (targetTaGPerL === null || targetTaGPerL <= taOf(liquid) + ACID_CLOSE_G_PER_L) break;
+    acidG += acidForTarget({ liquid, targetTaGPerL, acid: 'citric' }).value.massG;
+    sugar = sugarForGravity({ liquid: addAcid(thin, { acid: 'citric', massG: acidG }), targetSg, fermentableId: 'sucrose' });
+  }
+  return { sugar, acidG };
+}
+
+function fruitJuice(fruitId: string | null, volumeL: number): Liquid {
+  if (fruitId === null) return liquidFromReadings({ volumeL, sg: 1.049, fruit: 'apple', ...TYPICAL_JUICE.apple });
+  const kind = fruitById(fruitId);
+  return liquidFromReadings({
+    volumeL,
+    sg: kind.sg[1],
+    fruit: kind.fruit,
+    taGPerL: kind.taGPerL[1],
+    ph: kind.ph[1],
+    tanninGPerL: kind.tanninGPerL[1],
+    sorbitolGPerL: kind.sorbitolGPerL,
+    yanMgPerL: kind.yanMgPerL[1],
+  });
+}
+
+function stepsOf({ fruitKg, hot }: SteepInput, waterL: number, days: number): readonly string[] {
+  return [
+    `Wash, sort and chop ${figure(fruitKg, 1)} kg small; leave the pips whole. Into a straining bag, in a clean bucket.`,
+    hot
+      ? `Pour ${figure(waterL, 1)} L of water just off the boil over it, with the sugar stirred in. Never into glass. Cover, and let it cool.`
+      : `Dissolve the sugar in ${figure(waterL, 1)} L of cool water with the sulfite the juice would get, and pour it over.`,
+    'When it is below 25 °C: the acid, the tea, the pectic enzyme. Never the enzyme while it is hot.',
+    `Push the bag under twice a day for ${days} days, with clean hands. Keep it covered.`,
+    'Lift the bag, let it drain, press it lightly. Measure gravity, and acid if you can.',
+  ];
+}
+
+/** What a steeping asks for today. */
+export interface SteepJob {
+  readonly what: 'stir' | 'strain';
+  readonly text: string;
+}
+
+const HOURS_BETWEEN_STIRS = 8;
+const DAY_MS = 86_400_000;
+
+/**
+ * What a steeping wants now: a stir when the last was eight hours ago or more, straining when its days are over.
+ *
+ * @param steeping - when it was begun, stirred and strained, and for how many days
+ * @param now - ISO 8601
+ * @returns the job; null when there is none
+ */
+export function steepJob(
+  steeping: { readonly startedAt: string; readonly days: number; readonly stirredAt: readonly string[]; readonly strainedAt: string | null },
+  now: string,
+): SteepJob | null {
+  if (steeping.strainedAt !== null) return null;
+  const gone = (Date.parse(now) - Date.parse(steeping.startedAt)) / DAY_MS;
+  if (gone >= steeping.days) return { what: 'strain', text: `It has steeped its ${steeping.days} days. Strain it and measure.` };
+  const last = [steeping.startedAt, ...steeping.stirredAt].reduce((latest, at) => (at > latest ? at : latest));
+  const hours = (Date.parse(now) - Date.parse(last)) / 3_600_000;
+  return hours >= HOURS_BETWEEN_STIRS ? { what: 'stir', text: 'Push the bag under and stir.' } : null;
+}

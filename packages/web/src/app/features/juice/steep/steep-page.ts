@@ -1,0 +1,132 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Router, RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { attempt, dryAbvOf, figure, fruitById, FRUIT_LIBRARY, gravityOf, gravityText, phOf, steepPlan, taOf } from '@trug/core';
+import { CautionList } from '../../../shared/caution/caution-list';
+import { createDraft } from '../../../shared/draft';
+import { EntryWriter } from '../../../shared/entry-writer';
+import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
+import { LarderWriter } from '../../../shared/larder-writer';
+import { newId } from '../../../shared/new-id';
+import { TAPES } from '../../../shared/tape/tape';
+import { Units } from '../../../shared/units/units';
+import { Working } from '../../../shared/working/working';
+import { larderFeature } from '../../../state/larder.reducer';
+import { NEW_JUICE } from '../new-juice';
+
+const FIELDS = { name: '', volume: '', fruit: '', fruitId: '', sg: '1.070', ta: '5', tea: '0', dried: '', manner: 'cold' };
+const STEEP_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group !== 'concentrate');
+
+/** Steep: chopped fruit in water instead of the press, scaled to the volume wanted. */
+@Component({
+  selector: 'trug-steep-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink, QuantityField, Working, CautionList],
+  templateUrl: './steep-page.html',
+  styleUrl: './steep-page.scss',
+})
+export class SteepPage {
+  private readonly writer = inject(EntryWriter);
+  private readonly larder = inject(LarderWriter);
+  private readonly router = inject(Router);
+  private readonly juices = inject(Store).selectSignal(larderFeature.selectJuices);
+  protected readonly units = inject(Units);
+  protected readonly draft = createDraft('steep', FIELDS);
+  protected readonly fields = computed(() => this.draft.fields());
+  protected readonly fruits = STEEP_FRUIT;
+  protected readonly refusal = signal<string | null>(null);
+  private readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
+  private readonly fruitG = computed(() => this.read(this.fields().fruit, 'mass'));
+  protected readonly outcome = computed(() => {
+    const [volumeL, fruitG, targetSg] = [this.volumeL(), this.fruitG(), this.read(this.fields().sg, 'gravity')];
+    if (volumeL === null || fruitG === null || targetSg === null) return null;
+    const f = this.fields();
+    return attempt(() =>
+      steepPlan({
+        volumeL,
+        fruitKg: fruitG / 1000,
+        fruitId: f.fruitId === '' ? null : f.fruitId,
+        targetSg,
+        targetTaGPerL: f.ta.trim() === '' ? null : Number(f.ta.replace(',', '.')),
+        teaCups: Number(f.tea.replace(',', '.') || 0),
+        driedFruitG: this.read(f.dried, 'mass') ?? 0,
+        hot: f.manner === 'hot',
+      }),
+    );
+  });
+  protected readonly plan = computed(() => {
+    const outcome = this.outcome();
+    return outcome?.ok === true ? outcome.value : null;
+  });
+  protected readonly says = computed(() => {
+    const outcome = this.outcome();
+    if (outcome === null) return 'Still to tell: how much, the fruit, and the gravity.';
+    return outcome.ok ? null : `${outcome.error.message}.`;
+  });
+  protected readonly lines = computed(() => {
+    const plan = this.plan()?.value;
+    if (!plan) return [];
+    const f = this.fields();
+    return [
+      { what: 'Fruit, chopped', amount: this.units.mass(this.fruitG() ?? 0) },
+      { what: 'Water', amount: this.units.volume(Math.round(plan.waterL * 10) / 10) },
+      { what: 'White sugar', amount: this.units.mass(plan.sugarG) },
+      ...(plan.acidG >= 0.1
+        ? [{ what: 'Citric acid, or the juice of lemons', amount: `${this.units.mass(plan.acidG)}, about ${figure(plan.acidG / 2.5, 0)} lemons` }]
+        : []),
+      ...(Number(f.tea) > 0 ? [{ what: 'Strong tea', amount: `${f.tea} cups` }] : []),
+      ...(f.dried.trim() === '' ? [] : [{ what: 'Raisins, chopped', amount: this.units.mass(this.read(f.dried, 'mass') ?? 0) }]),
+    ];
+  });
+  protected readonly expected = computed(() => {
+    const liquid = this.plan()?.value.liquid;
+    return liquid
+      ? `About ${gravityText(gravityOf(liquid))}, acid ${figure(taOf(liquid), 1)} g/L, pH ${figure(phOf(liquid), 2)}, tannin ${figure(liquid.tanninGPerL, 1)} g/L: about ${figure(dryAbvOf(liquid), 1)} % if left dry. Measure it when it is strained.`
+      : '';
+  });
+
+  private read(text: string, dimension: 'volume' | 'mass' | 'gravity'): number | null {
+    const read = readQuantity(this.units, text, dimension);
+    return read?.ok === true ? read.value.value : null;
+  }
+
+  protected async file(): Promise<void> {
+    const plan = this.plan()?.value;
+    const fruitG = this.fruitG();
+    if (!plan || fruitG === null) {
+      this.refusal.set(this.says());
+      return;
+    }
+    const f = this.fields();
+    const at = this.writer.now();
+    const fruitId = f.fruitId === '' ? null : f.fruitId;
+    const refused = await this.larder.saveJuice({
+      ...NEW_JUICE,
+      id: newId(),
+      name: f.name.trim() || `Steeped ${fruitId === null ? 'garden mix' : fruitById(fruitId).name}`.slice(0, 60),
+      tape: TAPES[this.juices().length % TAPES.length] ?? 'straw',
+      origin: 'steeped',
+      fruit: plan.liquid.fruit,
+      fruitId,
+      madeAt: at,
+      steeping: {
+        startedAt: at,
+        days: plan.days,
+        hot: f.manner === 'hot',
+        fruitKg: fruitG / 1000,
+        waterL: plan.waterL,
+        sugarG: plan.sugarG,
+        acidG: plan.acidG,
+        teaCups: Number(f.tea.replace(',', '.') || 0),
+        driedFruitG: this.read(f.dried, 'mass') ?? 0,
+        stirredAt: [],
+        strainedAt: null,
+      },
+    });
+    this.refusal.set(refused);
+    if (refused !== null) return;
+    this.draft.forget();
+    await this.router.navigate(['/juice']);
+  }
+}
