@@ -53,7 +53,9 @@ if (wanted.includes('unit')) {
   jest('unit tests', 'jest.config.js');
 }
 if (wanted.includes('e2e')) {
-  jest('end-to-end tests', 'e2e/jest.config.js', { CHROMIUM_PATH: ensureChromium() });
+  const env = { CHROMIUM_PATH: ensureChromium() };
+  jest('end-to-end tests', 'e2e/jest.config.js', env);
+  jest('timed end-to-end tests', 'e2e/jest.timing.config.js', env);
 }
 say(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 && passed > 0 ? 0 : 1);
