@@ -1,7 +1,7 @@
 import { freeProtonsMmolPerL, strongChargeMmolPerL, taOf } from '../liquid/acid-chemistry.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { abvOf, SG_PER_ABV, SG_PER_ABV_SQUARED, solidsOf } from '../liquid/views.js';
-import { SG_PER_SOLIDS, SG_PER_SOLIDS_SQUARED } from '../measure/solids.js';
+import { SG_PER_SOLIDS, SG_PER_SOLIDS_SQUARED, solidsFromSg } from '../measure/solids.js';
 import type { BlendAim, BlendTargets, BlendWeights } from './blend-types.js';
 
 /** A difference a maker would just notice, in each figure's own unit. @source our estimate: a stem is read to 0.001, acid titrated to 0.3 g/L */
@@ -65,8 +65,8 @@ export function linearAims(
 function gravityRow(liquids: readonly Liquid[], sg: number, { solidsGPerL, abv }: Around): { perJuice: readonly number[]; wanted: number; unit: number } {
   const dry = liquids.every((l) => l.ethanolGPerL === 0);
   if (dry) {
-    const root = Math.sqrt(SG_PER_SOLIDS ** 2 - 4 * SG_PER_SOLIDS_SQUARED * (sg - 1));
-    return { perJuice: liquids.map(solidsOf), wanted: (SG_PER_SOLIDS - root) / (2 * SG_PER_SOLIDS_SQUARED), unit: NOTICED.sg / root };
+    const wanted = solidsFromSg(sg);
+    return { perJuice: liquids.map(solidsOf), wanted, unit: NOTICED.sg / (SG_PER_SOLIDS - 2 * SG_PER_SOLIDS_SQUARED * wanted) };
   }
   const perSolids = SG_PER_SOLIDS - 2 * SG_PER_SOLIDS_SQUARED * solidsGPerL;
   const perAbv = -(SG_PER_ABV - 2 * SG_PER_ABV_SQUARED * abv);

@@ -8,9 +8,9 @@ import { addAcid, addTannin } from '../liquid/add-acid.js';
 import { taOf, phOf } from '../liquid/acid-chemistry.js';
 import { addFermentable, addWater } from '../liquid/additions.js';
 import { liquidFromReadings, TYPICAL_JUICE } from '../liquid/liquid-from-readings.js';
-import { waterOf, type Liquid } from '../liquid/liquid.js';
-import { blendLiquids } from '../liquid/blend-liquids.js';
+import type { Liquid } from '../liquid/liquid.js';
 import { gravityOf } from '../liquid/views.js';
+import { daysBetween } from '../quantity/days.js';
 import { fruitById } from '../reference/fruit-library.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
@@ -39,7 +39,6 @@ export interface SteepPlan {
   /** Citric acid, as lemons bring it, g. */
   readonly acidG: number;
   readonly days: number;
-  readonly stirsPerDay: number;
   /** What the strained must should be, about. */
   readonly liquid: Liquid;
   readonly steps: readonly string[];
@@ -84,21 +83,18 @@ export function steepPlan(input: SteepInput): Worked<SteepPlan> {
     );
   }
   const juice = fruitJuice(input.fruitId, drawnL);
-  const raisins = addFermentable(waterOf(1), { fermentableId: 'raisins-sultanas', massG: driedFruitG * DRAWN_FROM_RAISINS });
-  const solidsOnly = { ...raisins, volumeL: raisins.volumeL };
-  const base = driedFruitG > 0 ? blendLiquids([juice, solidsOnly]) : juice;
+  const base = driedFruitG > 0 ? addFermentable(juice, { fermentableId: 'raisins-sultanas', massG: driedFruitG * DRAWN_FROM_RAISINS }) : juice;
   const wateredL = Math.max(0, volumeL - base.volumeL);
   const thin = addTannin(addWater(base, wateredL), teaCups * TANNIN_G_PER_CUP);
   const { sugar, acidG } = sugarAndAcid(thin, input);
   const liquid = { ...sugar.value.liquid, fruit: juice.fruit };
   // Sugar takes room of its own, so that much less water goes in.
-  const waterL = Math.max(0, wateredL + (driedFruitG > 0 ? 1 : 0) - (liquid.volumeL - thin.volumeL)) + fruitKg * LOST_L_PER_KG;
+  const waterL = Math.max(0, wateredL - (liquid.volumeL - thin.volumeL)) + fruitKg * LOST_L_PER_KG;
   const plan: SteepPlan = {
     waterL,
     sugarG: sugar.value.massG,
     acidG,
     days: DAYS[manner],
-    stirsPerDay: 2,
     liquid,
     steps: stepsOf(input, waterL, DAYS[manner]),
   };
@@ -170,7 +166,6 @@ export interface SteepJob {
 }
 
 const HOURS_BETWEEN_STIRS = 8;
-const DAY_MS = 86_400_000;
 
 /**
  * What a steeping wants now: a stir when the last was eight hours ago or more, straining when its days are over.
@@ -184,9 +179,9 @@ export function steepJob(
   now: string,
 ): SteepJob | null {
   if (steeping.strainedAt !== null) return null;
-  const gone = (Date.parse(now) - Date.parse(steeping.startedAt)) / DAY_MS;
+  const gone = daysBetween(steeping.startedAt, now);
   if (gone >= steeping.days) return { what: 'strain', text: `It has steeped its ${steeping.days} days. Strain it and measure.` };
   const last = [steeping.startedAt, ...steeping.stirredAt].reduce((latest, at) => (at > latest ? at : latest));
-  const hours = (Date.parse(now) - Date.parse(last)) / 3_600_000;
+  const hours = daysBetween(last, now) * 24;
   return hours >= HOURS_BETWEEN_STIRS ? { what: 'stir', text: 'Push the bag under and stir.' } : null;
 }

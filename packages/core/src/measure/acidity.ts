@@ -1,9 +1,10 @@
 import { inRange, LIMITS } from '../errors/guards.js';
+import { MALIC_EQUIVALENT_G } from '../liquid/acid-chemistry.js';
 import { figure } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
 
 /** Gram equivalents of the acids in which acidity is written. @source molar masses over protons titrated: IUPAC atomic masses */
-export const ACID_EQUIVALENT_G = { malic: 67.05, tartaric: 75.04, citric: 64.03, lactic: 90.08, sulfuric: 49.04 } as const;
+export const ACID_EQUIVALENT_G = { malic: MALIC_EQUIVALENT_G, tartaric: 75.04, citric: 64.03, lactic: 90.08, sulfuric: 49.04 } as const;
 
 /** An acid in which acidity is written. */
 export type AcidityAs = keyof typeof ACID_EQUIVALENT_G;

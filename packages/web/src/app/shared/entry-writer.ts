@@ -3,6 +3,7 @@ import { Router } from '@angular/router';
 import { Actions, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import { checkEntryAgainst, judgeState, replay, type Entry, type EntryKind, type EntryPayloads } from '@trug/core';
+import { NO_ANSWER } from '../state/cellarbook.api';
 import { newId } from './new-id';
 import { filter, firstValueFrom } from 'rxjs';
 import { BatchApiActions, BatchPageActions } from '../state/batches.actions';
@@ -62,7 +63,7 @@ export class EntryWriter {
 /** The contract's rules come with class-validator, which is loaded when something is first written. */
 async function refusalByContract(entries: readonly Entry[]): Promise<string | null> {
   const contract = await import('@trug/contract').catch(() => null);
-  if (contract === null) return 'Trug’s server did not answer. What you typed is still here: start Trug again and send it once more.';
+  if (contract === null) return NO_ANSWER;
   for (const entry of entries) {
     const check = contract.checkEntry(entry);
     if (!check.ok) return check.fields.map((f) => f.message).join(' ');

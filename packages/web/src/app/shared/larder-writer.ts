@@ -3,6 +3,7 @@ import { Actions, ofType } from '@ngrx/effects';
 import { Store, type Action } from '@ngrx/store';
 import type { StoredJuice, Problem, SupplyDto } from '@trug/contract/plain';
 import { filter, firstValueFrom } from 'rxjs';
+import { NO_ANSWER } from '../state/cellarbook.api';
 import { LarderApiActions, LarderPageActions, type Pour } from '../state/larder.actions';
 
 /** Files juices, supplies and pours, and waits for the server's answer, so that a refusal finds the form as it was. */
@@ -44,7 +45,7 @@ export class LarderWriter {
 
   private async refusedByContract(name: 'JuiceDto' | 'SupplyDto', card: object): Promise<string | null> {
     const contract = await import('@trug/contract').catch(() => null);
-    if (contract === null) return 'Trug’s server did not answer. What you typed is still here: start Trug again and send it once more.';
+    if (contract === null) return NO_ANSWER;
     const check = contract.checkDto<object>(contract[name], card);
     return check.ok ? null : check.fields.map((f) => `${f.path}: ${f.message}`).join('. ');
   }

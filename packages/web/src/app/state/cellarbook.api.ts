@@ -7,6 +7,9 @@ import type { BatchDraft } from './batches.actions';
 import type { Cellarbook } from './cellarbook.actions';
 import type { Pour } from './larder.actions';
 
+/** What is said when the server cannot be reached. */
+export const NO_ANSWER = 'Trug’s server did not answer. What you typed is still here: start Trug again and send it once more.';
+
 /** A refusal, or the lack of an answer, as a problem document. */
 export function problemOf(error: unknown): Problem {
   if (error instanceof HttpErrorResponse) {
@@ -18,7 +21,7 @@ export function problemOf(error: unknown): Problem {
     title: 'Trug did not answer',
     status: 0,
     code: 'unreachable',
-    detail: 'Trug’s server did not answer. What you typed is still here: start Trug again and send it once more.',
+    detail: NO_ANSWER,
   };
 }
 

@@ -1,8 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 
-/** Colours a roll of tape comes in. */
-export const TAPES = ['straw', 'leaf', 'clay', 'slate', 'moss', 'rose'] as const;
-
 /** A strip of masking tape with torn ends: a batch's name and a line beneath, in hand lettering. */
 @Component({
   selector: 'trug-tape',

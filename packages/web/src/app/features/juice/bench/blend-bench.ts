@@ -10,9 +10,7 @@ import {
   gravityText,
   limitWords,
   phOf,
-  pouredOut,
   taOf,
-  viewsOf,
   abvOf,
   type BlendJuice,
   type BlendUse,
@@ -274,21 +272,6 @@ export class BlendBench {
   protected drop(index: number): void {
     this.draft.set('kept', JSON.stringify(this.kept().filter((_, i) => i !== index)));
   }
-
-  protected liquid(): Liquid | null {
-    const parts = this.parts();
-    return parts.length === 0
-      ? null
-      : pouredOut(
-          parts.map((p) => ({ id: p.source.id, liquid: p.source.liquid, minL: 0, maxL: p.volumeL })),
-          parts.map((p) => p.volumeL),
-        );
-  }
-
-  protected readonly pouredViews = computed(() => {
-    const liquid = this.liquid();
-    return liquid ? viewsOf(liquid) : null;
-  });
 
   protected forget(): void {
     this.draft.forget();

@@ -2,14 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { FormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { dayText, fitVessels, METHODS, type BlendPart, type BlendViews } from '@trug/core';
+import { dayText, fitVessels, METHODS, type BlendPart } from '@trug/core';
 import { EntryWriter, type Act } from '../../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../../shared/free-vessels';
 import { LarderWriter } from '../../../shared/larder-writer';
 import type { Draft } from '../../../shared/draft';
 import { newId } from '../../../shared/new-id';
-import { TAPES } from '../../../shared/tape/tape';
+import { TAPES } from '@trug/contract/plain';
 import { Units } from '../../../shared/units/units';
 import { batchesFeature } from '../../../state/batches.reducer';
 import type { BENCH_DRAFT } from './bench-draft';
@@ -89,7 +89,6 @@ export class PourPanel {
   private readonly router = inject(Router);
   protected readonly units = inject(Units);
   readonly parts = input.required<readonly { readonly source: BenchSource; readonly volumeL: number }[]>();
-  readonly views = input.required<BlendViews>();
   readonly draft = input.required<Draft<typeof BENCH_DRAFT>>();
   readonly done = output();
   readonly notYet = output();

@@ -22,7 +22,7 @@ import { EntryWriter } from '../../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { LarderWriter } from '../../../shared/larder-writer';
 import { newId } from '../../../shared/new-id';
-import { TAPES } from '../../../shared/tape/tape';
+import { TAPES } from '@trug/contract/plain';
 import { Units } from '../../../shared/units/units';
 import { Working } from '../../../shared/working/working';
 import { cupboardFeature } from '../../../state/cupboard.reducer';
