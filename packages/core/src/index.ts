@@ -82,11 +82,12 @@ export { limitWords } from './blend/limit-words.js';
 export { gravityForAbv, sugarForGravity, type SugarAddition } from './adjust/sugar-for-gravity.js';
 export { topUp, waterForGravity } from './adjust/dilution.js';
 export { freeSo2For, sulfiteDose, type SulfiteForm } from './adjust/sulfite-dose.js';
+export { sulfiteGiven, type SulfiteGiven } from './adjust/sulfite-given.js';
 export { acidForTarget, deacidify, tanninForTarget, type WeighedAddition } from './adjust/acid-for-target.js';
 export { bentoniteDose, enzymeDose, type PacketDose } from './adjust/enzyme-dose.js';
 export { NUTRIENTS, nutrientPlan, type NutrientPlan, type NutrientProduct } from './adjust/nutrient-plan.js';
 export { rankYeasts, YEAST_AIMS, type RankedYeast, type YeastAim, type YeastInStock, type YeastReason } from './yeast/rank-yeasts.js';
-export { yeastTogether } from './yeast/yeast-together.js';
+export { leadingYeast, yeastTogether } from './yeast/yeast-together.js';
 export { pitchSteps, type PitchStep, type PitchWay } from './yeast/pitch-steps.js';
 export { pitchRate, type PitchRate } from './yeast/pitch-rate.js';
 export { pitchCautions } from './yeast/pitch-cautions.js';
@@ -120,9 +121,24 @@ export type {
   RawGravity,
   Replacement,
   SplitShare,
+  SupplyUse,
+  TimedPlan,
   VesselFill,
 } from './log/entry.js';
-export { EMPTY_STATE, STAGES, type BatchState, type Crate, type Keg, type ReplayIssue, type Stage, type StateReading } from './log/batch-state.js';
+export { TIMED_PLANS } from './log/entry.js';
+export {
+  EMPTY_STATE,
+  STAGES,
+  type BatchState,
+  type Crate,
+  type Keg,
+  type ReplayIssue,
+  type RunningPlan,
+  type Stage,
+  type StateReading,
+} from './log/batch-state.js';
+export { SUPPLY_CATALOGUE, type SupplyOffer } from './cupboard/supply-catalogue.js';
+export { shareOfSupply, suppliesUsed, type SupplyUnit } from './cupboard/supplies-left.js';
 export { effectiveEntries } from './log/effective-entries.js';
 export { replay } from './log/replay.js';
 export { correctGravity } from './log/correct-gravity.js';
@@ -132,6 +148,7 @@ export { describeEntry, type EntryWords } from './log/describe-entry.js';
 // planning
 export { methodById, METHODS, type Method } from './plan/method.js';
 export { plannedDates, type PlannedStop } from './plan/planned-dates.js';
+export { juiceJobs } from './plan/juice-jobs.js';
 export { nextJobs, urgencyOf, type Job, type JobKind, type JobUrgency } from './plan/next-jobs.js';
 // reference
 export { FERMENTABLES, type Fermentable } from './reference/fermentables-data.js';

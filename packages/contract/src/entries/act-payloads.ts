@@ -1,8 +1,8 @@
-import type { CapColour, EntryPayloads } from '@trug/core';
+import { TIMED_PLANS, type CapColour, type EntryPayloads, type TimedPlan } from '@trug/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsEmpty, IsIn, IsInt, IsNotEmpty, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsEmpty, IsIn, IsInt, IsNotEmpty, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
 import { InRange, InRangeOrNull, LIMITS, Text, TextList } from '../validation/decorators.js';
-import { VesselFillDto } from './liquid-payloads.js';
+import { SupplyUseDto, VesselFillDto } from './liquid-payloads.js';
 
 /** How hot or cold a place may be, °C. */
 const PLACE_C = { min: -10, max: 60 };
@@ -13,6 +13,18 @@ export class PitchedPayloadDto {
   @InRange({ min: 0, max: 5000 }) massG!: number;
   @IsIn(['sprinkled', 'rehydrated', 'starter', 'wild']) method!: EntryPayloads['pitched']['method'];
   @InRangeOrNull(PLACE_C) juiceC!: number | null;
+  @IsOptional() @Text(60) @IsNotEmpty() withYeastId?: string;
+  @IsOptional() @IsArray() @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => SupplyUseDto) supplies?: SupplyUseDto[];
+}
+
+export class SteppedPayloadDto {
+  @IsIn(TIMED_PLANS) plan!: TimedPlan;
+  @Text(400) @IsNotEmpty() done!: string;
+  @IsInt() @InRange({ min: 1, max: 30 }) step!: number;
+  @IsInt() @InRange({ min: 1, max: 30 }) of!: number;
+  @ValidateIf((s: SteppedPayloadDto) => s.next !== null) @Text(400) @IsNotEmpty() next!: string | null;
+  /** Sixty days at most. */
+  @InRange({ min: 0, max: 86_400 }) waitMin!: number;
 }
 
 /** An act that needs no figures. A class without any rule would be refused as unknown, so it has one. */

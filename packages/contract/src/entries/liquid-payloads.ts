@@ -1,8 +1,8 @@
 import type { CarbonateId, EntryPayloads, Fruit, InstrumentKind } from '@trug/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsIn, IsNotEmpty, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsIn, IsNotEmpty, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
 import { GravityFigure } from '../validation/gravity-figure.js';
-import { InRange, InRangeOrNull, LIMITS, Text, TextList } from '../validation/decorators.js';
+import { InRange, InRangeOrNull, LIMITS, Text, TextList, Ulid } from '../validation/decorators.js';
 
 /** Acidity a drink may be said to have, g/L as malic. */
 const TA = LIMITS.taGPerL;
@@ -53,6 +53,12 @@ const isOneOf =
   (a: AdditionPayloadDto): boolean =>
     kinds.includes(a.what);
 
+/** An amount taken out of the cupboard. */
+export class SupplyUseDto {
+  @Ulid() supplyId!: string;
+  @InRange({ min: 0, max: 100_000 }) amount!: number;
+}
+
 /** What was added; which fields belong to it depends on `what`. */
 export class AdditionPayloadDto {
   @IsIn(WHAT) what!: What;
@@ -63,4 +69,5 @@ export class AdditionPayloadDto {
   @ValidateIf((a: AdditionPayloadDto) => a.what !== 'water' && a.what !== 'sulfite') @InRange({ min: 0, max: LIMITS.massG.max }) massG?: number;
   @ValidateIf(isOneOf('water')) @InRange(LIMITS.volumeL) volumeL?: number;
   @ValidateIf(isOneOf('sulfite')) @InRange({ min: 0, max: 500 }) so2MgPerL?: number;
+  @IsOptional() @IsArray() @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => SupplyUseDto) supplies?: SupplyUseDto[];
 }

@@ -1,6 +1,6 @@
 import { CONDITIONS, JUICE_ORIGINS, RIPENESS, type Fruit, type FruitLot, type JuiceOrigin } from '@trug/core';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, Matches, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, Matches, ValidateIf, ValidateNested } from 'class-validator';
 import { GravityDto } from '../entries/liquid-payloads.js';
 import { InRange, InRangeOrNull, Instant, LIMITS, Text, Ulid } from '../validation/decorators.js';
 import type { StoredJuice } from './stored-juice.js';
@@ -62,6 +62,7 @@ export class JuiceDto implements StoredJuice {
   @InRangeOrNull({ min: 0, max: 1000 }) costPerL!: number | null;
   @IsBoolean() preserved!: boolean;
   @IsBoolean() vitaminC!: boolean;
+  @IsOptional() @IsBoolean() fromConcentrate?: boolean;
   @ValidateIf((j: JuiceDto) => j.pressing !== null) @ValidateNested() @Type(() => PressingDto) pressing!: PressingDto | null;
   @ValidateIf((j: JuiceDto) => j.steeping !== null) @ValidateNested() @Type(() => SteepingDto) steeping!: SteepingDto | null;
   @InRange(LIMITS.volumeL) goneL!: number;

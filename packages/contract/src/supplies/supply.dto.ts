@@ -2,7 +2,7 @@ import { IsIn, IsInt, IsNotEmpty, Matches, ValidateIf } from 'class-validator';
 import { InRange, InRangeOrNull, Text, Ulid } from '../validation/decorators.js';
 
 /** What the cupboard holds besides vessels. */
-export const SUPPLY_KINDS = ['yeast', 'nutrient', 'sulfite', 'acid', 'carbonate', 'tannin', 'sugar', 'enzyme', 'bentonite', 'other'] as const;
+export const SUPPLY_KINDS = ['yeast', 'nutrient', 'sulfite', 'acid', 'carbonate', 'tannin', 'sugar', 'enzyme', 'bentonite', 'finings', 'other'] as const;
 
 /** A kind of supply. */
 export type SupplyKind = (typeof SUPPLY_KINDS)[number];

@@ -12,6 +12,7 @@ import { arbitraryJuice, SEED } from '../testing/arbitrary-liquid.js';
 import { expectWithin, refusalCode } from '../testing/expect-within.js';
 import { topUp, waterForGravity } from './dilution.js';
 import { gravityForAbv, sugarForGravity } from './sugar-for-gravity.js';
+import { sulfiteGiven } from './sulfite-given.js';
 import { freeSo2For, sulfiteDose } from './sulfite-dose.js';
 
 const reference = liquidFromReadings({ volumeL: 20, sg: 1.05, taGPerL: 6, ph: 3.5, tanninGPerL: 0.5 });
@@ -105,6 +106,24 @@ describe('dilution', () => {
     const waterL = waterForGravity({ liquid: reference, targetSg: 1.045 }).value;
     expectWithin(gravityOf(topUp({ liquid: reference, withLiquid: waterOf(1), volumeL: waterL }).value.liquid), 1.045, { abs: 1e-6 });
     expect(refusalCode(() => waterForGravity({ liquid: reference, targetSg: 1.06 }))).toBe('UNREACHABLE');
+  });
+});
+
+describe('sulfiteGiven', () => {
+  it.each([
+    ['tablet' as const, 2, 22.5, 20],
+    ['potassium-metabisulfite' as const, 2, 20, 57.6],
+    ['sodium-metabisulfite' as const, 1, 10, 67.4],
+  ])('%s: %d in %d L bring %d mg/L', (form, amount, volumeL, so2MgPerL) => {
+    expectWithin(sulfiteGiven({ form, amount, volumeL, totalSo2MgPerL: 0 }).value.so2MgPerL, so2MgPerL, { abs: 0.05 });
+  });
+  it('is the dose read backwards, and minds the total rather than the dose', () => {
+    const dose = sulfiteDose({ ph: 3.4, volumeL: 20, aim: 'juice', form: 'potassium-metabisulfite' }).value;
+    const given = { form: 'potassium-metabisulfite' as const, amount: dose.massG ?? 0, volumeL: 20 };
+    expectWithin(sulfiteGiven({ ...given, totalSo2MgPerL: 0 }).value.so2MgPerL, dose.so2MgPerL, { abs: 1e-9 });
+    const cautionsAt = (totalSo2MgPerL: number): string[] => sulfiteGiven({ ...given, totalSo2MgPerL }).cautions.map((c) => c.id);
+    expect(cautionsAt(99)).toEqual([]);
+    expect(cautionsAt(101)).toEqual(['sulfite-total']);
   });
 });
 

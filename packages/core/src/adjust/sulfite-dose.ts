@@ -38,6 +38,12 @@ export interface SulfiteDose {
 const SO2_FRACTION = { 'potassium-metabisulfite': 0.576, 'sodium-metabisulfite': 0.674 } as const;
 /** @source usual tablet: 50 mg/L in 4.5 L */
 const TABLET_MG_SO2 = 225;
+/** Sulfur dioxide of a gram of each powder, or of a tablet, mg. @source as above */
+export const SO2_MG_PER_UNIT: Readonly<Record<SulfiteForm, number>> = {
+  'potassium-metabisulfite': SO2_FRACTION['potassium-metabisulfite'] * 1000,
+  'sodium-metabisulfite': SO2_FRACTION['sodium-metabisulfite'] * 1000,
+  tablet: TABLET_MG_SO2,
+};
 /** Juice doses by pH, up to and including each pH, mg/L total. @source usual cider practice: weaker as pH rises, so more is needed */
 const JUICE_DOSE_MG_PER_L: readonly (readonly [upToPh: number, so2MgPerL: number])[] = [
   [3.0, 40],
@@ -46,7 +52,7 @@ const JUICE_DOSE_MG_PER_L: readonly (readonly [upToPh: number, so2MgPerL: number
   [3.8, 150],
 ];
 /** Usual legal ceiling on total sulfite. @source common limit for cider, 200 mg/L; local rules differ */
-const TOTAL_CAP_MG_PER_L = 200;
+export const TOTAL_CAP_MG_PER_L = 200;
 /** pKa of sulfurous acid in a drink. @source Usseglio-Tomasset, 1.81 */
 const PKA_SO2 = 1.81;
 const WAIT_BEFORE_YEAST_H = 24;

@@ -50,6 +50,12 @@ export const CAUTIONS = {
     text: 'Sulfite fumes hurt lungs, and some people with asthma react to sulfite in a drink.',
     whatToDo: 'Add it in open air with your face away from the bucket. Name it on the label; many places require that above 10 mg/L and cap the total.',
   },
+  'sulfite-total': {
+    id: 'sulfite-total',
+    severity: 'caution',
+    text: 'With this there is more sulfite in it than the 200 mg/L commonly allowed. It will smell of struck matches, and it can harm people with asthma.',
+    whatToDo: 'Add less, or blend it with a batch that has little. Look up the limit where you live.',
+  },
   'sorbate-benzoate': {
     id: 'sorbate-benzoate',
     severity: 'danger',

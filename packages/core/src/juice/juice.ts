@@ -77,6 +77,8 @@ export interface Juice {
   readonly preserved: boolean;
   /** Whether vitamin C was added, which counts as acid when titrated. */
   readonly vitaminC: boolean;
+  /** Whether the carton says it was made from concentrate: heated, so nothing wild lives in it. */
+  readonly fromConcentrate?: boolean | undefined;
   readonly pressing: Pressing | null;
   readonly steeping: Steeping | null;
   /** Drunk, spilled or given away, L. */

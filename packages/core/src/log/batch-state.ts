@@ -1,7 +1,7 @@
 import type { GravityReading } from '../ferment/reading.js';
 import type { JudgedEntry, PlaceTemperature } from '../ferment/judge-facts.js';
 import type { Liquid } from '../liquid/liquid.js';
-import type { CapColour, VesselFill } from './entry.js';
+import type { CapColour, TimedPlan, VesselFill } from './entry.js';
 
 /** The stops of the path, in order. */
 export const STAGES = ['juice', 'settle', 'pitch', 'ferment', 'rack', 'rest', 'finish', 'bottle', 'drink'] as const;
@@ -34,6 +34,18 @@ export interface Keg {
   readonly targetVolumes: number;
   readonly storeC: number;
   readonly at: string;
+}
+
+/** A plan of timed steps that is under way. */
+export interface RunningPlan {
+  readonly plan: TimedPlan;
+  /** The last step done, counted from 1. */
+  readonly step: number;
+  readonly of: number;
+  readonly doneAt: string;
+  /** When the next one is due, ISO 8601. */
+  readonly dueAt: string;
+  readonly next: string;
 }
 
 /** Something in the log that does not add up; the rest is still replayed. */
@@ -74,6 +86,7 @@ export interface BatchState {
   readonly primed: { readonly at: string; readonly volumes: number; readonly mode: 'bulk' | 'per-bottle' } | null;
   readonly crates: readonly Crate[];
   readonly keg: Keg | null;
+  readonly plan: RunningPlan | null;
   readonly lastEntryAt: string | null;
   readonly issues: readonly ReplayIssue[];
 }
@@ -99,6 +112,7 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   primed: null,
   crates: [],
   keg: null,
+  plan: null,
   lastEntryAt: null,
   issues: [],
 });

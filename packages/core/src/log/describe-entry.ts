@@ -43,8 +43,10 @@ export function describeEntry(entry: Entry, units: UnitPreferences): EntryWords 
     case 'pitched':
       return {
         lead: entry.payload.method === 'wild' ? 'Left to its own yeast' : 'Pitched',
-        rest: `${yeastById(entry.payload.yeastId).name}${entry.payload.massG > 0 ? `, ${mass(entry.payload.massG)} ${entry.payload.method}` : ''}`,
+        rest: pitchedWords(entry, mass),
       };
+    case 'stepped':
+      return { lead: `Step ${entry.payload.step} of ${entry.payload.of}`, rest: entry.payload.done };
     case 'stirred':
       return { lead: 'Stirred', rest: '' };
     case 'moved':
@@ -81,6 +83,11 @@ export function describeEntry(entry: Entry, units: UnitPreferences): EntryWords 
     case 'corrected':
       return { lead: entry.payload.replacement ? 'Corrected' : 'Struck out', rest: entry.note };
   }
+}
+
+function pitchedWords({ payload }: EntryOf<'pitched'>, mass: (g: number) => string): string {
+  const names = [payload.yeastId, ...(payload.withYeastId === undefined ? [] : [payload.withYeastId])].map((id) => yeastById(id).name);
+  return `${names.join(' with ')}${payload.massG > 0 ? `, ${mass(payload.massG)} ${payload.method}` : ''}`;
 }
 
 function rawText(raw: RawGravity, units: UnitPreferences): string {

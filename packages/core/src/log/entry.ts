@@ -46,6 +46,27 @@ export interface SplitShare {
   readonly volumeL: number;
 }
 
+/** An amount taken out of the cupboard, in the supply's own unit. */
+export interface SupplyUse {
+  readonly supplyId: string;
+  readonly amount: number;
+}
+
+/** What can be done in timed steps. */
+export const TIMED_PLANS = ['rehydration', 'starter', 'wild-starter', 'restart', 'finings'] as const;
+
+/** One of them. */
+export type TimedPlan = (typeof TIMED_PLANS)[number];
+
+type Added =
+  | { readonly what: 'fermentable'; readonly fermentableId: string; readonly massG: number }
+  | { readonly what: 'acid'; readonly acid: AcidId; readonly massG: number }
+  | { readonly what: 'carbonate'; readonly carbonate: CarbonateId; readonly massG: number }
+  | { readonly what: 'water'; readonly volumeL: number }
+  | { readonly what: 'tannin'; readonly massG: number }
+  | { readonly what: 'sulfite'; readonly so2MgPerL: number }
+  | { readonly what: 'nutrient' | 'enzyme' | 'bentonite' | 'finings'; readonly name: string; readonly massG: number };
+
 /** What each kind of entry says. Field names carry their units. */
 export interface EntryPayloads {
   readonly filled: {
@@ -80,19 +101,26 @@ export interface EntryPayloads {
     readonly bubbles: 'none' | 'some' | 'lively' | null;
     readonly smell: string | null;
   };
-  readonly addition:
-    | { readonly what: 'fermentable'; readonly fermentableId: string; readonly massG: number }
-    | { readonly what: 'acid'; readonly acid: AcidId; readonly massG: number }
-    | { readonly what: 'carbonate'; readonly carbonate: CarbonateId; readonly massG: number }
-    | { readonly what: 'water'; readonly volumeL: number }
-    | { readonly what: 'tannin'; readonly massG: number }
-    | { readonly what: 'sulfite'; readonly so2MgPerL: number }
-    | { readonly what: 'nutrient' | 'enzyme' | 'bentonite' | 'finings'; readonly name: string; readonly massG: number };
+  readonly addition: Added & { readonly supplies?: readonly SupplyUse[] | undefined };
   readonly pitched: {
     readonly yeastId: string;
     readonly massG: number;
     readonly method: 'sprinkled' | 'rehydrated' | 'starter' | 'wild';
     readonly juiceC: number | null;
+    /** A second kind that went in with it. */
+    readonly withYeastId?: string | undefined;
+    readonly supplies?: readonly SupplyUse[] | undefined;
+  };
+  /** One step of a timed plan, done; the plan is over when nothing comes next. */
+  readonly stepped: {
+    readonly plan: TimedPlan;
+    readonly done: string;
+    /** Counted from 1. */
+    readonly step: number;
+    readonly of: number;
+    readonly next: string | null;
+    /** From this step to the next. */
+    readonly waitMin: number;
   };
   readonly stirred: Record<string, never>;
   readonly moved: { readonly place: string; readonly tempC: number };

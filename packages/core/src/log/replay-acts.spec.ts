@@ -35,6 +35,8 @@ const fill = (): Entry =>
   });
 const read = (day: number, sg: number): Entry =>
   entry('reading', day, { gravity: raw(sg), ph: null, taGPerL: null, placeC: 15, insistedOn: [], bubbles: null, smell: null });
+const step = (day: number, next: string | null, waitMin = 90): Entry =>
+  entry('stepped', day, { plan: 'starter', done: 'Boiled some juice', step: 1, of: 3, next, waitMin });
 const pitch = (): Entry => entry('pitched', 1, { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: 15 });
 
 const liquidAfter = (...log: readonly Entry[]): Liquid => {
@@ -43,6 +45,24 @@ const liquidAfter = (...log: readonly Entry[]): Liquid => {
   return state.liquid;
 };
 const before = liquidAfter();
+
+describe('a plan of timed steps', () => {
+  it('runs from each step done to the next, and is over with the last or with the yeast', () => {
+    expect(replay([fill(), step(0.5, 'Sprinkle it')]).plan).toMatchObject({ step: 1, next: 'Sprinkle it', dueAt: '2026-10-01T23:30:00.000Z' });
+    expect(replay([fill(), step(0.5, 'Sprinkle it'), step(0.6, null)]).plan).toBeNull();
+    expect(replay([fill(), step(0.5, 'Sprinkle it'), pitch()]).plan).toBeNull();
+  });
+});
+
+describe('two kinds of yeast together', () => {
+  const lead = (yeastId: string, withYeastId: string): string | null =>
+    replay([fill(), entry('pitched', 1, { yeastId, withYeastId, massG: 5, method: 'sprinkled', juiceC: 15 })]).yeastId;
+  it('the killer is left, else the one that stands more alcohol', () => {
+    expect(lead('english-ale', 'neutral-champagne')).toBe('neutral-champagne');
+    expect(lead('fruity-cider', 'crisp-cider')).toBe('crisp-cider');
+    expect(lead('crisp-cider', 'fruity-cider')).toBe('crisp-cider');
+  });
+});
 
 describe('what each act does to the liquid', () => {
   it('acid makes it sharper, carbonate softer', () => {
@@ -141,6 +161,11 @@ describe('describeEntry', () => {
   it.each<[Entry, string]>([
     [pitch(), 'Pitched Crisp cider type, 5 g sprinkled'],
     [entry('pitched', 1, { yeastId: 'wild-spontaneous', massG: 0, method: 'wild', juiceC: null }), 'Left to its own yeast Wild / spontaneous'],
+    [
+      entry('pitched', 1, { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: 15, withYeastId: 'english-ale' }),
+      'Pitched Crisp cider type with English-ale type, 5 g sprinkled',
+    ],
+    [step(2, 'Sprinkle it'), 'Step 1 of 3 Boiled some juice'],
     [entry('addition', 1, { what: 'fermentable', fermentableId: 'honey', massG: 1500 }), 'Added 1.50 kg Honey'],
     [entry('addition', 1, { what: 'water', volumeL: 2 }), 'Added 2 L water'],
     [entry('addition', 1, { what: 'acid', acid: 'malic', massG: 12 }), 'Added 12 g malic acid'],

@@ -9,6 +9,7 @@ import { agreeWithMustReading, agreeWithReading } from '../liquid/ferment-to.js'
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { abvOf, dryAbvOf } from '../liquid/views.js';
+import { leadingYeast } from '../yeast/yeast-together.js';
 import { EMPTY_STATE, type BatchState } from './batch-state.js';
 import { correctGravity } from './correct-gravity.js';
 import { effectiveEntries } from './effective-entries.js';
@@ -65,9 +66,9 @@ function applied(state: Draft, entry: Entry): Patch {
     case 'addition':
       return added(state, entry);
     case 'pitched':
-      state.judged.push({ at: entry.at, kind: 'pitched' });
-      if (entry.payload.juiceC !== null) state.temps.push({ at: entry.at, tempC: entry.payload.juiceC });
-      return { yeastId: entry.payload.yeastId, pitchedAt: state.pitchedAt ?? entry.at, ...(state.pitchedAt ? {} : { must: state.liquid }) };
+      return pitched(state, entry);
+    case 'stepped':
+      return { plan: runningPlan(entry) };
     case 'moved':
       state.temps.push({ at: entry.at, tempC: entry.payload.tempC });
       return { place: entry.payload.place, placeC: entry.payload.tempC };
@@ -113,6 +114,21 @@ function filled(entry: EntryOf<'filled'>): Patch {
     yanMgPerL: payload.yanMgPerL ?? undefined,
   });
   return { liquid, lastLiquid: liquid, must: liquid, vessels: payload.vessels, filledAt: entry.at, placeC: payload.tempC };
+}
+
+function pitched(state: Draft, entry: EntryOf<'pitched'>): Patch {
+  const { yeastId, withYeastId, juiceC } = entry.payload;
+  state.judged.push({ at: entry.at, kind: 'pitched' });
+  if (juiceC !== null) state.temps.push({ at: entry.at, tempC: juiceC });
+  const lead = withYeastId === undefined ? yeastId : leadingYeast(yeastId, withYeastId);
+  // The starter has gone in, so its steps are over; finings wait for nothing of the kind.
+  const plan = state.plan?.plan === 'finings' ? state.plan : null;
+  return { yeastId: lead, plan, pitchedAt: state.pitchedAt ?? entry.at, ...(state.pitchedAt ? {} : { must: state.liquid }) };
+}
+
+function runningPlan({ at, payload }: EntryOf<'stepped'>): BatchState['plan'] {
+  const { plan, step, of, next, waitMin } = payload;
+  return next === null ? null : { plan, step, of, next, doneAt: at, dueAt: new Date(Date.parse(at) + waitMin * 60_000).toISOString() };
 }
 
 function read(state: Draft, entry: EntryOf<'reading'>): Patch {

@@ -1,13 +1,27 @@
 import { PROOF_DAYS } from '../ferment/judge-facts.js';
 import type { Verdict } from '../ferment/verdict.js';
-import type { BatchState } from '../log/batch-state.js';
+import type { BatchState, RunningPlan } from '../log/batch-state.js';
+import type { TimedPlan } from '../log/entry.js';
 import { calendarDays, dateAfter, daysBetween, dayText } from '../quantity/days.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import { figure, gravityText } from '../worked/figures.js';
 import type { Method } from './method.js';
 
 /** What a job asks for. */
-export type JobKind = 'pitch' | 'read' | 'second-reading' | 'warm' | 'restart' | 'rack' | 'bottle' | 'stabilise' | 'test-bottle' | 'open-one';
+export type JobKind =
+  | 'stir'
+  | 'strain'
+  | 'pitch'
+  | 'step'
+  | 'read'
+  | 'second-reading'
+  | 'warm'
+  | 'restart'
+  | 'rack'
+  | 'bottle'
+  | 'stabilise'
+  | 'test-bottle'
+  | 'open-one';
 
 /** When a job falls, beside today. */
 export type JobUrgency = 'overdue' | 'today' | 'week' | 'later';
@@ -63,7 +77,8 @@ export function nextJobs(input: JobsInput): readonly Job[] {
   };
   if (state.liquid && !state.keg) {
     if (state.pitchedAt) fermentJobs(input, add);
-    else if (state.filledAt) pitchJob(input, state.filledAt, add);
+    else if (state.filledAt && !isStarter(state)) pitchJob(input, state.filledAt, add);
+    if (state.plan) stepJob(input, state.plan, add);
   }
   for (const crate of state.crates) crateJobs(input, crate, add);
   const order: readonly JobUrgency[] = ['overdue', 'today', 'week', 'later'];
@@ -71,6 +86,22 @@ export function nextJobs(input: JobsInput): readonly Job[] {
 }
 
 type Add = (kind: JobKind, cause: string, dueAt: string, title: string, detail: string) => void;
+
+/** While a starter is being built, its next step takes the place of pitching. */
+const isStarter = ({ plan }: BatchState): boolean => plan !== null && plan.plan !== 'finings';
+
+const PLAN_NAMES: Readonly<Record<TimedPlan, string>> = {
+  rehydration: 'Yeast',
+  starter: 'Starter',
+  'wild-starter': 'Wild starter',
+  restart: 'Restart',
+  finings: 'Finings',
+};
+
+function stepJob({ batchName }: JobsInput, plan: RunningPlan, add: Add): void {
+  const when = plan.dueAt === plan.doneAt ? '' : `, from ${plan.dueAt.slice(11, 16)} on ${dayText(plan.dueAt)}`;
+  add('step', plan.doneAt, plan.dueAt, `${PLAN_NAMES[plan.plan]} for ${batchName}`, `${plan.next} Step ${plan.step + 1} of ${plan.of}${when}.`);
+}
 
 function pitchJob({ batchName, state, method }: JobsInput, filledAt: string, add: Add): void {
   if (!state.sulfitedAt) {

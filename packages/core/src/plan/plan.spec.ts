@@ -3,6 +3,7 @@ import type { FermentStatus, Verdict } from '../ferment/verdict.js';
 import { EMPTY_STATE, STAGES, type BatchState, type Crate, type StateReading } from '../log/batch-state.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import { SEED } from '../testing/arbitrary-liquid.js';
+import { juiceJobs } from './juice-jobs.js';
 import { METHODS, methodById } from './method.js';
 import { nextJobs, urgencyOf, type Job } from './next-jobs.js';
 import { plannedDates } from './planned-dates.js';
@@ -55,6 +56,51 @@ const verdict = (status: FermentStatus): Verdict => ({
 const jobsOf = (state: BatchState, status: FermentStatus | null = null): readonly Job[] =>
   nextJobs({ batchId: 'B', batchName: 'Lot', state, verdict: status === null ? null : verdict(status), method: methodById('carton-quick'), today: TODAY });
 const kinds = (state: BatchState, status: FermentStatus | null = null): string[] => jobsOf(state, status).map((j) => j.kind);
+
+describe('juiceJobs', () => {
+  const steeping = {
+    days: 4,
+    fruitKg: 2,
+    waterL: 3,
+    sugarG: 0,
+    acidG: 0,
+    teaCups: 0,
+    driedFruitG: 0,
+    hot: false,
+    startedAt: daysAgo(2),
+    stirredAt: [],
+    strainedAt: null,
+  };
+  const jobFor = (changes: object): Job | undefined =>
+    juiceJobs([{ id: 'J', name: 'Crab pulp', tape: 'straw', steeping: { ...steeping, ...changes } }], TODAY)[0];
+  it('asks for a stir today, and for straining once its days are over', () => {
+    expect(jobFor({})).toMatchObject({ kind: 'stir', title: 'Stir Crab pulp', urgency: 'today', juiceId: 'J' });
+    expect(jobFor({ startedAt: daysAgo(5) })).toMatchObject({ kind: 'strain', urgency: 'overdue' });
+    expect(jobFor({ startedAt: daysAgo(4) })).toMatchObject({ kind: 'strain', urgency: 'today' });
+  });
+  it('asks for nothing of pulp just stirred, strained, or a juice that never steeped', () => {
+    expect(jobFor({ stirredAt: [daysAgo(0.1)] })).toBeUndefined();
+    expect(jobFor({ strainedAt: daysAgo(1) })).toBeUndefined();
+    expect(juiceJobs([{ id: 'J', name: 'Pressed', tape: 'straw', steeping: null }], TODAY)).toEqual([]);
+  });
+});
+
+describe('a starter under way', () => {
+  const must: BatchState = { ...fermenting, stage: 'pitch', pitchedAt: null, readings: [] };
+  const plan = { plan: 'starter' as const, step: 1, of: 4, doneAt: daysAgo(1), dueAt: TODAY, next: 'Sprinkle it.' };
+  it('asks for its next step in place of pitching, until the yeast is in', () => {
+    expect(kinds(must)).toEqual(['pitch']);
+    expect(kinds({ ...must, plan })).toEqual(['step']);
+    expect(jobsOf({ ...must, plan })[0]).toMatchObject({
+      title: 'Starter for Lot',
+      urgency: 'today',
+      detail: expect.stringContaining('Sprinkle it. Step 2 of 4') as string,
+    });
+  });
+  it('finings hold nothing else up', () => {
+    expect(kinds({ ...fermenting, plan: { ...plan, plan: 'finings' } }, 'working').sort()).toEqual(['read', 'step']);
+  });
+});
 
 describe('nextJobs', () => {
   it.each<[FermentStatus, string]>([

@@ -1,5 +1,7 @@
 import { yeastById } from '../reference/yeast-kinds.js';
 
+const middle = ([low, high]: readonly [number, number]): number => (low + high) / 2;
+
 /**
  * Whether two kinds of yeast live together, when mixed or when one restarts the other.
  *
@@ -18,4 +20,20 @@ export function yeastTogether(first: string, second: string): { readonly kills: 
   if ([a, b].some((k) => k.killer === 'unknown'))
     return { kills: false, text: 'Nobody can say which of these will win. The one with more live cells usually does.' };
   return { kills: false, text: 'They can live together; the quicker one will do most of the work.' };
+}
+
+/**
+ * Which of two kinds pitched together ends up doing the work: a killer that meets a sensitive kind, or else the one
+ * that stands more alcohol, since it is there at the end.
+ *
+ * @param first - one kind
+ * @param second - the other
+ * @returns its id
+ * @throws {CoreError} UNKNOWN_ID
+ * @source killer and sensitive kinds of the yeast library; the rest is our estimate
+ */
+export function leadingYeast(first: string, second: string): string {
+  const [a, b] = [yeastById(first), yeastById(second)];
+  if (yeastTogether(first, second).kills) return a.killer === 'killer' ? a.id : b.id;
+  return middle(b.toleranceAbv) > middle(a.toleranceAbv) ? b.id : a.id;
 }

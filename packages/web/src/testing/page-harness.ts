@@ -77,6 +77,7 @@ export class PageHarness {
       harness.actions.push(action);
       if (action.type === BatchPageActions.entriesWritten.type && 'entries' in action) harness.answer(store, action.entries as readonly Entry[]);
       if (action.type === LarderPageActions.juiceSaved.type) harness.answerCard(store, action as ReturnType<typeof LarderPageActions.juiceSaved>);
+      if (action.type === LarderPageActions.supplySaved.type) harness.answerSupply(store, action as ReturnType<typeof LarderPageActions.supplySaved>);
       if (action.type === LarderPageActions.pourMade.type) harness.answerPour(store, action as ReturnType<typeof LarderPageActions.pourMade>);
     });
     await fixture.whenStable();
@@ -105,6 +106,14 @@ export class PageHarness {
     const field = this.field(name);
     field.value = text;
     field.dispatchEvent(new Event('input', { bubbles: true }));
+    await this.fixture.whenStable();
+  }
+
+  /** Types a field and leaves it, for one that is taken up when it is left. */
+  async change(name: string, text: string): Promise<void> {
+    const field = this.field(name);
+    field.value = text;
+    field.dispatchEvent(new Event('change', { bubbles: true }));
     await this.fixture.whenStable();
   }
 
@@ -149,6 +158,11 @@ export class PageHarness {
         problem ? LarderApiActions.juiceRefused({ sent, problem }) : LarderApiActions.juiceStored({ sent, juice: { ...sent, version: sent.version + 1 } }),
       ),
     );
+  }
+
+  private answerSupply(store: Store, { supply: sent }: ReturnType<typeof LarderPageActions.supplySaved>): void {
+    const { refusal: problem } = this;
+    setTimeout(() => store.dispatch(problem ? LarderApiActions.supplyRefused({ sent, problem }) : LarderApiActions.supplyStored({ sent, supply: sent })));
   }
 
   private answerPour(store: Store, { pour: sent }: ReturnType<typeof LarderPageActions.pourMade>): void {

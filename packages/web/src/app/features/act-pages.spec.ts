@@ -1,5 +1,6 @@
 import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
 import { PageHarness } from '../../testing/page-harness';
+import { sampleSupply } from '../../testing/sample-supply';
 import { MovePage } from './note/move-page';
 import { NotePage } from './note/note-page';
 import { PitchPage } from './pitch/pitch-page';
@@ -9,7 +10,11 @@ const jar = (n: number): { id: string; name: string; kind: 'jar'; capacityL: num
 const big = { id: 'V', name: 'Big glass', kind: 'carboy' as const, capacityL: 23 };
 const inputs = { id: BATCH_ID };
 
+const packetOf = (refId: string, changes: Parameters<typeof sampleSupply>[0] = {}): ReturnType<typeof sampleSupply> =>
+  sampleSupply(Object.assign({ kind: 'yeast', refId, name: refId, amount: 3, unit: 'packet', packetG: 5 }, changes));
+
 describe('PitchPage', () => {
+  const ale = packetOf('english-ale', { packetG: 11, bestBefore: '2027-01-01' });
   const open = (entries = [filled()], today = 1): Promise<PageHarness> => PageHarness.open(PitchPage, { batches: [sampleBatch(entries)], today, inputs });
   it('weighs the yeast for this juice and this cold', async () => {
     const page = await open();
@@ -22,20 +27,9 @@ describe('PitchPage', () => {
     expect(page.text('aside ol')).toContain('Throw it out if it smells of vinegar');
   });
   it('ranks kinds for this must and place, and for what is in the cupboard and in date', async () => {
-    const packet = (refId: string, bestBefore: string) => ({
-      id: refId,
-      version: 1,
-      kind: 'yeast' as const,
-      refId,
-      name: refId,
-      amount: 1,
-      unit: 'packet' as const,
-      packetG: 11,
-      bestBefore,
-    });
     const page = await PageHarness.open(PitchPage, {
       batches: [sampleBatch([filled()])],
-      supplies: [packet('english-ale', '2027-01-01'), packet('american-ale', '2020-01-01')],
+      supplies: [ale, packetOf('american-ale', { bestBefore: '2020-01-01' })],
       today: 1,
       inputs,
     });
@@ -48,7 +42,38 @@ describe('PitchPage', () => {
     expect(page.text('aside')).toContain('Half a packet of 11 g');
     await page.choose('way', 'rehydrated');
     await page.submit();
-    expect(page.written()[0]?.payload).toMatchObject({ yeastId: 'english-ale', method: 'rehydrated' });
+    expect(page.written()[0]?.payload).toMatchObject({
+      yeastId: 'english-ale',
+      method: 'rehydrated',
+      supplies: [{ supplyId: ale.id, amount: 0.5 }],
+    });
+  });
+  it('takes nothing out of the cupboard when that is unticked', async () => {
+    const page = await PageHarness.open(PitchPage, { batches: [sampleBatch([filled()])], supplies: [packetOf('crisp-cider')], today: 1, inputs });
+    expect(page.text('trug-supply-take')).toContain('1 packet, of 3 packets of 5 g there');
+    await page.tick('input[name=take]');
+    await page.submit();
+    expect(page.written()[0]?.payload).toMatchObject({ supplies: undefined });
+  });
+  it('says what becomes of two kinds together, and files both', async () => {
+    const page = await open();
+    await page.choose('with', 'english-ale');
+    expect(page.text('aside')).toContain('They can live together');
+    await page.tick('input[name=yeast][value=neutral-champagne]');
+    expect(page.text('aside .field-error')).toContain('kills English-ale type');
+    await page.submit();
+    expect(page.written()[0]?.payload).toMatchObject({ yeastId: 'neutral-champagne', withYeastId: 'english-ale' });
+  });
+  it('keeps time for a starter, step by step, over the days it takes', async () => {
+    const page = await open();
+    await page.choose('way', 'starter');
+    await page.press('Done: Boil 1000 mL of the juice two minutes and let it cool to 25 °C in a covered jar.');
+    expect(page.written()[0]).toMatchObject({ kind: 'stepped', payload: { plan: 'starter', step: 1, of: 4, waitMin: 60 } });
+    const later = await PageHarness.open(PitchPage, { batches: [sampleBatch([filled(), ...page.written()])], today: 1.02, inputs });
+    await later.choose('way', 'starter');
+    expect(later.text('li.done')).toContain('Boil');
+    expect(later.text('li.now')).toMatch(/Sprinkle .*from \d\d:\d\d, in \d+ min/);
+    expect(later.has('li.now button')).toBe(true);
   });
   it('pitches', async () => {
     const page = await open();

@@ -1,8 +1,12 @@
-import { finishedLog, filled, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
+import { dayAt, finishedLog, filled, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
+import { sampleJuice } from '../../testing/sample-juice';
+import { sampleSupply } from '../../testing/sample-supply';
 import { PageHarness } from '../../testing/page-harness';
 import { CupboardPageActions } from '../state/cellarbook.actions';
 import { Cellar } from './cellar/cellar';
 import { Cupboard } from './cupboard/cupboard';
+import { SupplyShelf } from './cupboard/supply-shelf';
+import { LarderPageActions } from '../state/larder.actions';
 import { ComingPlace } from './places/coming-place';
 import { SettingsPage } from './settings/settings-page';
 import { Shelf } from './shelf/shelf';
@@ -64,6 +68,28 @@ describe('Cellar', () => {
   });
 });
 
+describe('the jobs beside the shelf', () => {
+  it('hold pulp that wants stirring, and lead to where it is done', async () => {
+    const steeping = {
+      startedAt: dayAt(0),
+      days: 5,
+      fruitKg: 2,
+      waterL: 3,
+      sugarG: 0,
+      acidG: 0,
+      teaCups: 0,
+      driedFruitG: 0,
+      hot: false,
+      stirredAt: [],
+      strainedAt: null,
+    };
+    const page = await PageHarness.open(Shelf, { juices: [sampleJuice({ name: 'Crab pulp', origin: 'steeped', volumeL: 0, steeping })], today: 2 });
+    expect(page.text('trug-job-list .today')).toContain('Stir Crab pulp');
+    await page.press('Stir: Stir Crab pulp');
+    expect(page.address()).toBe('/juice');
+  });
+});
+
 describe('Cupboard', () => {
   it('tells free vessels from full ones', async () => {
     const page = await PageHarness.open(Cupboard, { batches: [sampleBatch([filled()])], vessels: [big, { ...big, id: 'W', name: 'Spare' }], today: 1 });
@@ -82,6 +108,50 @@ describe('Cupboard', () => {
     const added = page.actions.flatMap((a) => (a.type === CupboardPageActions.vesselAdded.type && 'vessel' in a ? [a.vessel as { capacityL: number }] : []));
     expect(added.map((v) => v.capacityL)).toEqual([5, 4.54609]);
     expect(page.text('ul')).toContain('Demijohn');
+  });
+});
+
+describe('SupplyShelf', () => {
+  const packets = (amount: number): ReturnType<typeof sampleSupply> =>
+    sampleSupply({
+      id: '01S00000000000000000000YST',
+      kind: 'yeast',
+      refId: 'crisp-cider',
+      name: 'Crisp cider type',
+      amount,
+      unit: 'packet',
+      packetG: 5,
+      bestBefore: '2026-09-01',
+    });
+  it('counts what the logs have left of each, and marks what is past its date', async () => {
+    const pitch = sampleEntry('pitched', 0.1, {
+      yeastId: 'crisp-cider',
+      massG: 5,
+      method: 'sprinkled',
+      juiceC: 18,
+      supplies: [{ supplyId: '01S00000000000000000000YST', amount: 1.5 }],
+    });
+    const page = await PageHarness.open(SupplyShelf, { batches: [sampleBatch([filled(), pitch])], supplies: [packets(2)], today: 1 });
+    expect(page.text('tbody')).toContain('half a packet of 5 g');
+    expect(page.text('tbody')).toContain('past its date');
+    const gone = await PageHarness.open(SupplyShelf, { batches: [sampleBatch([filled(), pitch])], supplies: [packets(1)], today: 1 });
+    expect(gone.text('tbody')).toContain('used up');
+  });
+  it('takes sugar by weight in any unit and yeast by the packet, and keeps what it refuses', async () => {
+    const page = await PageHarness.open(SupplyShelf);
+    await page.choose('supplyWhat', 'sugar:sucrose');
+    await page.type('supplyAmount', 'a bag');
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('“a bag” is no weight');
+    expect(page.value('supplyAmount')).toBe('a bag');
+    await page.type('supplyAmount', '1 lb');
+    await page.submit();
+    await page.choose('supplyWhat', 'yeast:restart');
+    await page.type('supplyAmount', '3');
+    await page.submit();
+    const saved = page.sent<ReturnType<typeof LarderPageActions.supplySaved>>(LarderPageActions.supplySaved.type).map((a) => a.supply);
+    expect(saved[0]).toMatchObject({ kind: 'sugar', refId: 'sucrose', unit: 'g', amount: expect.closeTo(453.6, 1) as number, packetG: null });
+    expect(saved[1]).toMatchObject({ kind: 'yeast', refId: 'restart', unit: 'packet', amount: 3, packetG: 5 });
   });
 });
 

@@ -1,4 +1,5 @@
-import { effect, signal, type WritableSignal } from '@angular/core';
+import { effect, inject, signal, type WritableSignal } from '@angular/core';
+import { ActivatedRoute } from '@angular/router';
 
 /** A form's fields as typed. */
 export type DraftFields = object;
@@ -60,4 +61,19 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
       localStorage.removeItem(storageKey);
     },
   };
+}
+
+/** The name of a form's draft about one batch, so that one batch's draft never shows in another's form. */
+export const batchDraftKey = (form: string, batchId: string): string => `${form}:${batchId}`;
+
+/**
+ * The draft of a form about the batch in the page's address.
+ *
+ * @param form - the form's name
+ * @param initial - what the fields hold at first
+ * @returns the draft; call within an injection context
+ */
+export function createBatchDraft<T extends DraftFields>(form: string, initial: T): Draft<T> {
+  const batchId = inject(ActivatedRoute).snapshot.paramMap.get('id');
+  return createDraft(batchId === null ? form : batchDraftKey(form, batchId), initial);
 }

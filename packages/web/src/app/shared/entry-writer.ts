@@ -37,11 +37,11 @@ export class EntryWriter {
   }
 
   /**
-   * Files acts on a batch, all or none, and goes back to its page.
+   * Files acts on a batch, all or none, and goes back to its page, or stays where it is.
    *
    * @returns why they cannot be filed; null once the server has them
    */
-  async write(view: BatchView, acts: readonly Act[], said: string): Promise<string | null> {
+  async write(view: BatchView, acts: readonly Act[], said: string, then: 'to-batch' | 'stay' = 'to-batch'): Promise<string | null> {
     const entries = acts.map((act) => this.entry(view.batch.id, act, view.state.lastEntryAt));
     const refused = (await refusalByContract(entries)) ?? refusalByCore(view, entries);
     if (refused !== null) return refused;
@@ -55,7 +55,7 @@ export class EntryWriter {
     this.store.dispatch(BatchPageActions.entriesWritten({ entries, said }));
     const answered = await answer;
     if (answered.type === BatchApiActions.entriesRefused.type) return answered.problem.detail;
-    await this.router.navigate(['/batch', view.batch.id]);
+    if (then === 'to-batch') await this.router.navigate(['/batch', view.batch.id]);
     return null;
   }
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import {
@@ -21,9 +21,10 @@ import {
 } from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
-import { createDraft } from '../../shared/draft';
+import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { SupplyTake, type Need } from '../../shared/supply-take/supply-take';
 import { Units } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
 import { adjustPlan } from './adjust-plan';
@@ -50,7 +51,7 @@ const FIELDS = {
 @Component({
   selector: 'trug-adjust-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, CautionList, Working],
+  imports: [FormsModule, RouterLink, QuantityField, CautionList, Working, SupplyTake],
   templateUrl: './adjust-page.html',
   styleUrl: './adjust-page.scss',
 })
@@ -59,7 +60,7 @@ export class AdjustPage {
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  protected readonly draft = createDraft('adjust', FIELDS);
+  protected readonly draft = createBatchDraft('adjust', FIELDS);
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly refusal = signal<string | null>(null);
   protected readonly kinds = ADJUSTS;
@@ -154,6 +155,14 @@ export class AdjustPage {
     ];
   });
 
+  private readonly take = viewChild(SupplyTake);
+  protected readonly needs = computed((): readonly Need[] => {
+    const plan = this.plan();
+    const need = plan && plan.unit !== 'L' && plan.unit !== 'mL' ? NEEDS[this.what()](this.fields()) : null;
+    if (!plan || !need) return [];
+    return [{ ...need, amount: this.given() ?? plan.amount, unit: plan.unit === 'tablets' ? 'tablet' : 'g' }];
+  });
+
   protected choose(what: AdjustId): void {
     this.draft.fields.update((f) => ({ ...f, what, given: '' }));
     this.refusal.set(null);
@@ -174,11 +183,26 @@ export class AdjustPage {
       this.refusal.set('Nothing needs to go in.');
       return;
     }
-    const refused = await this.writer.write(view, [{ kind: 'addition', payload: plan.payload }], 'Written down.');
+    const refused = await this.writer.write(view, [{ kind: 'addition', payload: { ...plan.payload, supplies: this.take()?.uses() } }], 'Written down.');
     if (refused === null) this.draft.forget();
     this.refusal.set(refused);
   }
 }
+
+type Kept = Pick<Need, 'kind' | 'refId'>;
+
+/** What of the cupboard each addition draws on. */
+const NEEDS: Readonly<Record<AdjustId, (f: typeof FIELDS) => Kept | null>> = {
+  sugar: (f) => ({ kind: 'sugar', refId: f.sugar }),
+  water: () => null,
+  acid: (f) => ({ kind: 'acid', refId: f.acid }),
+  carbonate: (f) => ({ kind: 'carbonate', refId: f.carbonate }),
+  tannin: () => ({ kind: 'tannin', refId: null }),
+  sulfite: (f) => ({ kind: 'sulfite', refId: f.form }),
+  enzyme: () => ({ kind: 'enzyme', refId: null }),
+  bentonite: () => ({ kind: 'bentonite', refId: null }),
+  nutrient: (f) => ({ kind: 'nutrient', refId: f.product }),
+};
 
 function numberOf(text: string): number | null {
   const value = Number(text.trim().replace(',', '.'));

@@ -16,16 +16,14 @@ import {
   NUTRIENTS,
   sugarForGravity,
   sulfiteDose,
+  sulfiteGiven,
   tanninForTarget,
   waterForGravity,
   phOf,
   type AcidId,
-  type SulfiteForm,
 } from '@trug/core';
 import type { AdjustAsk, AdjustId, AdjustOutcome, AdjustPlan } from './adjust-types';
 
-/** Sulfur dioxide of a gram of each form, or of a tablet, mg. @source as in the core: 57.6 %, 67.4 %, 50 mg/L in 4.5 L */
-const SO2_MG: Readonly<Record<SulfiteForm, number>> = { 'potassium-metabisulfite': 576, 'sodium-metabisulfite': 674, tablet: 225 };
 /** g of citric acid in a litre of lemon juice. @source usual composition, 45–60 g/L */
 const CITRIC_IN_LEMON_G_PER_L = 50;
 
@@ -158,7 +156,8 @@ const PLANNERS: Readonly<Record<AdjustId, Planner>> = {
       totalSo2MgPerL: liquid.totalSo2MgPerL,
     });
     const amount = form === 'tablet' ? (dose.value.tabletCount ?? 0) : (dose.value.massG ?? 0);
-    const so2MgPerL = ask.given === null ? dose.value.so2MgPerL : (ask.given * SO2_MG[form]) / liquid.volumeL;
+    const given = ask.given === null ? null : sulfiteGiven({ form, amount: ask.given, volumeL: liquid.volumeL, totalSo2MgPerL: liquid.totalSo2MgPerL });
+    const so2MgPerL = given?.value.so2MgPerL ?? dose.value.so2MgPerL;
     return {
       amount,
       unit: form === 'tablet' ? 'tablets' : 'g',
@@ -169,8 +168,8 @@ const PLANNERS: Readonly<Record<AdjustId, Planner>> = {
           : 'At this pH the juice keeps itself: none is needed.',
       ],
       after: addSulfite(liquid, Math.min(500, so2MgPerL)),
-      steps: dose.steps,
-      cautions: dose.cautions,
+      steps: [...dose.steps, ...(given?.steps ?? [])],
+      cautions: [...dose.cautions, ...(given?.cautions ?? [])],
       payload: { what: 'sulfite', so2MgPerL },
     };
   },

@@ -1,5 +1,6 @@
 import { BATCH_ID, filled, pitched, reading, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
 import { PageHarness } from '../../../testing/page-harness';
+import { sampleSupply } from '../../../testing/sample-supply';
 import { LarderPageActions } from '../../state/larder.actions';
 import { SplitPage } from '../split/split-page';
 import { AdjustPage } from './adjust-page';
@@ -36,6 +37,26 @@ describe('AdjustPage', () => {
     expect(page.text('aside h2')).toContain(of);
     await page.submit();
     expect(page.written()[0]?.payload).toMatchObject(payload);
+  });
+  it('takes what goes in out of the cupboard, no more than is there', async () => {
+    const malic = sampleSupply({ amount: 30 });
+    const page = await PageHarness.open(AdjustPage, { batches: [sampleBatch([filled()])], supplies: [malic], today: 1, inputs });
+    await page.press('Acid up');
+    await page.type('ta', '9');
+    expect(page.text('trug-supply-take')).toContain('30 g, of 30 g there');
+    await page.type('given', '12 g');
+    await page.submit();
+    expect(page.written()[0]?.payload).toMatchObject({ massG: 12, supplies: [{ supplyId: malic.id, amount: 12 }] });
+    await page.press('Water');
+    expect(page.has('trug-supply-take input')).toBe(false);
+  });
+  it('warns of the running total of sulfite, not only of the dose', async () => {
+    const page = await open([filled(), sampleEntry('addition', 0.5, { what: 'sulfite', so2MgPerL: 150 })]);
+    await page.press('Sulfite');
+    await page.type('given', '3');
+    expect(page.text()).not.toContain('more sulfite in it than');
+    await page.type('given', '6');
+    expect(page.text()).toContain('more sulfite in it than the 200 mg/L commonly allowed');
   });
   it('counts lemon juice as its citric acid', async () => {
     const page = await open();

@@ -17,7 +17,7 @@ import {
 } from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
-import { createDraft } from '../../shared/draft';
+import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter, type Act } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../shared/free-vessels';
@@ -45,7 +45,7 @@ export class BottleBench {
   private readonly free = this.store.selectSignal(selectFreeVessels);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  protected readonly draft = createDraft<BottleBenchFields>('bottle', NEW_BENCH);
+  protected readonly draft = createBatchDraft<BottleBenchFields>('bottle', NEW_BENCH);
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);

@@ -3,9 +3,6 @@ import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { VESSEL_KINDS, type VesselKindId } from '@trug/contract/plain';
-import { calendarDays, dayText, YEAST_KINDS, yeastById } from '@trug/core';
-import { LarderWriter } from '../../shared/larder-writer';
-import { larderFeature } from '../../state/larder.reducer';
 import { newId } from '../../shared/new-id';
 import { createDraft } from '../../shared/draft';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
@@ -16,6 +13,7 @@ import { Vessel, type DrinkLook } from '../../shared/vessel/vessel';
 import { selectBatchViews } from '../../state/batch-views.selectors';
 import { CupboardPageActions } from '../../state/cellarbook.actions';
 import { cupboardFeature } from '../../state/cupboard.reducer';
+import { SupplyShelf } from './supply-shelf';
 
 const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working: false };
 
@@ -23,13 +21,12 @@ const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working:
 @Component({
   selector: 'trug-cupboard',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, Vessel],
+  imports: [FormsModule, RouterLink, QuantityField, Vessel, SupplyShelf],
   templateUrl: './cupboard.html',
   styleUrl: './cupboard.scss',
 })
 export class Cupboard {
   private readonly store = inject(Store);
-  private readonly larder = inject(LarderWriter);
   protected readonly units = inject(Units);
   private readonly vessels = this.store.selectSignal(cupboardFeature.selectVessels);
   private readonly free = this.store.selectSignal(selectFreeVessels);
@@ -53,52 +50,6 @@ export class Cupboard {
       };
     });
   });
-
-  private readonly stored = this.store.selectSignal(larderFeature.selectSupplies);
-  protected readonly yeasts = YEAST_KINDS;
-  protected readonly supplyDraft = createDraft('supply', { yeastId: 'crisp-cider', count: '1', packetG: '5', until: '' });
-  protected readonly supplyRefusal = signal<string | null>(null);
-  protected readonly supplies = computed(() =>
-    this.stored().map((s) => {
-      const old = s.bestBefore !== null && calendarDays(this.now(), s.bestBefore) < 0;
-      const amount =
-        s.unit === 'packet'
-          ? `${s.amount} ${s.amount === 1 ? 'packet' : 'packets'} of ${s.packetG ?? 5} g`
-          : s.unit === 'g'
-            ? this.units.mass(s.amount)
-            : `${s.amount} ${s.unit === 'tablet' ? 'tablets' : s.unit}`;
-      return {
-        id: s.id,
-        name: s.name,
-        amount,
-        old,
-        until: s.bestBefore === null ? 'keeps' : `${dayText(s.bestBefore)} ${s.bestBefore.slice(0, 4)}${old ? ', past its date' : ''}`,
-      };
-    }),
-  );
-
-  protected async addSupply(): Promise<void> {
-    const { yeastId, count, packetG, until } = this.supplyDraft.fields();
-    const [amount, grams] = [Number(count.replace(',', '.')), Number(packetG.replace(',', '.'))];
-    if (!(amount > 0 && amount <= 1000) || !(grams >= 0.5 && grams <= 5000)) {
-      this.supplyRefusal.set('Write how many packets, and the grams one of them holds.');
-      return;
-    }
-    const { name } = yeastById(yeastId);
-    const refused = await this.larder.saveSupply({
-      id: newId(),
-      version: 0,
-      kind: 'yeast',
-      refId: yeastId,
-      name,
-      amount,
-      unit: 'packet',
-      packetG: grams,
-      bestBefore: until === '' ? null : until,
-    });
-    this.supplyRefusal.set(refused);
-    if (refused === null) this.supplyDraft.fields.set({ yeastId, count: '1', packetG, until: '' });
-  }
 
   protected add(): void {
     const { name, kind, capacity } = this.draft.fields();

@@ -1,37 +1,15 @@
 import type { Problem } from '@trug/contract/plain';
-import { taOf } from '@trug/core';
 import { LarderPageActions } from '../../state/larder.actions';
-import { PageHarness, type PageSetting } from '../../../testing/page-harness';
+import { PageHarness } from '../../../testing/page-harness';
 import { sampleJuice } from '../../../testing/sample-juice';
-import { runBlendTask, type BlendAnswer, type BlendTask } from './bench/blend-task';
-import { BlendBench } from './bench/blend-bench';
-import { BlendSolver } from './bench/blend-solver';
 import { JuicePage } from './form/juice-page';
 import { JuicePlace } from './place/juice-place';
 import { PressDay } from './press/press-day';
 import { SteepPage } from './steep/steep-page';
 
-// A worker does not run here: the same task is solved at once.
-jest.mock('./bench/blend-solver', () => ({
-  BlendSolver: class {
-    private answered: (answer: BlendAnswer) => void = () => undefined;
-    onAnswer(answered: (answer: BlendAnswer) => void): void {
-      this.answered = answered;
-    }
-    ask(task: BlendTask): void {
-      setTimeout(() => this.answered(runBlendTask(task)));
-    }
-    stop(): void {
-      this.answered = () => undefined;
-    }
-  },
-}));
-
 const russet = sampleJuice();
-const bitter = sampleJuice({ name: 'Bitter-sweets', fruitId: 'harry-masters-jersey', volumeL: 12, ph: 4.15, taGPerL: 2.3, tanninGPerL: 2.4 });
 const sharp = sampleJuice({ name: 'Sharps', fruitId: 'seedling-apple', volumeL: 8, ph: 3.1, taGPerL: 9.8, tanninGPerL: null });
 const party = sampleJuice({ name: 'Party juice', origin: 'bought', volumeL: 2, preserved: true });
-const vessel = { id: '01J00000000000000000000V01', name: 'Big glass', kind: 'carboy' as const, capacityL: 23 };
 const savedJuices = (page: PageHarness): readonly ReturnType<typeof LarderPageActions.juiceSaved>[] => page.sent(LarderPageActions.juiceSaved.type);
 const problem: Problem = { type: 'about:blank', title: 'No', status: 409, detail: 'Another window changed this juice.', code: 'conflict' };
 
@@ -238,67 +216,5 @@ describe('SteepPage', () => {
     await form.type('volume', '4.8 L');
     await form.submit();
     expect(savedJuices(form)[0]?.juice).toMatchObject({ volumeL: 4.8, steeping: { strainedAt: expect.any(String) as string } });
-  });
-});
-
-describe('BlendBench', () => {
-  const open = async (setting: PageSetting = {}): Promise<PageHarness> => {
-    const page = await PageHarness.open(BlendBench, { juices: [russet, bitter, sharp, party], vessels: [vessel], providers: [BlendSolver], ...setting });
-    await page.type('total', '20 L');
-    await page.tick('h1');
-    return page;
-  };
-  it('blends towards a style, in words and figures, and leaves preserved juice out', async () => {
-    const page = await open();
-    await page.press('Closest');
-    expect(page.text('.words')).toMatch(/if left dry/);
-    expect(page.text('.result')).toMatch(/Gravity1\.05\d\d± 0\.00/);
-    expect(page.text()).toContain('will not ferment: Party juice');
-    expect(page.count('trug-cylinder')).toBe(3);
-  });
-  it('says plainly when there is not that much to pour', async () => {
-    const page = await open();
-    await page.type('total', '90 L');
-    await page.press('Closest');
-    expect(page.text()).toContain('There are only 37.5 L to pour');
-    expect(page.value('total')).toBe('90 L');
-  });
-  it('holds a juice, uses one up, and lets it go again', async () => {
-    const page = await open();
-    await page.press('Closest');
-    await page.press('Use Sharps up');
-    expect(page.text('.row')).toContain('used up');
-    expect(page.text('.row')).toContain('8 L');
-    await page.press('used up: let Sharps go');
-    expect(page.text('.row')).not.toContain('used up');
-  });
-  it('pours: names the batch, fills the vessel, and takes just that from the juices', async () => {
-    const page = await open();
-    await page.press('Closest');
-    await page.press('Pour it');
-    await page.type('batchName', 'Autumn');
-    await page.type('juiceTemp', '14 C');
-    await page.submit();
-    const [sent] = page.sent<ReturnType<typeof LarderPageActions.pourMade>>(LarderPageActions.pourMade.type);
-    const entry = sent?.pour.entries[0];
-    expect(sent?.pour.batches[0]).toMatchObject({ name: 'Autumn' });
-    if (entry?.kind !== 'blended') throw new Error('nothing was poured');
-    const { parts, vessels, tempC } = entry.payload;
-    expect(parts.reduce((sum, p) => sum + p.liquid.volumeL, 0)).toBeCloseTo(20, 6);
-    expect(vessels).toEqual([{ vesselId: vessel.id, volumeL: expect.closeTo(20, 6) as number }]);
-    expect(tempC).toBe(14);
-    const part = parts.find((p) => p.name === 'Russet row');
-    expect(part ? taOf(part.liquid) : NaN).toBeCloseTo(6.9, 6);
-    expect(page.address()).toBe(`/batch/${entry.batchId}`);
-  });
-  it('pours nothing into vessels too small, and keeps what was typed', async () => {
-    const page = await open({ vessels: [{ ...vessel, capacityL: 5 }] });
-    await page.press('Closest');
-    await page.press('Pour it');
-    await page.type('batchName', 'Autumn');
-    await page.submit();
-    expect(page.text('[role=alert]')).toContain('Choose vessels that hold all of it');
-    expect(page.value('batchName')).toBe('Autumn');
-    expect(page.sent(LarderPageActions.pourMade.type)).toEqual([]);
   });
 });

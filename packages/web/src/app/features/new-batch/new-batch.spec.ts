@@ -13,7 +13,7 @@ async function told(page: PageHarness): Promise<void> {
   await page.type('volume', '20 L');
   await page.type('sg', '1.048');
 }
-const begun = (page: PageHarness): { batch: { name: string }; entries: { kind: string; payload: object }[] } | undefined =>
+const begun = (page: PageHarness): { batch: { id: string; name: string }; entries: { kind: string; payload: object }[] } | undefined =>
   page.actions.flatMap((a) => (a.type === BatchPageActions.batchBegun.type && 'draft' in a ? [a.draft as never] : []))[0];
 
 describe('NewBatch', () => {
@@ -49,7 +49,7 @@ describe('NewBatch', () => {
     expect(page.text('aside')).toMatch(/\d+ tablets, crushed/);
     await page.submit();
     expect(begun(page)?.entries.map((e) => e.kind)).toEqual(['filled', 'addition']);
-    expect(localStorage.getItem('trug.draft.pitch')).toContain('crisp-cider');
+    expect(localStorage.getItem(`trug.draft.pitch:${begun(page)?.batch.id ?? ''}`)).toContain('crisp-cider');
   });
   it('stops at preserved juice', async () => {
     const page = await open();

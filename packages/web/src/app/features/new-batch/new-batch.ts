@@ -7,7 +7,7 @@ import { TAPES, VESSEL_KINDS, type VesselDto } from '@trug/contract/plain';
 import { caution, dayText, FERMENTABLES, METHODS, YEAST_KINDS, yeastById, type Fruit, type SulfiteForm } from '@trug/core';
 import { newId } from '../../shared/new-id';
 import { CautionList } from '../../shared/caution/caution-list';
-import { createDraft, leaveDraft, PITCH_DRAFT } from '../../shared/draft';
+import { batchDraftKey, createDraft, leaveDraft, PITCH_DRAFT } from '../../shared/draft';
 import { EntryWriter, type Act } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../shared/free-vessels';
@@ -137,6 +137,8 @@ export class NewBatch {
     this.refusal.set(why);
     if (why !== null || !plan || !vessel) return;
     const batchId = newId();
+    // With sulfite, the yeast chosen here waits in the pitch form until that has had its day.
+    if (plan.sulfite) leaveDraft(batchDraftKey(PITCH_DRAFT, batchId), { yeastId: this.fields().yeast, temp: '' });
     const name = this.fields().name.trim() || `Carton No. ${this.count() + 1}`;
     const entries = this.acts(plan, vessel.id).map((act) => this.writer.entry(batchId, act));
     const tape = TAPES[this.count() % TAPES.length] ?? 'straw';
@@ -177,8 +179,6 @@ export class NewBatch {
       ? [{ kind: 'addition', payload: { what: 'sulfite', so2MgPerL: plan.sulfite.so2MgPerL }, note: plan.sulfite.amount }]
       : [];
     if (plan.sulfite) {
-      // The yeast chosen here waits in the pitch form until the sulfite has had its day.
-      leaveDraft(PITCH_DRAFT, { yeastId: f.yeast, temp: '' });
       return [fill, ...sugar, ...sulfite];
     }
     return [fill, ...sugar, { kind: 'pitched', payload: { yeastId: f.yeast, massG: plan.pitchG, method: plan.pitchMethod, juiceC: this.tempC() } }];

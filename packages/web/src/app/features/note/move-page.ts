@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { injectBatchView } from '../../shared/batch-of-page';
-import { createDraft } from '../../shared/draft';
+import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { CautionList } from '../../shared/caution/caution-list';
@@ -52,7 +52,7 @@ export class MovePage {
   private readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  protected readonly draft = createDraft('move', { place: '', temp: '' });
+  protected readonly draft = createBatchDraft('move', { place: '', temp: '' });
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly refusal = signal<string | null>(null);
   protected readonly cautions = [caution('lift-glass')];

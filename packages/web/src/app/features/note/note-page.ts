@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { injectBatchView } from '../../shared/batch-of-page';
-import { createDraft } from '../../shared/draft';
+import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter, type Act } from '../../shared/entry-writer';
 
 /** A note or a tasting, in the maker's own words. */
@@ -45,7 +45,7 @@ export class NotePage {
   private readonly writer = inject(EntryWriter);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  protected readonly draft = createDraft('note', { text: '', kind: 'note' });
+  protected readonly draft = createBatchDraft('note', { text: '', kind: 'note' });
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly refusal = signal<string | null>(null);
 

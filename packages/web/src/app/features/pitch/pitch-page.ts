@@ -1,15 +1,29 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { pitchCautions, pitchRate, pitchSteps, rankYeasts, YEAST_AIMS, YEAST_KINDS, yeastById, type PitchWay, type YeastAim } from '@trug/core';
+import {
+  pitchCautions,
+  pitchRate,
+  pitchSteps,
+  rankYeasts,
+  YEAST_AIMS,
+  YEAST_KINDS,
+  yeastById,
+  yeastTogether,
+  type PitchWay,
+  type TimedPlan,
+  type YeastAim,
+} from '@trug/core';
 import { Store } from '@ngrx/store';
-import { larderFeature } from '../../state/larder.reducer';
+import { selectSuppliesLeft } from '../../state/supplies.selectors';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
-import { createDraft, PITCH_DRAFT } from '../../shared/draft';
+import { createBatchDraft, PITCH_DRAFT } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../shared/units/units';
+import { SupplyTake, type Need } from '../../shared/supply-take/supply-take';
+import { TimedSteps } from '../../shared/timed-steps/timed-steps';
 import { Icon } from '../../shared/icon/icon';
 import { Working } from '../../shared/working/working';
 
@@ -26,6 +40,7 @@ const WAYS: readonly { readonly id: PitchWay; readonly name: string }[] = [
   { id: 'starter', name: 'from a starter' },
   { id: 'wild', name: 'wild starter' },
 ];
+const PLANS: Readonly<Record<PitchWay, TimedPlan>> = { sprinkled: 'rehydration', rehydrated: 'rehydration', starter: 'starter', wild: 'wild-starter' };
 /** Packets to the next half, since an open one does not keep. */
 function packetsText(count: number): string {
   const halves = Math.ceil(count * 2 - 0.15) / 2;
@@ -41,7 +56,7 @@ const TEASPOON_G = 3.2;
 @Component({
   selector: 'trug-pitch-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, CautionList, Working, Icon],
+  imports: [FormsModule, RouterLink, QuantityField, CautionList, Working, Icon, SupplyTake, TimedSteps],
   templateUrl: './pitch-page.html',
   styleUrl: './pitch-page.scss',
 })
@@ -50,12 +65,12 @@ export class PitchPage {
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  private readonly supplies = inject(Store).selectSignal(larderFeature.selectSupplies);
+  private readonly supplies = inject(Store).selectSignal(selectSuppliesLeft);
   protected readonly kinds = YEAST_KINDS;
   protected readonly aims = AIMS;
   protected readonly ways = WAYS;
   protected readonly all = signal(false);
-  protected readonly draft = createDraft(PITCH_DRAFT, { yeastId: 'crisp-cider', temp: '', place: '', aim: '', way: '' });
+  protected readonly draft = createBatchDraft(PITCH_DRAFT, { yeastId: 'crisp-cider', withId: '', temp: '', place: '', aim: '', way: '' });
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
@@ -70,7 +85,7 @@ export class PitchPage {
   });
   private readonly stock = computed(() =>
     this.supplies().flatMap((s) =>
-      s.kind === 'yeast' && s.refId !== null && s.amount > 0 ? [{ yeastId: s.refId, bestBefore: s.bestBefore, packetG: s.packetG }] : [],
+      s.kind === 'yeast' && s.refId !== null && s.left > 0 ? [{ yeastId: s.refId, bestBefore: s.bestBefore, packetG: s.packetG }] : [],
     ),
   );
   /** Every kind for this must and place, best first, with what speaks most against and for it. */
@@ -105,10 +120,24 @@ export class PitchPage {
       juiceC: this.juiceC() ?? this.placeC() ?? 18,
       volumeL: liquid.volumeL,
     });
-    return list.map((s) => ({
-      text: s.text,
-      wait: s.waitMin === 0 ? '' : s.waitMin < 120 ? `${s.waitMin} min` : s.waitMin < 2880 ? `${s.waitMin / 60} h` : `${s.waitMin / 1440} days`,
-    }));
+    return list;
+  });
+  protected readonly plan = computed(() => PLANS[this.way()]);
+  /** The second kind, where two go in together. */
+  private readonly withId = computed(() => {
+    const { withId, yeastId } = this.fields();
+    return withId === '' || withId === yeastId ? null : withId;
+  });
+  /** What happens when kinds meet: the two that go in, or the one that goes into a ferment of another. */
+  protected readonly together = computed(() => {
+    const second = this.withId() ?? this.view()?.state.yeastId ?? null;
+    return second === null || second === this.fields().yeastId ? null : yeastTogether(second, this.fields().yeastId);
+  });
+  private readonly take = viewChild(SupplyTake);
+  protected readonly needs = computed((): readonly Need[] => {
+    const massG = this.rate()?.value.massG ?? 0;
+    const ids = [this.fields().yeastId, ...(this.withId() === null ? [] : [this.withId()])];
+    return ids.map((refId) => ({ kind: 'yeast', refId, amount: massG / ids.length, unit: 'g' }));
   });
   /** The same weight as packets of the cupboard, and in level teaspoons. */
   protected readonly packets = computed(() => {
@@ -140,11 +169,13 @@ export class PitchPage {
       return;
     }
     const { yeastId } = this.fields();
+    const withYeastId = this.withId() ?? undefined;
+    const supplies = this.take()?.uses();
     const note = danger ? `Danger acknowledged: ${danger.id}` : '';
     const method = this.way();
     const refused = await this.writer.write(
       view,
-      [{ kind: 'pitched', payload: { yeastId, massG: rate.value.massG, method, juiceC: this.juiceC() }, note }],
+      [{ kind: 'pitched', payload: { yeastId, massG: rate.value.massG, method, juiceC: this.juiceC(), withYeastId, supplies }, note }],
       'Pitched.',
     );
     if (refused === null) this.draft.forget();

@@ -5,7 +5,7 @@ import { Store } from '@ngrx/store';
 import { caution, fitVessels, headspaceCheck, provesFinished, type VesselFill } from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
-import { createDraft } from '../../shared/draft';
+import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../shared/free-vessels';
@@ -33,7 +33,7 @@ export class RackPage {
   protected readonly view = injectBatchView(this.id);
   private readonly free = this.store.selectSignal(selectFreeVessels);
   private readonly all = this.store.selectSignal(cupboardFeature.selectVesselById);
-  protected readonly draft = createDraft('rack', { loss: '', picked: '' });
+  protected readonly draft = createBatchDraft('rack', { loss: '', picked: '' });
   protected readonly refusal = signal<string | null>(null);
   protected readonly loss = computed(() => readQuantity(this.units, this.draft.fields().loss, 'volume'));
   protected readonly lossL = computed(() => {

@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { dateAfter, dayText, effectiveEntries, type EntryPayloads, type InstrumentKind, type ReadingQuestion } from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
-import { createDraft, type Draft } from '../../shared/draft';
+import { createBatchDraft, type Draft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../shared/units/units';
@@ -29,7 +29,7 @@ export class ReadingPage {
   protected readonly view = injectBatchView(this.id);
   protected readonly refusal = signal<string | null>(null);
   protected readonly insisted = signal<readonly string[]>([]);
-  protected draft: Draft<ReadingFields> = createDraft('reading', NO_READING);
+  protected draft: Draft<ReadingFields> = createBatchDraft('reading', NO_READING);
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly last = computed(() => {
     const last = this.view()?.state.readings.at(-1);

@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { JobKind, JobUrgency } from '@trug/core';
+import { juiceJobs, type JobKind, type JobUrgency } from '@trug/core';
 import { selectJobs } from '../../state/batch-views.selectors';
+import { cupboardFeature } from '../../state/cupboard.reducer';
+import { larderFeature } from '../../state/larder.reducer';
 
 const HEADS: readonly { readonly urgency: JobUrgency; readonly title: string }[] = [
   { urgency: 'overdue', title: 'Overdue' },
@@ -13,7 +15,10 @@ const HEADS: readonly { readonly urgency: JobUrgency; readonly title: string }[]
 
 /** Where each kind of job is done, and the verb on its button. */
 const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: string }>> = {
+  stir: { page: '', verb: 'Stir' },
+  strain: { page: '', verb: 'Strain' },
   pitch: { page: 'pitch', verb: 'Pitch' },
+  step: { page: 'pitch', verb: 'Do it' },
   read: { page: 'read', verb: 'Read' },
   'second-reading': { page: 'read', verb: 'Read' },
   warm: { page: '', verb: 'Look' },
@@ -41,7 +46,7 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
         <ul>
           @for (job of group.jobs; track job.id) {
             <li>
-              <span class="swatch" [style.background]="'var(--tape-' + job.batch.tape + ')'"></span>
+              <span class="swatch" [style.background]="'var(--tape-' + job.tape + ')'"></span>
               <div>
                 <b>{{ job.title }}</b>
                 <p>{{ job.detail }}</p>
@@ -116,7 +121,17 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
   `,
 })
 export class JobList {
-  private readonly jobs = inject(Store).selectSignal(selectJobs);
+  private readonly store = inject(Store);
+  private readonly ofBatches = this.store.selectSignal(selectJobs);
+  private readonly juices = this.store.selectSignal(larderFeature.selectJuices);
+  private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
+  private readonly jobs = computed(() => [
+    ...(this.now() === '' ? [] : juiceJobs(this.juices(), this.now())).map((job) => ({
+      ...job,
+      place: job.kind === 'strain' ? ['/juice', job.juiceId] : ['/juice'],
+    })),
+    ...this.ofBatches().map((job) => ({ ...job, tape: job.batch.tape, place: ['/batch', job.batch.id] })),
+  ]);
   protected readonly groups = computed(() =>
     HEADS.map(({ urgency, title }) => ({
       urgency,
@@ -125,7 +140,7 @@ export class JobList {
         .filter((job) => job.urgency === urgency)
         .map((job) => {
           const { page, verb } = ACTS[job.kind];
-          return { ...job, verb, link: ['/batch', job.batch.id, ...(page === '' ? [] : [page])] };
+          return { ...job, verb, link: [...job.place, ...(page === '' ? [] : [page])] };
         }),
     })).filter((group) => group.jobs.length > 0),
   );

@@ -41,6 +41,7 @@ const TAG_TITLES: Readonly<Record<string, string>> = {
   'second-reading': 'Read again',
   read: 'Read',
   pitch: 'Pitch',
+  step: 'Next step',
   rack: 'Rack',
   bottle: 'Bottle',
   stabilise: 'Settle it',

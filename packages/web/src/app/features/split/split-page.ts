@@ -4,7 +4,7 @@ import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Liquid } from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
-import { createDraft } from '../../shared/draft';
+import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
 import { selectFreeVessels } from '../../shared/free-vessels';
 import { LarderWriter } from '../../shared/larder-writer';
@@ -98,7 +98,7 @@ export class SplitPage {
   protected readonly view = injectBatchView(this.id);
   protected readonly free = this.store.selectSignal(selectFreeVessels);
   private readonly byId = this.store.selectSignal(cupboardFeature.selectVesselById);
-  protected readonly draft = createDraft('split', { change: CHANGES[0] as string, picked: '' });
+  protected readonly draft = createBatchDraft('split', { change: CHANGES[0] as string, picked: '' });
   protected readonly changes = CHANGES;
   protected readonly full = FULL;
   protected readonly refusal = signal<string | null>(null);

@@ -9,6 +9,7 @@ export const BENCH_DRAFT = {
   measure: '0.1',
   targets: '',
   held: '',
+  limits: '',
   style: '',
   name: '',
   vessels: '',
@@ -51,6 +52,14 @@ export function targetsAt(targets: BlendTargets, axis: ReachAxis, point: { reado
   const next = { ...targets, sg: Math.round(point.sg * 1e5) / 1e5, [axis]: Math.round(point.y * 1e3) / 1e3 };
   if (axis === 'ph') delete next.taGPerL;
   if (axis === 'taGPerL') delete next.ph;
+  return next;
+}
+
+/** The targets with one figure typed; null lets it go. */
+export function targetsWith(targets: BlendTargets, aim: BlendAim, value: number | null): BlendTargets {
+  const next = { ...targets, [aim]: value ?? undefined };
+  if (aim === 'ph') delete next.taGPerL;
+  if (aim === 'taGPerL') delete next.ph;
   return next;
 }
 

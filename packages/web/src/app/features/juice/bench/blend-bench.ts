@@ -12,6 +12,7 @@ import {
   phOf,
   taOf,
   abvOf,
+  type BlendAim,
   type BlendJuice,
   type BlendUse,
   type Liquid,
@@ -26,19 +27,31 @@ import { Units } from '../../../shared/units/units';
 import { Working } from '../../../shared/working/working';
 import { Cylinder } from '../cylinder/cylinder';
 import { juiceColour } from '../cylinder/juice-colour';
-import { BENCH_DRAFT, heldText, readHeld, readKept, readTargets, targetsAt, targetsText, type KeptBlend } from './bench-draft';
+import { BENCH_DRAFT, heldText, readHeld, readKept, readTargets, targetsAt, targetsText, targetsWith, type KeptBlend } from './bench-draft';
 import { selectCiderSources, selectJuiceSources, selectPreservedJuices, type BenchSource } from './bench-sources';
 import { BlendSolver } from './blend-solver';
 import type { BlendAnswer } from './blend-task';
 import { PourPanel } from './pour-panel';
 import { AXES } from './reach-geometry';
 import { ReachMap, type MapJuice } from './reach-map';
+import { AimFields } from './aim-fields';
+import { JuiceLimits } from './juice-limits';
+import { limitsOf, readLimits, type TypedLimits } from './limits-draft';
 
 const AXIS_VALUE: Readonly<Record<ReachAxis, (l: Liquid) => number>> = { taGPerL: taOf, tanninGPerL: (l) => l.tanninGPerL, ph: phOf, abv: abvOf };
 const USES: readonly { readonly id: BlendUse; readonly name: string }[] = [
   { id: 'closest', name: 'Closest' },
   { id: 'least-waste', name: 'Least left over' },
   { id: 'cheapest', name: 'Cheapest' },
+];
+/** Measures people pour with. @source usual kitchen and cellar jugs */
+const MEASURES: readonly { readonly value: string; readonly says: string }[] = [
+  { value: '0.05', says: '0.05 L, a small glass' },
+  { value: '0.1', says: '0.1 L' },
+  { value: '0.25', says: '0.25 L, a cup' },
+  { value: '0.5', says: '0.5 L, half a jug' },
+  { value: '1', says: '1 L, a jug' },
+  { value: '2.5', says: '2.5 L, half a big jug' },
 ];
 /** Blends that can be set side by side. */
 const MOST_KEPT = 3;
@@ -49,7 +62,7 @@ const USUAL_SHARE = 0.5;
 @Component({
   selector: 'trug-blend-bench',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Cylinder, Tape, ReachMap, QuantityField, Working, CautionList, PourPanel],
+  imports: [RouterLink, Cylinder, Tape, ReachMap, QuantityField, Working, CautionList, PourPanel, AimFields, JuiceLimits],
   providers: [BlendSolver],
   templateUrl: './blend-bench.html',
   styleUrl: './blend-bench.scss',
@@ -63,6 +76,7 @@ export class BlendBench {
   protected readonly preserved = this.store.selectSignal(selectPreservedJuices);
   protected readonly draft = createDraft('blend-bench', BENCH_DRAFT);
   protected readonly uses = USES;
+  protected readonly measures = MEASURES;
   protected readonly pouring = signal(false);
   private readonly answer = signal<BlendAnswer | null>(null);
 
@@ -98,12 +112,12 @@ export class BlendBench {
       id: s.id,
       name: s.name,
       liquid: s.liquid,
-      minL: 0,
-      maxL: s.leftL,
+      ...this.limitL(s),
       lockedL: this.held().has(s.id) ? Math.min(s.leftL, this.held().get(s.id) ?? 0) : undefined,
       costPerL: s.costPerL ?? undefined,
     })),
   );
+  protected readonly typedLimits = computed(() => readLimits(this.draft.fields().limits));
   /** What settles the outline: everything but the target. */
   private readonly reachInput = computed(() => ({ juices: this.blendJuices(), totalL: this.totalL(), axis: this.axis() }));
   private drawnFor: unknown = null;
@@ -185,16 +199,12 @@ export class BlendBench {
     const refusal = this.answer()?.refusal;
     if (!refusal) return null;
     if (refusal.limit === 'too-little')
-      return `There are only ${this.units.volume(Math.round(this.availableL() * 10) / 10)} to pour. Ask for less, or let go of a juice that is held.`;
-    if (refusal.limit === 'too-much') return 'More is held than is asked for. Let go of a juice, or ask for more.';
-    return `${refusal.message}.`;
+      return `There are only ${this.units.volume(Math.round(this.availableL() * 10) / 10)} to pour. Ask for less, let go of a juice that is held, or raise a most.`;
+    if (refusal.limit === 'too-much') return 'More is held, or asked for at least, than the whole. Let go of a juice, lower a least, or fill more.';
+    return refusal.message.endsWith('.') ? refusal.message : `${refusal.message}.`;
   });
   private readonly availableL = computed(() => this.blendJuices().reduce((sum, j) => sum + (j.lockedL ?? j.maxL), 0));
   protected readonly kept = computed(() => readKept(this.draft.fields().kept));
-  protected readonly moreTargets = computed(() => {
-    const { tanninGPerL } = this.targets();
-    return tanninGPerL === undefined || this.axis() === 'tanninGPerL' ? null : `and ${figure(tanninGPerL, 1)} g/L tannin`;
-  });
   protected readonly parts = computed(() =>
     this.sources().flatMap((source) => {
       const volumeL = this.volumes().get(source.id) ?? 0;
@@ -207,6 +217,7 @@ export class BlendBench {
       this.answer.set(answer);
       if (answer.outline) this.lastOutline.set(answer.outline);
     });
+    this.solver.onFailure((message) => this.answer.set({ blend: null, outline: null, refusal: { message, field: '', limit: '' } }));
     inject(DestroyRef).onDestroy(() => this.solver.stop());
     effect(() => {
       const { juices, totalL, axis } = this.reachInput();
@@ -238,7 +249,7 @@ export class BlendBench {
   }
 
   protected mode(mode: string): void {
-    this.draft.fields.update((f) => ({ ...f, mode, targets: '', held: '', style: '', axis: 'taGPerL' }));
+    this.draft.fields.update((f) => ({ ...f, mode, targets: '', held: '', limits: '', style: '', axis: 'taGPerL' }));
   }
 
   protected hold(id: string, volumeL: number | null): void {
@@ -248,8 +259,17 @@ export class BlendBench {
     this.draft.set('held', heldText(held));
   }
 
-  protected letGoTannin(): void {
-    this.draft.set('targets', targetsText({ ...this.targets(), tanninGPerL: undefined }));
+  protected aimAt({ aim, value }: { readonly aim: BlendAim; readonly value: number | null }): void {
+    this.draft.fields.update((f) => ({ ...f, targets: targetsText(targetsWith({ ...this.targets(), sg: this.cross().sg }, aim, value)), style: '' }));
+  }
+
+  protected limit(typed: TypedLimits): void {
+    this.draft.set('limits', JSON.stringify(typed));
+  }
+
+  private limitL({ id, leftL }: BenchSource): { readonly minL: number; readonly maxL: number } {
+    const { minL, maxL } = limitsOf(this.typedLimits()[id] ?? { least: '', most: '' }, leftL, this.units);
+    return { minL, maxL };
   }
 
   protected keep(): void {

@@ -23,6 +23,15 @@ export class BlendSolver {
     });
   }
 
+  /** Says what to do when solving itself breaks, as when its program could not be fetched: the bench must not wait for ever. */
+  onFailure(failed: (says: string) => void): void {
+    this.worker.addEventListener('error', (event) => {
+      this.busy = false;
+      this.waiting = null;
+      failed(`The blend could not be worked out here${event.message ? ` (${event.message})` : ''}. Load the page again; nothing you set is lost.`);
+    });
+  }
+
   /** Asks for a blend; while one is being solved, only the newest request waits. An outline asked for is not lost. */
   ask(task: BlendTask): void {
     if (this.busy) {

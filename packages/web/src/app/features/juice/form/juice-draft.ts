@@ -38,6 +38,7 @@ export const JUICE_FIELDS = {
   cost: '',
   preservative: 'none',
   vitaminC: 'no',
+  fromConcentrate: 'no',
   gone: '',
   note: '',
 };
@@ -203,6 +204,7 @@ export function fieldsOf(juice: StoredJuice, volumeText: (valueL: number) => str
     cost: asText(juice.costPerL),
     preservative: juice.preserved ? 'sorbate-benzoate' : 'none',
     vitaminC: juice.vitaminC ? 'yes' : 'no',
+    fromConcentrate: juice.fromConcentrate === true ? 'yes' : 'no',
     gone: juice.goneL > 0 ? volumeText(juice.goneL) : '',
     note: juice.note,
   };

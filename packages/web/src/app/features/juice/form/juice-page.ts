@@ -121,6 +121,7 @@ export class JuicePage {
       costPerL,
       preserved: f.preservative === 'sorbate-benzoate',
       vitaminC: f.vitaminC === 'yes',
+      fromConcentrate: f.fromConcentrate === 'yes' ? true : undefined,
       pressing: there?.pressing ?? null,
       steeping: this.strained(there?.steeping ?? null),
       goneL: kept('gone')?.goneL ?? (gone?.ok === true ? gone.value.value : 0),

@@ -1,0 +1,96 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Store } from '@ngrx/store';
+import { calendarDays, dayText, SUPPLY_CATALOGUE, type SupplyOffer } from '@trug/core';
+import { createDraft } from '../../shared/draft';
+import { readQuantity } from '../../shared/field/quantity-field';
+import { TextField } from '../../shared/field/text-field';
+import { LarderWriter } from '../../shared/larder-writer';
+import { newId } from '../../shared/new-id';
+import { supplyAmount } from '../../shared/supply-take/supply-words';
+import { Units } from '../../shared/units/units';
+import { cupboardFeature } from '../../state/cupboard.reducer';
+import { selectSuppliesLeft } from '../../state/supplies.selectors';
+
+const EMPTY = { what: 'yeast:crisp-cider', amount: '', packetG: '', until: '' };
+/** g in a packet of dry yeast when nothing else is said. @source usual home packets */
+const PACKET_G = 5;
+
+const keyOf = (offer: SupplyOffer): string => `${offer.kind}:${offer.refId ?? ''}`;
+const GROUPS = [
+  { name: 'Yeast', kinds: ['yeast'] },
+  { name: 'Food and sulfite', kinds: ['nutrient', 'sulfite'] },
+  { name: 'Acid, chalk and tannin', kinds: ['acid', 'carbonate', 'tannin'] },
+  { name: 'For clearing', kinds: ['enzyme', 'bentonite', 'finings'] },
+  { name: 'Sugars', kinds: ['sugar'] },
+].map(({ name, kinds }) => ({ name, offers: SUPPLY_CATALOGUE.filter((o) => kinds.includes(o.kind)).map((o) => ({ key: keyOf(o), name: o.name })) }));
+
+/** The packets and jars of the cupboard: what is left of each, and a way to put more in. */
+@Component({
+  selector: 'trug-supply-shelf',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, TextField],
+  templateUrl: './supply-shelf.html',
+  styleUrl: './supply-shelf.scss',
+})
+export class SupplyShelf {
+  private readonly larder = inject(LarderWriter);
+  private readonly store = inject(Store);
+  private readonly units = inject(Units);
+  private readonly stored = this.store.selectSignal(selectSuppliesLeft);
+  private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
+  protected readonly groups = GROUPS;
+  protected readonly draft = createDraft('supply', EMPTY);
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly offer = computed(() => SUPPLY_CATALOGUE.find((o) => keyOf(o) === this.draft.fields().what));
+  protected readonly rows = computed(() =>
+    this.stored().map((s) => {
+      const daysLeft = s.bestBefore === null ? null : calendarDays(this.now(), s.bestBefore);
+      return {
+        id: s.id,
+        name: s.name,
+        left: s.left > 0 ? supplyAmount({ ...s, amount: s.left }, this.units) : 'used up',
+        gone: s.left <= 0,
+        old: daysLeft !== null && daysLeft < 0,
+        until:
+          s.bestBefore === null ? 'keeps' : `${dayText(s.bestBefore)} ${s.bestBefore.slice(0, 4)}${daysLeft !== null && daysLeft < 0 ? ', past its date' : ''}`,
+      };
+    }),
+  );
+  protected readonly amountLabel = computed(
+    () => ({ packet: 'How many packets', g: 'How much', tablet: 'How many tablets', mL: 'How many mL' })[this.offer()?.unit ?? 'g'],
+  );
+  protected readonly amountHint = computed(() => (this.offer()?.unit === 'packet' ? '2' : this.offer()?.unit === 'tablet' ? '50' : '250 g'));
+
+  protected async add(): Promise<void> {
+    const offer = this.offer();
+    const { amount: amountText, packetG: packetText, until } = this.draft.fields();
+    if (!offer) return;
+    const amount = this.amountOf(offer, amountText);
+    const packetG = offer.unit === 'packet' ? (packetText.trim() === '' ? PACKET_G : Number(packetText.replace(',', '.'))) : null;
+    if (amount === null) {
+      this.refusal.set(
+        offer.unit === 'g' ? `“${amountText}” is no weight Trug can read. Write it as 250 g or 1.2 kg.` : 'Say how many there are, as a number such as 2.',
+      );
+      return;
+    }
+    if (packetG !== null && !(packetG >= 0.5 && packetG <= 5000)) {
+      this.refusal.set('Write the grams one packet holds, such as 5. It stands on the packet.');
+      return;
+    }
+    const { kind, refId, name, unit } = offer;
+    const bestBefore = until === '' ? null : until;
+    const refused = await this.larder.saveSupply({ id: newId(), version: 0, kind, refId, name, amount, unit, packetG, bestBefore });
+    this.refusal.set(refused);
+    if (refused === null) this.draft.fields.set({ ...EMPTY, what: this.draft.fields().what });
+  }
+
+  private amountOf({ unit }: SupplyOffer, text: string): number | null {
+    if (unit === 'g') {
+      const read = readQuantity(this.units, text, 'mass');
+      return read?.ok === true && read.value.value > 0 ? read.value.value : null;
+    }
+    const count = Number(text.replace(',', '.'));
+    return count > 0 && count <= 1000 ? count : null;
+  }
+}

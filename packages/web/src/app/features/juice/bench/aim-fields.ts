@@ -1,0 +1,135 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import type { BlendAim, BlendTargets, ReachAxis, ReachPoint } from '@trug/core';
+import { readQuantity } from '../../../shared/field/quantity-field';
+import { Units } from '../../../shared/units/units';
+import { AXES } from './reach-geometry';
+
+/** What each figure may be asked to be. @source our estimates of what fruit and cider can have */
+const RANGES: Readonly<Record<BlendAim, { readonly min: number; readonly max: number; readonly like: string }>> = {
+  sg: { min: 0.98, max: 1.2, like: '1.052 or 13 Bx' },
+  taGPerL: { min: 0, max: 30, like: '5.5' },
+  tanninGPerL: { min: 0, max: 15, like: '1.2' },
+  ph: { min: 2, max: 5, like: '3.5' },
+  abv: { min: 0, max: 25, like: '6.5' },
+};
+
+interface AimField {
+  readonly aim: BlendAim;
+  readonly label: string;
+  readonly text: string;
+}
+
+/** The target as figures: typed here, or read off where the cross-hair was dragged to. */
+@Component({
+  selector: 'trug-aim-fields',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <span class="lead">Aim at</span>
+    @for (f of fields(); track f.aim) {
+      <label>
+        {{ f.label }}
+        <input
+          class="num"
+          [attr.name]="'aim-' + f.aim"
+          inputmode="decimal"
+          autocomplete="off"
+          placeholder="any"
+          [value]="f.text"
+          [attr.aria-invalid]="refused()?.aim === f.aim"
+          (change)="typed(f.aim, $any($event.target).value)"
+        />
+      </label>
+    }
+    @if (refused(); as r) {
+      <p class="field-error" role="alert">{{ r.says }}</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 0.35rem 0.55rem;
+      padding-bottom: 0.35rem;
+      font-size: 0.9375rem;
+    }
+    .lead {
+      font: 600 0.9375rem var(--head);
+    }
+    label {
+      display: inline-flex;
+      align-items: center;
+      gap: 0.3rem;
+      color: var(--quiet);
+    }
+    input {
+      box-sizing: border-box;
+      width: 3.9rem;
+      min-height: 36px;
+      padding: 0 0.4rem;
+      border: 1px solid var(--line);
+      border-radius: var(--corner);
+      background: var(--ground);
+      color: var(--ink);
+      font: 600 0.9375rem var(--text);
+    }
+    input[aria-invalid='true'] {
+      border-color: var(--danger);
+    }
+    p {
+      flex-basis: 100%;
+      margin: 0;
+    }
+    @media (max-width: 719px) {
+      input {
+        min-height: 44px;
+      }
+    }
+  `,
+})
+export class AimFields {
+  private readonly units = inject(Units);
+  readonly axis = input.required<ReachAxis>();
+  readonly cross = input.required<ReachPoint>();
+  readonly targets = input.required<BlendTargets>();
+  /** A figure to aim at, or null to let it go. */
+  readonly aimed = output<{ readonly aim: BlendAim; readonly value: number | null }>();
+  protected readonly refused = signal<{ readonly aim: BlendAim; readonly says: string } | null>(null);
+  protected readonly fields = computed((): readonly AimField[] => {
+    const axis = AXES[this.axis()];
+    const { sg, y } = this.cross();
+    const { tanninGPerL } = this.targets();
+    return [
+      { aim: 'sg', label: 'gravity', text: this.units.gravity(sg) },
+      { aim: this.axis(), label: axis.title.split(',')[0] ?? axis.name, text: y.toFixed(axis.digits) },
+      ...(this.axis() === 'tanninGPerL'
+        ? []
+        : [{ aim: 'tanninGPerL' as const, label: 'tannin', text: tanninGPerL === undefined ? '' : tanninGPerL.toFixed(1) }]),
+    ];
+  });
+
+  protected typed(aim: BlendAim, text: string): void {
+    if (text.trim() === '' && aim === 'tanninGPerL') {
+      this.refused.set(null);
+      this.aimed.emit({ aim, value: null });
+      return;
+    }
+    const value = this.valueOf(aim, text);
+    const { min, max, like } = RANGES[aim];
+    if (value === null || value < min || value > max) {
+      this.refused.set({ aim, says: `“${text}” cannot be aimed at here. Write a figure from ${min} to ${max}, such as ${like}.` });
+      return;
+    }
+    this.refused.set(null);
+    this.aimed.emit({ aim, value });
+  }
+
+  private valueOf(aim: BlendAim, text: string): number | null {
+    if (aim === 'sg') {
+      const read = readQuantity(this.units, text, 'gravity');
+      return read?.ok === true ? read.value.value : null;
+    }
+    const value = Number(text.trim().replace(',', '.'));
+    return text.trim() !== '' && Number.isFinite(value) ? value : null;
+  }
+}

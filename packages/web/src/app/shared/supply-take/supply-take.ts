@@ -1,0 +1,90 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
+import { Store } from '@ngrx/store';
+import { calendarDays, shareOfSupply, type SupplyOffer, type SupplyUse } from '@trug/core';
+import { cupboardFeature } from '../../state/cupboard.reducer';
+import { selectSuppliesLeft, type SupplyLeft } from '../../state/supplies.selectors';
+import { Units } from '../units/units';
+import { supplyAmount } from './supply-words';
+
+/** What is wanted of the cupboard. */
+export interface Need {
+  readonly kind: SupplyOffer['kind'];
+  readonly refId: string | null;
+  readonly amount: number;
+  readonly unit: 'g' | 'mL' | 'tablet';
+}
+
+/**
+ * Which supply serves a need, and how much of it: the one in date that runs out first.
+ *
+ * @param need - what is wanted
+ * @param supplies - everything in the cupboard, soonest date first
+ * @param today - ISO 8601
+ * @returns null when there is none
+ */
+export function supplyFor(need: Need, supplies: readonly SupplyLeft[], today: string): { readonly supply: SupplyLeft; readonly use: SupplyUse } | null {
+  for (const supply of supplies) {
+    const fits = supply.kind === need.kind && supply.refId === need.refId;
+    const inDate = supply.bestBefore === null || calendarDays(today, supply.bestBefore) >= 0;
+    const amount = fits && inDate ? shareOfSupply(need, supply) : null;
+    if (amount !== null) return { supply, use: { supplyId: supply.id, amount } };
+  }
+  return null;
+}
+
+/** A tick that takes what goes in out of the cupboard; nothing where the cupboard has none of it. */
+@Component({
+  selector: 'trug-supply-take',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (found().length > 0) {
+      <label class="tick"
+        ><input type="checkbox" name="take" [checked]="taken()" (change)="taken.set($any($event.target).checked)" />
+        <span>Take it out of the cupboard: {{ words() }}</span></label
+      >
+    }
+  `,
+  styles: `
+    .tick {
+      display: flex;
+      align-items: center;
+      gap: 0.6rem;
+      min-height: 44px;
+    }
+    input {
+      flex: none;
+      width: 20px;
+      height: 20px;
+      margin: 0;
+      accent-color: var(--leaf);
+    }
+  `,
+})
+export class SupplyTake {
+  private readonly units = inject(Units);
+  private readonly supplies = inject(Store).selectSignal(selectSuppliesLeft);
+  private readonly now = inject(Store).selectSignal(cupboardFeature.selectNow);
+  readonly needs = input.required<readonly Need[]>();
+  readonly taken = model(true);
+  protected readonly found = computed(() =>
+    this.needs().flatMap((need) => {
+      const found = supplyFor(need, this.supplies(), this.now());
+      return found ? [found] : [];
+    }),
+  );
+  /** Packets of one size are named by it once. */
+  protected readonly words = computed(() =>
+    this.found()
+      .map(({ supply, use }) => {
+        const packetless = supply.unit === 'packet' ? { ...supply, packetG: null } : supply;
+        const name = this.needs().length > 1 ? ` ${supply.name}` : '';
+        return `${supplyAmount({ ...packetless, amount: use.amount }, this.units)}${name}, of ${supplyAmount({ ...supply, amount: supply.left }, this.units)} there`;
+      })
+      .join(' and '),
+  );
+  /** What an entry should say was taken; undefined when nothing was. */
+  readonly uses = computed((): readonly SupplyUse[] | undefined => {
+    const uses = this.found().map((f) => f.use);
+    return this.taken() && uses.length > 0 ? uses : undefined;
+  });
+}

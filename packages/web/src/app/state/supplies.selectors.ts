@@ -1,0 +1,21 @@
+import { createSelector } from '@ngrx/store';
+import type { SupplyDto } from '@trug/contract/plain';
+import { suppliesUsed } from '@trug/core';
+import { batchesFeature } from './batches.reducer';
+import { larderFeature } from './larder.reducer';
+
+/** A supply with what the logs have left of it, in its own unit. */
+export interface SupplyLeft extends Pick<SupplyDto, 'id' | 'kind' | 'refId' | 'name' | 'unit' | 'packetG' | 'bestBefore'> {
+  readonly left: number;
+}
+
+/** Every supply with what is left, the one to use up first first. */
+export const selectSuppliesLeft = createSelector(larderFeature.selectSupplies, batchesFeature.selectAll, (supplies, batches): readonly SupplyLeft[] => {
+  const used = suppliesUsed(batches.map((b) => b.entries));
+  return supplies
+    .map(({ id, kind, refId, name, amount, unit, packetG, bestBefore }) => {
+      const left = Math.max(0, Math.round((amount - (used.get(id) ?? 0)) * 100) / 100);
+      return { id, kind, refId, name, unit, packetG, bestBefore, left };
+    })
+    .sort((a, b) => ((a.bestBefore ?? '9999') < (b.bestBefore ?? '9999') ? -1 : 1));
+});
