@@ -116,10 +116,11 @@ describe('from fruit to a pitched must', () => {
     const { page, faults } = await trug.page(DESK);
     const bench = new Bench(page, trug.url);
     await bench.open('/juice/blend');
-    await bench.says(/Aiming at 1.0520/);
+    await bench.holds('aim-sg', '1.0520');
     await bench.focus('trug-reach-map .cross');
     await page.keyboard.press('ArrowRight');
-    await bench.says(/Aiming at 1.0525 and 5.5/);
+    await bench.holds('aim-sg', '1.0525');
+    await bench.holds('aim-taGPerL', '5.5');
     for (let i = 0; i < 8; i += 1) {
       await page.keyboard.down('Shift');
       await page.keyboard.press('ArrowUp');

@@ -55,6 +55,16 @@ export class Bench {
     return (await found?.evaluate((el) => (el as HTMLElement).innerText)) ?? '';
   }
 
+  /** Waits until the field of a name holds something. */
+  async holds(name: string, value: string): Promise<void> {
+    await this.page.waitForFunction(
+      (wanted, text) => document.querySelector<HTMLInputElement>(`input[name="${wanted}"]`)?.value === text,
+      { timeout: 15_000 },
+      name,
+      value,
+    );
+  }
+
   /** Waits until the page says something. */
   async says(words: RegExp, selector = 'body'): Promise<void> {
     await this.page.waitForFunction(

@@ -94,6 +94,10 @@ export class PageHarness {
     return this.root.querySelector(selector) !== null;
   }
 
+  attribute(selector: string, name: string): string | null {
+    return this.find(selector).getAttribute(name);
+  }
+
   count(selector: string): number {
     return this.root.querySelectorAll(selector).length;
   }
@@ -135,6 +139,12 @@ export class PageHarness {
     const target = all.find((el) => el.textContent.trim() === words || el.getAttribute('aria-label') === words);
     if (!target) throw new Error(`there is nothing called "${words}", only ${all.map((el) => `"${el.textContent.trim()}"`).join(', ')}`);
     target.click();
+    await this.settled();
+  }
+
+  /** Keys pressed on something drawn, faster than it is drawn again. */
+  async keys(selector: string, ...keys: readonly string[]): Promise<void> {
+    for (const key of keys) this.find(selector).dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
     await this.settled();
   }
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import type { BlendAim, BlendTargets, ReachAxis, ReachPoint } from '@trug/core';
+import { gravityText, type BlendAim, type BlendTargets, type ReachAxis, type ReachPoint } from '@trug/core';
 import { readQuantity } from '../../../shared/field/quantity-field';
 import { Units } from '../../../shared/units/units';
 import { AXES } from './reach-geometry';
@@ -100,7 +100,7 @@ export class AimFields {
     const { sg, y } = this.cross();
     const { tanninGPerL } = this.targets();
     return [
-      { aim: 'sg', label: 'gravity', text: this.units.gravity(sg) },
+      { aim: 'sg', label: 'gravity', text: gravityText(sg, 4) },
       { aim: this.axis(), label: axis.title.split(',')[0] ?? axis.name, text: y.toFixed(axis.digits) },
       ...(this.axis() === 'tanninGPerL'
         ? []

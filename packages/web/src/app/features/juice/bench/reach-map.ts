@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, output } from '@angular/core';
 import { gravityText, type ReachAxis, type ReachPoint } from '@trug/core';
 import { AXES, BANDS, mapScales, outlinePath, placeLabels } from './reach-geometry';
 
@@ -77,6 +77,8 @@ export class ReachMap {
   protected readonly says = computed(
     () => `gravity ${gravityText(this.target().sg, 4)}, ${this.axisWords().title} ${this.target().y.toFixed(this.axisWords().digits)}`,
   );
+  /** Where the last step or drag went: quick keys come faster than the page is drawn again, and none may be lost. */
+  private readonly latest = linkedSignal(() => this.target());
   private dragging = false;
 
   private px(point: ReachPoint): { readonly x: number; readonly y: number } {
@@ -107,13 +109,15 @@ export class ReachMap {
     if (!by) return;
     event.preventDefault();
     const times = event.shiftKey ? 5 : 1;
-    const { sg, y } = this.target();
+    const { sg, y } = this.latest();
     this.aim({ sg: sg + (by[0] ?? 0) * 0.0005 * times, y: y + (by[1] ?? 0) * this.axisWords().step * times });
   }
 
   private aim(point: ReachPoint): void {
     const { x, y } = this.scales();
     const within = (value: number, [a = 0, b = 0]: readonly number[]): number => Math.min(b, Math.max(a, value));
-    this.targeted.emit({ sg: within(point.sg, x.domain()), y: within(point.y, y.domain()) });
+    const aimed = { sg: within(point.sg, x.domain()), y: within(point.y, y.domain()) };
+    this.latest.set(aimed);
+    this.targeted.emit(aimed);
   }
 }

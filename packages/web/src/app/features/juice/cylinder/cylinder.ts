@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, output } from '@angular/core';
 import { cylinderDrawing, CYLINDER, levelAt } from './cylinder-geometry';
 
 let made = 0;
@@ -103,15 +103,19 @@ export class Cylinder {
     if (frame) this.move(levelAt({ y: ((event.clientY - frame.top) * CYLINDER.height) / frame.height, leftL: this.leftL(), tallestL: this.tallestL() }));
   }
 
+  /** Where the peg was last put: quick keys come faster than the blend is solved again, and none may be lost. */
+  private readonly latestL = linkedSignal(() => this.pouredL());
+
   protected stepped(event: KeyboardEvent): void {
     const by = { ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1, ArrowRight: 1, PageDown: 10, PageUp: -10 }[event.key];
     if (by === undefined) return;
     event.preventDefault();
-    this.move(this.pouredL() + by * this.stepL());
+    this.move(this.latestL() + by * this.stepL());
   }
 
   private move(pouredL: number): void {
     const inSteps = Math.round(pouredL / this.stepL()) * this.stepL();
-    this.moved.emit(Math.min(this.leftL(), Math.max(0, inSteps)));
+    this.latestL.set(Math.min(this.leftL(), Math.max(0, inSteps)));
+    this.moved.emit(this.latestL());
   }
 }
