@@ -1,11 +1,10 @@
-import { abvOf, dryAbvOf, dryGravityOf, gravityOf } from '../liquid/views.js';
-import type { Liquid } from '../liquid/liquid.js';
-import { agreeWithReading, fermentFraction } from '../liquid/ferment-to.js';
-import { findRoot } from '../numeric/find-root.js';
+import { abvOf, dryAbvOf, gravityOf } from '../liquid/views.js';
+import { agreeWithReading } from '../liquid/ferment-to.js';
 import { daysBetween } from '../quantity/days.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
 import { AT_END_SG, EPS, EQUAL_SG, PROOF_DAYS, TOUCH_HIGH_SG, type Facts, type JudgeInput } from './judge-facts.js';
+import { expectedEnd } from './expected-end.js';
 import { siftReadings, type GravityReading } from './reading.js';
 import type { FermentStatus, Verdict } from './verdict.js';
 import { evidenceFor, nextFor, questionedEvidence, sentenceFor, tooFew } from './verdict-words.js';
@@ -22,13 +21,6 @@ const UNDER_TOLERANCE_ABV = 1.5;
 const TOO_COLD_BY_C = 3;
 const ALL_WITHIN_DAYS = 1.5;
 const NO_FALL_SG = EQUAL_SG + 1e-6;
-
-/** Where fermentation should end: bone dry, or at the strength that stops this yeast. */
-function expectedEnd(must: Liquid, toleranceAbv: number): { readonly sg: number; readonly stopsAtTolerance: boolean } {
-  if (dryAbvOf(must) <= toleranceAbv) return { sg: dryGravityOf(must), stopsAtTolerance: false };
-  const fraction = findRoot({ f: (x) => abvOf(fermentFraction(must, x)) - toleranceAbv, lo: 0, hi: 1, tolerance: 1e-9 });
-  return { sg: gravityOf(fermentFraction(must, fraction)), stopsAtTolerance: true };
-}
 
 function ratesPerDay(readings: readonly GravityReading[]): readonly number[] {
   return readings.slice(1).map((reading, i) => {

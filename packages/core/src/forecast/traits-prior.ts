@@ -1,0 +1,90 @@
+import type { Random } from '../numeric/random.js';
+import { MODEL, typicalTraits, type FermentSetting, type FermentTraits } from './ferment-model.js';
+import type { PastFerment } from './forecast-types.js';
+
+/** Ferments differ in this many ways that readings can tell. Each is a standard normal before any reading. */
+export const DIMENSIONS = 8;
+
+/** Spread of each trait between batches, as standard deviations of logarithms, or of the figure itself. @source our estimates, checked by the calibration tests */
+const SPREAD = {
+  rate: 0.6,
+  rateWithinMaker: 0.2,
+  lag: 0.6,
+  yield: 0.5,
+  halfSugar: 0.6,
+  endOffsetSg: 0.0012,
+  decline: 0.6,
+  temperaturePower: 0.3,
+  drift: 0.16,
+} as const;
+
+/** Answers to temperature are drawn from a few, so that their tables are made once. */
+export const TEMPERATURE_POWERS: readonly number[] = [-2, -1.5, -1, -0.5, 0, 0.5, 1, 1.5, 2].map((z) => Math.exp(SPREAD.temperaturePower * z));
+
+/** What is believed of the speed before any reading. */
+export interface RateBelief {
+  readonly meanLog: number;
+  readonly sdLog: number;
+}
+
+/**
+ * Learns from earlier batches of the same maker with the same kind of yeast.
+ *
+ * @param history - their speeds beside the textbook's
+ * @returns the belief about the next one: nearer to the maker's own, and narrower, the more there are
+ * @source normal means with known variances
+ */
+export function rateBelief(history: readonly PastFerment[]): RateBelief {
+  const between = SPREAD.rate ** 2;
+  const within = SPREAD.rateWithinMaker ** 2;
+  const count = history.length;
+  const mean = count === 0 ? 0 : history.reduce((sum, h) => sum + Math.log(h.rate), 0) / count;
+  const precision = 1 / (between - within) + count / within;
+  return { meanLog: (count / within / precision) * mean, sdLog: Math.sqrt(1 / precision + within) };
+}
+
+/**
+ * Standard normals as the traits of a ferment.
+ *
+ * @param z - one number for each dimension
+ * @param setting - the must and kind
+ * @param belief - about the speed
+ * @returns the traits, without what no reading can tell
+ */
+export function traitsFrom(z: Float64Array, setting: FermentSetting, belief: RateBelief): FermentTraits {
+  const typical = typicalTraits(setting);
+  const [low, high] = setting.toleranceAbv;
+  const at = (i: number): number => z[i] ?? 0;
+  return {
+    ...typical,
+    rate: Math.exp(belief.meanLog + belief.sdLog * at(0)),
+    lagDays: typical.lagDays * Math.exp(SPREAD.lag * at(1)),
+    yieldGPerMg: MODEL.yieldGPerMg * Math.exp(SPREAD.yield * at(2)),
+    halfSugarGPerL: MODEL.halfSugarGPerL * Math.exp(SPREAD.halfSugar * at(3)),
+    endOffsetSg: SPREAD.endOffsetSg * at(4),
+    toleranceAbv: Math.max(low - 1, typical.toleranceAbv + ((high - low) / 5) * at(5)),
+    decline: MODEL.declinePerDay * Math.exp(SPREAD.decline * at(6)),
+    temperaturePower: TEMPERATURE_POWERS[powerIndex(at(7))] ?? 1,
+  };
+}
+
+/** Which of the few answers to temperature a normal stands for. */
+export const powerIndex = (z: number): number => Math.min(TEMPERATURE_POWERS.length - 1, Math.max(0, Math.round(z * 2 + 4)));
+
+/** How the days to come differ from those gone by: nobody can read that off the log. */
+export const driftFrom = (random: Random): number => Math.exp(SPREAD.drift * random.normal());
+
+/** Base chance of sticking, and what raises it. @source our estimate: a few in a hundred of well-kept home ferments */
+const STICKS = { base: 0.03, nitrogen: 0.08, strength: 0.15, mostOf: 0.4 };
+
+/**
+ * Chance before any reading that a ferment of this setting sticks.
+ *
+ * @param setting - the must and kind
+ * @returns 0–0.4, higher when nitrogen is short or the strength comes near what the yeast stands
+ * @source our estimate
+ */
+export function chanceToStick({ nitrogenLack, dryAbv, toleranceAbv: [low, high] }: FermentSetting): number {
+  const near = Math.min(1, Math.max(0, (dryAbv - (low - 1)) / (high - low + 1)));
+  return Math.min(STICKS.mostOf, STICKS.base + STICKS.nitrogen * nitrogenLack + STICKS.strength * near);
+}
