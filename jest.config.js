@@ -49,7 +49,12 @@ export default {
         ],
       },
       transformIgnorePatterns: ['node_modules/(?!.*\\.mjs$|(@angular|@ngrx|d3-|internmap|lucide|ulid|rxjs))'],
-      moduleNameMapper: mapper,
+      moduleNameMapper: {
+        ...mapper,
+        // Workers do not run here: the same tasks are done at once.
+        '/blend-solver$': '<rootDir>/packages/web/src/testing/instant-solver.ts',
+        '/forecast-runner$': '<rootDir>/packages/web/src/testing/instant-forecast.ts',
+      },
     },
   ],
 };

@@ -92,6 +92,11 @@ export { pitchSteps, type PitchStep, type PitchWay } from './yeast/pitch-steps.j
 export { pitchRate, type PitchRate } from './yeast/pitch-rate.js';
 export { pitchCautions } from './yeast/pitch-cautions.js';
 // fermenting
+export { forecast, forecastInParts } from './forecast/forecast.js';
+export type { BandDay, DayReading, Feed, Forecast, ForecastInput, PastFerment, Spread } from './forecast/forecast-types.js';
+export { forecastWords, type ForecastWords } from './forecast/forecast-words.js';
+export { simulateFermentation, type SimulatedFerment } from './forecast/simulate-fermentation.js';
+export type { TempFromDay } from './forecast/temp-profile.js';
 export { judgeFermentation } from './ferment/judge-fermentation.js';
 export { EQUAL_SG, PROOF_DAYS, type JudgedEntry, type JudgeInput, type PlaceTemperature } from './ferment/judge-facts.js';
 export { siftReadings, type GravityReading } from './ferment/reading.js';
@@ -132,6 +137,7 @@ export {
   type BatchState,
   type Crate,
   type Keg,
+  type Pitch,
   type ReplayIssue,
   type RunningPlan,
   type Stage,
@@ -142,6 +148,7 @@ export { shareOfSupply, suppliesUsed, type SupplyUnit } from './cupboard/supplie
 export { effectiveEntries } from './log/effective-entries.js';
 export { replay } from './log/replay.js';
 export { correctGravity } from './log/correct-gravity.js';
+export { forecastInputOf, pastFermentOf, type ForecastQuestion, type WhatIf } from './log/forecast-of.js';
 export { judgeState, liquidToBottle, maySeal } from './log/judge-state.js';
 export { checkEntryAgainst, COLD_KEG_MOST_C, type EntryCheck } from './log/check-entry.js';
 export { describeEntry, type EntryWords } from './log/describe-entry.js';

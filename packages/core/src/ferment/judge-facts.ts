@@ -12,6 +12,8 @@ export interface PlaceTemperature {
 export interface JudgedEntry {
   readonly at: string;
   readonly kind: 'pitched' | 'gravity-changed';
+  /** How far the gravity was moved, where that is known. */
+  readonly deltaSg?: number;
 }
 
 /** What a judgement rests on. */

@@ -2,6 +2,8 @@ import * as fc from 'fast-check';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import { dryGravityOf } from '../liquid/views.js';
 import { yeastById } from '../reference/yeast-kinds.js';
+import { seededRandom } from '../numeric/random.js';
+import { makeFerment, type MadeFerment as MadeLog } from '../testing/made-ferments.js';
 import { judgeFermentation } from './judge-fermentation.js';
 import type { GravityReading } from './reading.js';
 import { provesFinished, type Verdict } from './verdict.js';
@@ -76,6 +78,54 @@ const stuckFerment = fc
 const errors = fc.array(fc.double({ min: -0.0005, max: 0.0005, noNaN: true }), { minLength: 6, maxLength: 6 });
 const steps = fc.array(fc.double({ min: 2, max: 11, noNaN: true }), { minLength: 3, maxLength: 12 });
 const daysOf = (gaps: readonly number[]): number[] => gaps.map((_, i) => gaps.slice(0, i + 1).reduce((a, b) => a + b, 0));
+
+describe('judgeFermentation along whole logs with cold spells, stalls, rough readings and mistypes', () => {
+  const whenOf = (day: number): string => new Date(START_MS + day * 86_400_000).toISOString();
+  /** Judged after each reading, as a maker would look, and once more by two readings taken with care after the end. */
+  function judgedAlong(made: MadeLog): readonly { readonly day: number; readonly status: Verdict['status'] }[] {
+    const { finishDay: end } = made;
+    const careful = [end + 2, end + 11].map((day) => ({ day, sg: rounded(made.sgAt(day)), mistyped: false }));
+    const all = [...made.readings.filter((r) => r.day < end + 1), ...careful];
+    return all.map((_, i) => {
+      const day = all[i]?.day ?? 0;
+      const verdict = judgeFermentation({
+        readings: all.slice(0, i + 1).map((r, j) => ({ id: `r${j}`, at: whenOf(r.day), sg: r.sg, tempC: null })),
+        liquid: made.must,
+        yeast: yeastById('crisp-cider'),
+        temps: made.temps.filter((t) => t.day <= day).map((t) => ({ at: whenOf(t.day), tempC: t.tempC })),
+        today: whenOf(day),
+        entries: [{ at: whenOf(0), kind: 'pitched' }],
+      }).value;
+      return { day, status: verdict.status };
+    });
+  }
+  const random = seededRandom(404);
+  const dry = Array.from({ length: 200 }, () => makeFerment(random));
+  const stuck = Array.from({ length: 60 }, () => makeFerment(random, 0.3 + 0.4 * random.uniform()));
+
+  it('never says finished while three points or more are still to go, nor of one that stuck', () => {
+    const early = dry.flatMap((made) => judgedAlong(made).filter(({ day, status }) => provesFinished(status) && made.sgAt(day) - made.endSg >= 0.003));
+    expect(early).toEqual([]);
+    expect(stuck.flatMap((made) => judgedAlong(made).filter(({ status }) => provesFinished(status)))).toEqual([]);
+  });
+  it('is right about its end, and about one that stuck, in at least 95 of 100', () => {
+    const rightlyDry = dry.filter((made) => provesFinished(judgedAlong(made).at(-1)?.status ?? 'stalled')).length;
+    const rightlyStuck = stuck.filter((made) => judgedAlong(made).at(-1)?.status === 'stalled').length;
+    expect(rightlyDry / dry.length).toBeGreaterThanOrEqual(0.95);
+    expect(rightlyStuck / stuck.length).toBeGreaterThanOrEqual(0.95);
+  });
+  it('calls a ferment that is well under way working or slowing, or asks for another reading, in at least 95 of 100', () => {
+    const underWay = dry.flatMap((made) =>
+      judgedAlong(made).filter(({ day }) => {
+        const gone = (made.originalSg - made.sgAt(day)) / (made.originalSg - made.endSg);
+        return gone > 0.15 && gone < 0.85;
+      }),
+    );
+    const right = underWay.filter(({ status }) => ['working', 'slowing', 'too-few-readings'].includes(status)).length;
+    expect(underWay.length).toBeGreaterThan(400);
+    expect(right / underWay.length).toBeGreaterThanOrEqual(0.95);
+  });
+});
 
 describe('judgeFermentation on ferments it did not make', () => {
   it('never says finished while three points or more are still to go', () => {

@@ -1,5 +1,5 @@
 import type { Liquid } from '../liquid/liquid.js';
-import { brixOf, dryAbvOf, dryGravityOf, fermentableGPerL, gravityOf } from '../liquid/views.js';
+import { abvOf, brixOf, dryAbvOf, dryGravityOf, fermentableGPerL, gravityOf } from '../liquid/views.js';
 import type { YeastKind } from '../reference/yeast-kinds-data.js';
 
 /** What a must and a kind of yeast fix before anything is uncertain. */
@@ -7,6 +7,8 @@ export interface FermentSetting {
   readonly originalSg: number;
   readonly drySg: number;
   readonly sugarGPerL: number;
+  /** Strength it begins with, above nothing when a stuck ferment is begun again, % by volume. */
+  readonly startAbv: number;
   /** Strength when every gram is gone, % by volume. */
   readonly dryAbv: number;
   readonly toleranceAbv: readonly [number, number];
@@ -73,11 +75,12 @@ export function fermentSetting(must: Liquid, yeast: YeastKind, pitchGPerL: numbe
     originalSg: gravityOf(must),
     drySg: dryGravityOf(must),
     sugarGPerL: fermentableGPerL(must),
+    startAbv: abvOf(must),
     dryAbv: dryAbvOf(must),
     toleranceAbv: yeast.toleranceAbv,
     yanMgPerL: must.yanMgPerL,
     nitrogenLack: wantedMgPerL > 0 ? Math.max(0, 1 - must.yanMgPerL / wantedMgPerL) : 0,
-    pitchGPerL: pitchGPerL > 0 ? pitchGPerL : 0.02,
+    pitchGPerL: pitchGPerL > 0 ? pitchGPerL : 0.12,
     lagDays: (lagH / 24) * 0.6 * (1 + SULFITE_LAG * must.totalSo2MgPerL),
   };
 }
@@ -132,14 +135,13 @@ export function startOf(setting: FermentSetting): FermentState {
  */
 export function fermentRates(state: FermentState, heat: number, setting: FermentSetting, traits: FermentTraits): FermentState {
   const used = setting.sugarGPerL - state.sugarGPerL;
-  const abv = setting.dryAbv * (used / setting.sugarGPerL);
+  const abv = setting.startAbv + (setting.dryAbv - setting.startAbv) * (used / setting.sugarGPerL);
   const near = abv / traits.toleranceAbv;
   const room = Math.max(0, 1 - near * near);
   const ready = readiness(state.served, traits.lagDays);
   const stuck = state.sugarGPerL < traits.sticksAtShare * setting.sugarGPerL;
   const pace = stuck ? 0 : heat * ready * traits.rate;
-  const growth =
-    MODEL.growthPerDay * pace * (state.nitrogenMgPerL / (state.nitrogenMgPerL + MODEL.halfNitrogenMgPerL)) * room * state.yeastGPerL;
+  const growth = MODEL.growthPerDay * pace * (state.nitrogenMgPerL / (state.nitrogenMgPerL + MODEL.halfNitrogenMgPerL)) * room * state.yeastGPerL;
   const uptake = MODEL.uptakeGPerGPerDay * pace * (state.sugarGPerL / (state.sugarGPerL + traits.halfSugarGPerL)) * room * state.yeastGPerL;
   return {
     yeastGPerL: growth - traits.decline * heat * (1 - room) * state.yeastGPerL,

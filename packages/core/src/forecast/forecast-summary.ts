@@ -35,8 +35,8 @@ export function summariseMembers(members: readonly RunMember[], weights: Float64
   const chanceStuck = weights.reduce((sum, w, k) => sum + (stuck[k] === true ? w : 0), 0);
   const unstuck = weights.map((w, k) => (stuck[k] === true ? 0 : w / Math.max(1e-12, 1 - chanceStuck)));
   const days = Float64Array.from(members, (m, k) => (isSettled(m) && !frame.asleep ? finishOf(m.course, ends[k] ?? 1) : Infinity));
-  const { originalSg, drySg, dryAbv } = frame.setting;
-  const abvs = ends.map((sg) => dryAbv * Math.min(1, (originalSg - sg) / (originalSg - drySg)));
+  const { originalSg, drySg, startAbv, dryAbv } = frame.setting;
+  const abvs = ends.map((sg) => startAbv + (dryAbv - startAbv) * Math.min(1, (originalSg - sg) / (originalSg - drySg)));
   const day = (share: number): number | null => {
     const found = chanceStuck > 0.98 ? Infinity : weightedQuantile(days, unstuck, share);
     return Number.isFinite(found) ? found : null;

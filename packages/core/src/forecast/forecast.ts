@@ -75,7 +75,10 @@ export function* forecastInParts(input: ForecastInput): Generator<number, Worked
     setting,
     belief: rateBelief(input.history ?? []),
     heats: TEMPERATURE_POWERS.map((power) => factors.map((f) => f ** power)),
-    readings: readyReadings(input.readings.filter((r) => r.day > 0), steps),
+    readings: readyReadings(
+      input.readings.filter((r) => r.day > 0),
+      steps,
+    ),
     input,
     random: seededRandom(input.seed),
   };

@@ -1,8 +1,8 @@
 import type { Feed } from './forecast-types.js';
 import { gravityAt, MODEL, startOf, type FermentSetting, type FermentTraits } from './ferment-model.js';
 
-/** Length of a step, days. Halving it moves no gravity by more than 0.0003. */
-export const STEP_DAYS = 0.2;
+/** Length of a step, days. The course stays within half a point of a solver with error control. */
+export const STEP_DAYS = 0.125;
 
 /** What a ferment goes through, step by step. */
 export interface FermentCourse {
@@ -28,17 +28,13 @@ const SPENT_G_PER_L = 0.02;
  * @param out - gravity at the beginning of each step, one more than there are steps
  * @returns sugar left at the end, g/L
  */
-export function integrateFerment(
-  setting: FermentSetting,
-  traits: FermentTraits,
-  { heat, driftFrom, feeds }: FermentCourse,
-  out: Float64Array,
-): number {
-  const { sugarGPerL: sugar0, dryAbv } = setting;
+export function integrateFerment(setting: FermentSetting, traits: FermentTraits, { heat, driftFrom, feeds }: FermentCourse, out: Float64Array): number {
+  const { sugarGPerL: sugar0, startAbv, dryAbv } = setting;
   const { rate, lagDays, yieldGPerMg, halfSugarGPerL, toleranceAbv, decline, drift, endOffsetSg } = traits;
   const { growthPerDay, uptakeGPerGPerDay, halfNitrogenMgPerL } = MODEL;
   const lag3 = lagDays * lagDays * lagDays;
-  const abvPerSugar = dryAbv / sugar0 / toleranceAbv;
+  const nearAtStart = startAbv / toleranceAbv;
+  const nearPerSugar = (dryAbv - startAbv) / sugar0 / toleranceAbv;
   const stuckBelow = traits.sticksAtShare * sugar0;
   const steps = heat.length;
   let { yeastGPerL: yeast, nitrogenMgPerL: nitrogen, sugarGPerL: sugar, served } = startOf(setting);
@@ -53,7 +49,7 @@ export function integrateFerment(
     const half = STEP_DAYS / 2;
 
     let cubed = served * served * served;
-    let near = abvPerSugar * (sugar0 - sugar);
+    let near = nearAtStart + nearPerSugar * (sugar0 - sugar);
     let room = near < 1 ? 1 - near * near : 0;
     let active = (pace * cubed * room * yeast) / (cubed + lag3);
     let growth = (growthPerDay * active * nitrogen) / (nitrogen + halfNitrogenMgPerL);
@@ -64,7 +60,7 @@ export function integrateFerment(
 
     const servedMid = served + half * hot;
     cubed = servedMid * servedMid * servedMid;
-    near = abvPerSugar * (sugar0 - sugarMid);
+    near = nearAtStart + nearPerSugar * (sugar0 - sugarMid);
     room = near < 1 ? 1 - near * near : 0;
     active = (pace * cubed * room * yeastMid) / (cubed + lag3);
     growth = (growthPerDay * active * nitrogenMid) / (nitrogenMid + halfNitrogenMgPerL);

@@ -75,13 +75,13 @@ export const powerIndex = (z: number): number => Math.min(TEMPERATURE_POWERS.len
 export const driftFrom = (random: Random): number => Math.exp(SPREAD.drift * random.normal());
 
 /** Base chance of sticking, and what raises it. @source our estimate: a few in a hundred of well-kept home ferments */
-const STICKS = { base: 0.03, nitrogen: 0.08, strength: 0.15, mostOf: 0.4 };
+const STICKS = { base: 0.02, nitrogen: 0.04, strength: 0.1, mostOf: 0.3 };
 
 /**
  * Chance before any reading that a ferment of this setting sticks.
  *
  * @param setting - the must and kind
- * @returns 0–0.4, higher when nitrogen is short or the strength comes near what the yeast stands
+ * @returns 0–0.3, higher when nitrogen is short or the strength comes near what the yeast stands
  * @source our estimate
  */
 export function chanceToStick({ nitrogenLack, dryAbv, toleranceAbv: [low, high] }: FermentSetting): number {

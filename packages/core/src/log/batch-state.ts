@@ -36,6 +36,14 @@ export interface Keg {
   readonly at: string;
 }
 
+/** The last time yeast went in, from which a forecast counts. */
+export interface Pitch {
+  readonly at: string;
+  readonly gPerL: number;
+  /** What it went into, with everything added since, unfermented from there on. */
+  readonly liquid: Liquid;
+}
+
 /** A plan of timed steps that is under way. */
 export interface RunningPlan {
   readonly plan: TimedPlan;
@@ -81,6 +89,8 @@ export interface BatchState {
   readonly filledAt: string | null;
   readonly sulfitedAt: string | null;
   readonly pitchedAt: string | null;
+  /** Null for a batch poured together from ciders, where nobody knows how lively the yeast still is. */
+  readonly pitch: Pitch | null;
   readonly rackedAt: string | null;
   readonly stabilisedAt: string | null;
   readonly primed: { readonly at: string; readonly volumes: number; readonly mode: 'bulk' | 'per-bottle' } | null;
@@ -107,6 +117,7 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   filledAt: null,
   sulfitedAt: null,
   pitchedAt: null,
+  pitch: null,
   rackedAt: null,
   stabilisedAt: null,
   primed: null,

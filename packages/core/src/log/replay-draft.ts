@@ -1,4 +1,5 @@
 import { CoreError } from '../errors/core-error.js';
+import type { JudgedEntry } from '../ferment/judge-facts.js';
 import type { Liquid } from '../liquid/liquid.js';
 import type { BatchState, StateReading } from './batch-state.js';
 import type { VesselFill } from './entry.js';
@@ -7,7 +8,7 @@ import type { VesselFill } from './entry.js';
 export interface Draft extends Omit<BatchState, 'readings' | 'temps' | 'judged' | 'crates' | 'issues' | 'stage'> {
   readonly readings: StateReading[];
   readonly temps: { at: string; tempC: number }[];
-  readonly judged: { at: string; kind: 'pitched' | 'gravity-changed' }[];
+  readonly judged: JudgedEntry[];
   readonly crates: BatchState['crates'][number][];
   readonly issues: { entryId: string; text: string }[];
   stage: BatchState['stage'];

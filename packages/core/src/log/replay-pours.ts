@@ -20,7 +20,7 @@ export function blended(state: Draft, entry: EntryOf<'blended'>): Patch {
     (best, p) => (p.yeastId !== null && (!best || p.liquid.volumeL > best.liquid.volumeL) ? p : best),
     null,
   );
-  return { ...patch, pitchedAt: state.pitchedAt ?? entry.at, yeastId: state.yeastId ?? strongest?.yeastId ?? null };
+  return { ...patch, pitch: null, pitchedAt: state.pitchedAt ?? entry.at, yeastId: state.yeastId ?? strongest?.yeastId ?? null };
 }
 
 /** What a split changes: shares leave, the rest stands where the entry says. */

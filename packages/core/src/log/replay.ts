@@ -8,7 +8,7 @@ import { loseVolume } from '../liquid/blend-liquids.js';
 import { agreeWithMustReading, agreeWithReading } from '../liquid/ferment-to.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import type { Liquid } from '../liquid/liquid.js';
-import { abvOf, dryAbvOf } from '../liquid/views.js';
+import { abvOf, dryAbvOf, gravityOf } from '../liquid/views.js';
 import { leadingYeast } from '../yeast/yeast-together.js';
 import { EMPTY_STATE, type BatchState } from './batch-state.js';
 import { correctGravity } from './correct-gravity.js';
@@ -50,7 +50,8 @@ function stageOf(state: Draft): BatchState['stage'] {
 /** Applies the same act to what is in the vessels and to the unfermented must behind it. */
 function both(state: Draft, act: (liquid: Liquid) => Liquid): Patch {
   const liquid = act(inHand(state));
-  return { liquid, lastLiquid: liquid, must: state.must ? act(state.must) : null, vessels: scaled(state.vessels, liquid.volumeL) };
+  const pitch = state.pitch ? { ...state.pitch, liquid: act(state.pitch.liquid) } : null;
+  return { liquid, lastLiquid: liquid, must: state.must ? act(state.must) : null, pitch, vessels: scaled(state.vessels, liquid.volumeL) };
 }
 
 function applied(state: Draft, entry: Entry): Patch {
@@ -117,13 +118,15 @@ function filled(entry: EntryOf<'filled'>): Patch {
 }
 
 function pitched(state: Draft, entry: EntryOf<'pitched'>): Patch {
-  const { yeastId, withYeastId, juiceC } = entry.payload;
+  const { yeastId, withYeastId, juiceC, massG } = entry.payload;
   state.judged.push({ at: entry.at, kind: 'pitched' });
   if (juiceC !== null) state.temps.push({ at: entry.at, tempC: juiceC });
   const lead = withYeastId === undefined ? yeastId : leadingYeast(yeastId, withYeastId);
   // The starter has gone in, so its steps are over; finings wait for nothing of the kind.
   const plan = state.plan?.plan === 'finings' ? state.plan : null;
-  return { yeastId: lead, plan, pitchedAt: state.pitchedAt ?? entry.at, ...(state.pitchedAt ? {} : { must: state.liquid }) };
+  const liquid = inHand(state);
+  const pitch = { at: entry.at, gPerL: liquid.volumeL > 0 ? massG / liquid.volumeL : 0, liquid };
+  return { yeastId: lead, plan, pitch, pitchedAt: state.pitchedAt ?? entry.at, ...(state.pitchedAt ? {} : { must: state.liquid }) };
 }
 
 function runningPlan({ at, payload }: EntryOf<'stepped'>): BatchState['plan'] {
@@ -158,15 +161,21 @@ function readGravity(state: Draft, entry: EntryOf<'reading'>, gravity: RawGravit
   patch.must = must;
 }
 
+/** An addition that moves the gravity by hand; after pitching, readings on its two sides cannot be compared as they are. */
+function moveGravity(state: Draft, at: string, act: (liquid: Liquid) => Liquid): Patch {
+  const before = gravityOf(inHand(state));
+  const patch = both(state, act);
+  if (state.pitchedAt) state.judged.push({ at, kind: 'gravity-changed', deltaSg: gravityOf(patch.liquid ?? inHand(state)) - before });
+  return patch;
+}
+
 function added(state: Draft, entry: EntryOf<'addition'>): Patch {
   const { payload } = entry;
   switch (payload.what) {
     case 'fermentable':
-      if (state.pitchedAt) state.judged.push({ at: entry.at, kind: 'gravity-changed' });
-      return both(state, (l) => addFermentable(l, payload));
+      return moveGravity(state, entry.at, (l) => addFermentable(l, payload));
     case 'water':
-      if (state.pitchedAt) state.judged.push({ at: entry.at, kind: 'gravity-changed' });
-      return both(state, (l) => addWater(l, payload.volumeL));
+      return moveGravity(state, entry.at, (l) => addWater(l, payload.volumeL));
     case 'acid':
       return both(state, (l) => addAcid(l, payload));
     case 'carbonate':

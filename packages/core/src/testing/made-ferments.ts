@@ -27,12 +27,18 @@ const CLOCK_STEP_DAYS = 0.05;
 const Q10 = 2.3;
 const LONGEST_DAYS = 190;
 
-/** Makes one; the same random source gives the same ferment. */
-export function makeFerment(random: Random): MadeFerment {
+/**
+ * Makes one; the same random source gives the same ferment.
+ *
+ * @param random - the source
+ * @param sticksAt - share of the fall at which it stops for good; 1 for one that goes dry
+ * @returns the ferment
+ */
+export function makeFerment(random: Random, sticksAt = 1): MadeFerment {
   const between = (low: number, high: number): number => low + (high - low) * random.uniform();
   const originalSg = between(1.042, 1.068);
   const must = liquidFromReadings({ volumeL: 20, sg: originalSg, taGPerL: between(4, 8), ph: 3.5, yanMgPerL: between(50, 140) });
-  const endSg = dryGravityOf(must) + 0.0008 * random.normal();
+  const endSg = originalSg - (originalSg - dryGravityOf(must) - 0.0008 * random.normal()) * sticksAt;
   const placeC = between(14, 21);
   const temps: TempFromDay[] = [{ day: 0, tempC: placeC }];
   const halfDays = Math.exp(between(Math.log(3), Math.log(14)));

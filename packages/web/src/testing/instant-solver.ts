@@ -1,6 +1,8 @@
+import { Injectable } from '@angular/core';
 import { runBlendTask, type BlendAnswer, type BlendTask } from '../app/features/juice/bench/blend-task';
 
 /** Stands where a worker cannot run: the same task is solved at once. */
+@Injectable()
 export class BlendSolver {
   private answered: (answer: BlendAnswer) => void = () => undefined;
 

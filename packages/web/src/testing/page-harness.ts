@@ -94,6 +94,15 @@ export class PageHarness {
     return this.root.querySelector(selector) !== null;
   }
 
+  /** Waits until something is there, as for an answer worked out beside the page. */
+  async shows(selector: string): Promise<void> {
+    for (let i = 0; i < 300 && !this.has(selector); i += 1) {
+      await new Promise((resolve) => setTimeout(resolve, 10));
+      await this.fixture.whenStable();
+    }
+    this.find(selector);
+  }
+
   attribute(selector: string, name: string): string | null {
     return this.find(selector).getAttribute(name);
   }

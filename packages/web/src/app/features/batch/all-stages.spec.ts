@@ -83,6 +83,8 @@ describe('the curve', () => {
       startAt: dayAt(0.1),
       expectedEndSg: 0.998,
       questionedIds: [],
+      forecast: null,
+      pitchedAt: null,
       now: dayAt(today),
       gravityText: (sg) => sg.toFixed(3),
       tempText: (t) => `${t} °C`,

@@ -1,8 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatTabsModule } from '@angular/material/tabs';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { abvFromGravities, abvOf, dayText, fermentableGPerL, figure, gravityOf, phOf } from '@trug/core';
+import { abvFromGravities, abvOf, dayText, fermentableGPerL, figure, gravityOf, phOf, type Forecast } from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { Icon } from '../../shared/icon/icon';
 import { Tape } from '../../shared/tape/tape';
@@ -11,6 +11,7 @@ import { cupboardFeature } from '../../state/cupboard.reducer';
 import { Family } from './family/family';
 import { Contents } from './contents/contents';
 import { Curve } from './curve/curve';
+import { Ahead } from './ahead/ahead';
 import { Log } from './log/log';
 import { Now } from './now/now';
 import { Path } from './path/path';
@@ -20,7 +21,7 @@ import { pathStops } from './path/path-stops';
 @Component({
   selector: 'trug-batch-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, MatTabsModule, Icon, Tape, Path, Now, Curve, Log, Contents, Family],
+  imports: [RouterLink, MatTabsModule, Icon, Tape, Path, Now, Curve, Ahead, Log, Contents, Family],
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',
 })
@@ -32,6 +33,7 @@ export class BatchPage {
   private readonly vessels = this.store.selectSignal(cupboardFeature.selectVesselById);
   private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
   protected readonly view = injectBatchView(this.id);
+  protected readonly forecast = signal<Forecast | null>(null);
   protected readonly stops = computed(() => {
     const view = this.view();
     return view ? pathStops(view.state, view.method, view.batch.startedAt, this.now(), view.verdict?.value.status ?? null) : [];

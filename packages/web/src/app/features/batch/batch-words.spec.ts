@@ -69,6 +69,8 @@ describe('curveDrawing', () => {
       startAt: dayAt(0),
       expectedEndSg: 0.998,
       questionedIds: [],
+      forecast: null,
+      pitchedAt: null,
       now: dayAt(26),
       gravityText: (sg) => sg.toFixed(3),
       tempText: (t) => `${t} °C`,

@@ -1,6 +1,6 @@
-import { dayText, type BatchState, type Entry } from '@trug/core';
+import { dateAfter, dayText, type BatchState, type Entry, type Forecast } from '@trug/core';
 import { scaleLinear, scaleUtc } from 'd3-scale';
-import { line } from 'd3-shape';
+import { area, line } from 'd3-shape';
 
 /** The drawing's size and margins, px. */
 export interface CurveSize {
@@ -29,6 +29,8 @@ export interface CurveDrawing {
   readonly endY: number | null;
   readonly endLabel: string;
   readonly todayX: number;
+  /** What lies ahead: the band as an area, its middle as a line; empty without a forecast. */
+  readonly fan: { readonly area: string; readonly middle: string; readonly label: { readonly x: number; readonly y: number; readonly text: string } | null };
   readonly plot: { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number };
 }
 
@@ -41,6 +43,9 @@ export interface CurveData {
   readonly expectedEndSg: number | null;
   readonly questionedIds: readonly string[];
   readonly now: string;
+  readonly forecast: Forecast | null;
+  /** The pitch the forecast counts its days from. */
+  readonly pitchedAt: string | null;
   readonly gravityText: (sg: number) => string;
   readonly tempText: (tempC: number) => string;
 }
@@ -69,11 +74,17 @@ export function curveDrawing(data: CurveData, { width, height }: CurveSize): Cur
   const plot = { left: MARGIN.left, right: width - MARGIN.right, top: MARGIN.top, bottom: height - MARGIN.bottom };
   const startMs = Date.parse(data.startAt);
   const nowMs = Date.parse(data.now);
-  const lastMs = Math.max(nowMs, startMs + 7 * DAY_MS);
+  const ahead = aheadOf(data, nowMs);
+  const lastMs = Math.max(nowMs, startMs + 7 * DAY_MS, ahead.at(-1)?.atMs ?? 0);
   const x = scaleUtc()
-    .domain([startMs, lastMs + (lastMs - startMs) * 0.12])
+    .domain([startMs, lastMs + (ahead.length > 0 ? 0.02 : 0.12) * (lastMs - startMs)])
     .range([plot.left, plot.right]);
-  const gravities = [data.startSg, ...data.state.readings.map((r) => r.sg), ...(data.expectedEndSg === null ? [] : [data.expectedEndSg])];
+  const gravities = [
+    data.startSg,
+    ...data.state.readings.map((r) => r.sg),
+    ...(data.expectedEndSg === null ? [] : [data.expectedEndSg]),
+    ...ahead.map((d) => d.p10),
+  ];
   const top = Math.max(...gravities) + 0.002;
   const low = Math.min(Math.min(...gravities) - 0.002, top - LEAST_SPAN_SG);
   const y = scaleLinear().domain([low, top]).range([plot.bottom, plot.top]);
@@ -98,11 +109,54 @@ export function curveDrawing(data: CurveData, { width, height }: CurveSize): Cur
     endY: data.expectedEndSg === null ? null : y(data.expectedEndSg),
     endLabel: data.expectedEndSg === null ? '' : `where it should end, about ${data.gravityText(data.expectedEndSg)}`,
     todayX: x(nowMs),
+    fan: fanOf(data, ahead, x, y),
     plot,
   };
 }
 
 type TimeScale = ReturnType<typeof scaleUtc<number>>;
+
+interface AheadDay {
+  readonly atMs: number;
+  readonly p10: number;
+  readonly p50: number;
+  readonly p90: number;
+}
+
+/** Days drawn past the latest likely finish, and the most drawn at all, so that what was read stays readable. */
+const PAST_FINISH_DAYS = 3;
+const MOST_AHEAD = 2.2;
+const LEAST_AHEAD_DAYS = 14;
+
+/** The days of the forecast that are drawn: from today until it is most likely done. */
+function aheadOf({ forecast, pitchedAt, startAt }: CurveData, nowMs: number): readonly AheadDay[] {
+  if (!forecast || pitchedAt === null) return [];
+  const pitchedMs = Date.parse(pitchedAt);
+  const gone = (nowMs - Date.parse(startAt)) / DAY_MS;
+  const finish = forecast.finishDay.p90 ?? forecast.finishDay.p50 ?? Infinity;
+  const today = (nowMs - pitchedMs) / DAY_MS;
+  const last = Math.min(finish + PAST_FINISH_DAYS, today + Math.max(LEAST_AHEAD_DAYS, MOST_AHEAD * gone));
+  return forecast.band
+    .filter(({ day }) => day >= today - 1 && day <= last)
+    .map(({ day, p10, p50, p90 }) => ({ atMs: pitchedMs + day * DAY_MS, p10, p50, p90 }));
+}
+
+function fanOf({ forecast, pitchedAt }: CurveData, ahead: readonly AheadDay[], x: TimeScale, y: (sg: number) => number): CurveDrawing['fan'] {
+  const band = area<AheadDay>()
+    .x((d) => x(d.atMs))
+    .y0((d) => y(d.p10))
+    .y1((d) => y(d.p90));
+  const middle = line<AheadDay>()
+    .x((d) => x(d.atMs))
+    .y((d) => y(d.p50));
+  const done = forecast?.finishDay.p50 ?? null;
+  const doneMs = done === null || pitchedAt === null ? null : Date.parse(pitchedAt) + done * DAY_MS;
+  const shown = doneMs !== null && doneMs > (ahead[0]?.atMs ?? Infinity) && doneMs <= (ahead.at(-1)?.atMs ?? 0);
+  const at = shown ? ahead.find((d) => d.atMs >= doneMs) : undefined;
+  const label =
+    at && pitchedAt !== null && done !== null ? { x: x(at.atMs), y: y(at.p50), text: `about ${dayText(dateAfter(pitchedAt, Math.round(done)))}` } : null;
+  return { area: band(ahead) ?? '', middle: middle(ahead) ?? '', label };
+}
 
 function ribbonOf(data: CurveData, x: TimeScale, right: number, nowMs: number): CurveDrawing['ribbon'] {
   const { temps } = data.state;

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { dayText, effectiveEntries, gravityOf } from '@trug/core';
+import { dayText, effectiveEntries, gravityOf, type Forecast } from '@trug/core';
 import { Units } from '../../../shared/units/units';
 import type { BatchView } from '../../../state/batch-views.selectors';
 import { curveDrawing } from './curve-geometry';
@@ -17,6 +17,7 @@ export class Curve {
   private readonly units = inject(Units);
   readonly view = input.required<BatchView>();
   readonly now = input.required<string>();
+  readonly forecast = input<Forecast | null>(null);
   protected readonly size = SIZE;
   protected readonly asTable = signal(false);
   protected readonly drawing = computed(() => {
@@ -32,6 +33,8 @@ export class Curve {
         expectedEndSg: verdict?.value.expectedEndSg ?? null,
         questionedIds: verdict?.value.questionedIds ?? [],
         now: this.now(),
+        forecast: this.forecast(),
+        pitchedAt: state.pitch?.at ?? null,
         gravityText: (sg) => this.units.gravity(sg),
         tempText: (tempC) => this.units.temperature(tempC),
       },

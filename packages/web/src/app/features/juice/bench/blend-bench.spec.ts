@@ -3,10 +3,6 @@ import { PageHarness, type PageSetting } from '../../../../testing/page-harness'
 import { sampleJuice } from '../../../../testing/sample-juice';
 import { LarderPageActions } from '../../../state/larder.actions';
 import { BlendBench } from './blend-bench';
-import { BlendSolver } from './blend-solver';
-
-// A worker does not run here.
-jest.mock('./blend-solver', () => jest.requireActual<object>('../../../../testing/instant-solver'));
 
 const russet = sampleJuice();
 const bitter = sampleJuice({ name: 'Bitter-sweets', fruitId: 'harry-masters-jersey', volumeL: 12, ph: 4.15, taGPerL: 2.3, tanninGPerL: 2.4 });
@@ -16,7 +12,7 @@ const vessel = { id: '01J00000000000000000000V01', name: 'Big glass', kind: 'car
 
 describe('BlendBench', () => {
   const open = async (setting: PageSetting = {}): Promise<PageHarness> => {
-    const page = await PageHarness.open(BlendBench, { juices: [russet, bitter, sharp, party], vessels: [vessel], providers: [BlendSolver], ...setting });
+    const page = await PageHarness.open(BlendBench, { juices: [russet, bitter, sharp, party], vessels: [vessel], ...setting });
     await page.type('total', '20 L');
     await page.tick('h1');
     return page;

@@ -1,0 +1,37 @@
+import type { Forecast } from './forecast-types.js';
+import { forecastWords } from './forecast-words.js';
+
+const found = (changes: Partial<Forecast>): Forecast => ({
+  band: [],
+  finishDay: { p10: 12, p50: 17, p90: 25 },
+  finalSg: { p10: 0.997, p50: 0.998, p90: 1 },
+  finalAbv: { p10: 6.5, p50: 6.8, p90: 7 },
+  chanceStuck: 0.04,
+  rate: { p10: 0.8, p50: 1, p90: 1.2 },
+  effectiveMembers: 200,
+  ...changes,
+});
+const when = { pitchedAt: '2026-11-10T10:00:00.000Z', today: '2026-11-20T10:00:00.000Z' };
+const lead = (changes: Partial<Forecast>, today = when.today): string => forecastWords(found(changes), { ...when, today }).lead;
+
+describe('forecastWords', () => {
+  it('gives a date with its spread, an end and a chance', () => {
+    expect(forecastWords(found({}), when)).toEqual({
+      lead: 'Done about 27 Nov, between 22 Nov and 5 Dec four times in five.',
+      end: 'It ends at about 0.998 (0.997 to 1.000) and 6.8 %.',
+      stuck: 'The chance that it sticks is about 4 in 100.',
+    });
+    expect(forecastWords(found({ chanceStuck: 0.001 }), when).stuck).toContain('under 1 in 100');
+  });
+  it.each([
+    ['an end that may drag on', { finishDay: { p10: 12, p50: 17, p90: null } }, 'Done about 27 Nov, or much later.'],
+    ['an end past the horizon', { finishDay: { p10: 60, p50: null, p90: null } }, 'Done on 9 Jan at the earliest, more likely months later.'],
+    ['no end in sight', { finishDay: { p10: null, p50: null, p90: null } }, 'Not done for months.'],
+    ['one that stuck', { chanceStuck: 0.8 }, 'It looks stuck'],
+  ])('says %s plainly', (_, changes, says) => {
+    expect(lead(changes)).toContain(says);
+  });
+  it('asks for proof instead of promising once the day has come', () => {
+    expect(lead({}, '2026-11-28T10:00:00.000Z')).toBe('It should be about there. Two equal readings a week apart would prove it.');
+  });
+});

@@ -1,0 +1,88 @@
+import { siftReadings } from '../ferment/reading.js';
+import type { DayReading, ForecastInput } from '../forecast/forecast-types.js';
+import { fermentableGPerL } from '../liquid/views.js';
+import { daysBetween } from '../quantity/days.js';
+import type { BatchState } from './batch-state.js';
+
+/** What a maker may ask beside what is. */
+export interface WhatIf {
+  /** Moved from today to a place of this temperature, °C. */
+  readonly tempC?: number | undefined;
+  /** Nitrogen put in today, mg/L. */
+  readonly feedMgNPerL?: number | undefined;
+}
+
+/** Sugar below which there is nothing left to forecast, g/L. */
+const LEAST_SUGAR_G_PER_L = 8;
+/** A forecast looks at least this far past today, and never past its own limit, days. */
+const AHEAD_DAYS = 120;
+const USUAL_DAYS = 200;
+const MOST_DAYS = 400;
+
+/** A forecast's input as a batch tells it. */
+export type ForecastQuestion = Omit<ForecastInput, 'history' | 'members'>;
+
+/**
+ * The question a replayed batch asks of a forecast.
+ *
+ * @param state - the batch
+ * @param today - ISO 8601
+ * @param whatIf - a change to try
+ * @returns the input without the maker's history; null where nothing can be forecast: before yeast, after bottling, in a keg, in a blend of ciders, or with no sugar to speak of
+ */
+export function forecastInputOf(state: BatchState, today: string, whatIf: WhatIf = {}): ForecastQuestion | null {
+  const question = state.liquid && !state.keg ? questionOf(state, today) : null;
+  if (!question) return null;
+  const day = question.todayDay ?? 0;
+  return {
+    ...question,
+    tempProfile: whatIf.tempC === undefined ? question.tempProfile : [...question.tempProfile, { day, tempC: whatIf.tempC }],
+    feeds: whatIf.feedMgNPerL === undefined ? [] : [{ day, mgNPerL: whatIf.feedMgNPerL }],
+  };
+}
+
+/** Fewer readings than this teach nothing of a batch's own pace. */
+const LEAST_READINGS = 3;
+
+/**
+ * The question that tells how fast an earlier batch was, for the next one to learn from.
+ *
+ * @param state - a batch that has fermented, in bottle or not
+ * @returns the input; null when its log does not say
+ */
+export function pastFermentOf(state: BatchState): ForecastQuestion | null {
+  const last = state.readings.at(-1);
+  const question = last ? questionOf(state, last.at) : null;
+  return question && question.readings.length >= LEAST_READINGS ? question : null;
+}
+
+function questionOf(state: BatchState, today: string): ForecastQuestion | null {
+  const { pitch, yeastId } = state;
+  if (!pitch || !yeastId || fermentableGPerL(pitch.liquid) < LEAST_SUGAR_G_PER_L) return null;
+  const dayOf = (at: string): number => daysBetween(pitch.at, at);
+  const todayDay = Math.max(0, dayOf(today));
+  if (todayDay > MOST_DAYS - 10) return null;
+  return {
+    liquid: pitch.liquid,
+    yeastId,
+    pitchGPerL: Math.min(5, pitch.gPerL),
+    readings: readingsOf(state, pitch.at).filter((r) => r.day <= todayDay),
+    tempProfile: state.temps.map((t) => ({ day: dayOf(t.at), tempC: t.tempC })),
+    todayDay,
+    seed: 1,
+    horizonDays: Math.min(MOST_DAYS, Math.max(USUAL_DAYS, Math.ceil(todayDay) + AHEAD_DAYS)),
+  };
+}
+
+/** Readings since the yeast went in, those before an addition lifted by it, as if it had been there from the start. */
+function readingsOf(state: BatchState, pitchedAt: string): readonly DayReading[] {
+  const changes = state.judged.filter((j) => j.kind === 'gravity-changed' && j.at > pitchedAt);
+  const lifted = state.readings
+    .filter((r) => r.at > pitchedAt)
+    .flatMap((r) => {
+      const later = changes.filter((c) => c.at > r.at);
+      if (later.some((c) => c.deltaSg === undefined)) return [];
+      return [{ ...r, sg: r.sg + later.reduce((sum, c) => sum + (c.deltaSg ?? 0), 0) }];
+    });
+  return siftReadings(lifted).usable.map((r) => ({ day: daysBetween(pitchedAt, r.at), sg: r.sg }));
+}

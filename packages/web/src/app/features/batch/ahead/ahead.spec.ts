@@ -1,0 +1,81 @@
+import { PageHarness } from '../../../../testing/page-harness';
+import { filled, finishedLog, pitched, reading, sampleBatch, sampleView, dayAt } from '../../../../testing/sample-batch';
+import { curveDrawing } from '../curve/curve-geometry';
+import { BatchPage } from '../batch-page';
+import { runForecastTask, type ForecastTask } from './forecast-task';
+import { forecastInputOf, gravityOf } from '@trug/core';
+import { BATCH_ID } from '../../../../testing/sample-batch';
+
+const working = [filled(), pitched(), reading(3, 1.041), reading(6, 1.026)];
+const open = (entries = working, today = 7): Promise<PageHarness> =>
+  PageHarness.open(BatchPage, { batches: [sampleBatch(entries)], today, inputs: { id: BATCH_ID } });
+
+describe('what lies ahead', () => {
+  it('says when it is done, where it ends and how likely it sticks, and draws the fan', async () => {
+    const page = await open();
+    await page.shows('trug-ahead .lead');
+    expect(page.text('trug-ahead .lead')).toMatch(/^Done about \d+ Oct, between \d+ Oct and \d+ (Oct|Nov) four times in five\.$/);
+    expect(page.text('trug-ahead')).toMatch(/ends at about (0\.99\d|1\.00\d)/);
+    expect(page.attribute('trug-curve .fan', 'd')).toMatch(/^M/);
+  });
+  it('tries a move and a feed without writing anything down', async () => {
+    const page = await open();
+    await page.type('whatIfTemp', '11 C');
+    await page.shows('.then');
+    expect(page.text('.then')).toMatch(/^Done|^Not done/);
+    await page.tick('input[name=whatIfFeed]');
+    await page.shows('.then');
+    expect(page.written()).toEqual([]);
+  });
+  it('keeps quiet before yeast and once the end is proven', async () => {
+    expect((await open([filled()], 1)).has('trug-ahead section')).toBe(false);
+    expect((await open(finishedLog(), 27)).has('trug-ahead section')).toBe(false);
+  });
+});
+
+describe('runForecastTask', () => {
+  const asIs = forecastInputOf(sampleView(working, 7).state, dayAt(7));
+  it('tells how far it is, ever forward, and learns from earlier batches', () => {
+    if (!asIs) throw new Error('nothing to ask');
+    const task: ForecastTask = { asIs, whatIf: asIs, past: [asIs] };
+    const told: number[] = [];
+    const answer = runForecastTask(task, (progress) => told.push(progress));
+    expect([...told].sort((a, b) => a - b)).toEqual(told);
+    expect(answer.asIs.steps.map((s) => s.expression)).toContain('1 with this kind of yeast');
+    expect(answer.whatIf?.value).toEqual(answer.asIs.value);
+  });
+});
+
+describe('the fan', () => {
+  const view = sampleView(working, 7);
+  const drawn = (finish: number | null): ReturnType<typeof curveDrawing>['fan'] =>
+    curveDrawing(
+      {
+        state: view.state,
+        entries: view.batch.entries,
+        startSg: view.state.must ? gravityOf(view.state.must) : 1.05,
+        startAt: dayAt(0.1),
+        expectedEndSg: 0.998,
+        questionedIds: [],
+        now: dayAt(7),
+        forecast: {
+          band: Array.from({ length: 60 }, (_, day) => ({ day, p10: 1.02, p50: 1.021, p90: 1.024 })),
+          finishDay: { p10: finish, p50: finish, p90: finish },
+          finalSg: { p10: 1, p50: 1, p90: 1 },
+          finalAbv: { p10: 6, p50: 6, p90: 6 },
+          chanceStuck: 0,
+          rate: { p10: 1, p50: 1, p90: 1 },
+          effectiveMembers: 100,
+        },
+        pitchedAt: dayAt(0.1),
+        gravityText: (sg) => sg.toFixed(3),
+        tempText: (t) => `${t} °C`,
+      },
+      { width: 756, height: 330 },
+    ).fan;
+  it('opens at today and names the likely day; an end nobody can see has no name', () => {
+    expect(drawn(15).label?.text).toBe('about 16 Oct');
+    expect(drawn(null).label).toBeNull();
+    expect(drawn(null).area).toMatch(/^M/);
+  });
+});

@@ -1,0 +1,86 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, model, output } from '@angular/core';
+import { Store } from '@ngrx/store';
+import { forecastInputOf, forecastWords, pastFermentOf, provesFinished, type Forecast, type WhatIf } from '@trug/core';
+import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
+import { Units } from '../../../shared/units/units';
+import { Working } from '../../../shared/working/working';
+import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
+import { ForecastRunner } from './forecast-runner';
+
+/** The latest batches a pace is learned from. */
+const PAST_BATCHES = 4;
+/** A usual first feed, mg/L of nitrogen. @source usual advice: up to 60 mg/L at once */
+const FEED_MG_N_PER_L = 50;
+
+/** What lies ahead of a working batch, with how sure, and what a change would do. */
+@Component({
+  selector: 'trug-ahead',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [QuantityField, Working],
+  providers: [ForecastRunner],
+  templateUrl: './ahead.html',
+  styleUrl: './ahead.scss',
+})
+export class Ahead {
+  private readonly units = inject(Units);
+  private readonly runner = inject(ForecastRunner);
+  private readonly views = inject(Store).selectSignal(selectBatchViews);
+  readonly view = input.required<BatchView>();
+  readonly now = input.required<string>();
+  /** The forecast as it stands, for the curve. */
+  readonly found = output<Forecast | null>();
+  protected readonly temp = model('');
+  protected readonly feed = model(false);
+  protected readonly progress = this.runner.progress;
+  protected readonly refusal = this.runner.refusal;
+  protected readonly place = computed(() => {
+    const { placeC } = this.view().state;
+    return placeC === null ? '14 C' : this.units.temperature(placeC);
+  });
+  private readonly whatIf = computed((): WhatIf | null => {
+    const read = readQuantity(this.units, this.temp(), 'temperature');
+    const tempC = read?.ok === true && read.value.value >= -10 && read.value.value <= 60 ? read.value.value : undefined;
+    return tempC === undefined && !this.feed() ? null : { tempC, feedMgNPerL: this.feed() ? FEED_MG_N_PER_L : undefined };
+  });
+  private readonly asIs = computed(() => {
+    const { state, verdict } = this.view();
+    return verdict && provesFinished(verdict.value.status) ? null : forecastInputOf(state, this.now());
+  });
+  /** Whether there is anything to forecast. */
+  protected readonly applies = computed(() => this.asIs() !== null);
+  private readonly past = computed(() => {
+    const { batch, state } = this.view();
+    return this.views()
+      .filter(
+        (v) =>
+          v.batch.id !== batch.id && v.state.yeastId === state.yeastId && (v.state.crates.length > 0 || provesFinished(v.verdict?.value.status ?? 'working')),
+      )
+      .flatMap((v) => pastFermentOf(v.state) ?? [])
+      .slice(0, PAST_BATCHES);
+  });
+  protected readonly words = computed(() => this.wordsOf(this.runner.answer()?.asIs.value));
+  protected readonly tried = computed(() => (this.whatIf() === null ? null : this.wordsOf(this.runner.answer()?.whatIf?.value)));
+  protected readonly steps = computed(() => this.runner.answer()?.asIs.steps ?? []);
+
+  constructor() {
+    effect(() => {
+      const asIs = this.asIs();
+      const whatIf = this.whatIf();
+      if (asIs === null) {
+        this.runner.stop();
+        this.runner.answer.set(null);
+      } else this.runner.start({ asIs, whatIf: whatIf && forecastInputOf(this.view().state, this.now(), whatIf), past: this.past() });
+    });
+    effect(() => this.found.emit(this.runner.answer()?.asIs.value ?? null));
+    inject(DestroyRef).onDestroy(() => this.runner.stop());
+  }
+
+  protected cancel(): void {
+    this.runner.stop();
+  }
+
+  private wordsOf(found: Forecast | undefined): ReturnType<typeof forecastWords> | null {
+    const { pitch } = this.view().state;
+    return found && pitch ? forecastWords(found, { pitchedAt: pitch.at, today: this.now() }) : null;
+  }
+}
