@@ -97,6 +97,7 @@ export type { BandDay, DayReading, Feed, Forecast, ForecastInput, PastFerment, S
 export { forecastWords, type ForecastWords } from './forecast/forecast-words.js';
 export { simulateFermentation, type SimulatedFerment } from './forecast/simulate-fermentation.js';
 export type { TempFromDay } from './forecast/temp-profile.js';
+export { restartOutcome, restartPlan, type RestartInput, type RestartOutcome, type RestartPlan, type StuckCause } from './ferment/restart-plan.js';
 export { judgeFermentation } from './ferment/judge-fermentation.js';
 export { EQUAL_SG, PROOF_DAYS, type JudgedEntry, type JudgeInput, type PlaceTemperature } from './ferment/judge-facts.js';
 export { siftReadings, type GravityReading } from './ferment/reading.js';
@@ -149,6 +150,7 @@ export { effectiveEntries } from './log/effective-entries.js';
 export { replay } from './log/replay.js';
 export { correctGravity } from './log/correct-gravity.js';
 export { forecastInputOf, pastFermentOf, type ForecastQuestion, type WhatIf } from './log/forecast-of.js';
+export { restartOutcomeOf } from './log/restart-of.js';
 export { judgeState, liquidToBottle, maySeal } from './log/judge-state.js';
 export { checkEntryAgainst, COLD_KEG_MOST_C, type EntryCheck } from './log/check-entry.js';
 export { describeEntry, type EntryWords } from './log/describe-entry.js';

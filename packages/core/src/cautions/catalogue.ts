@@ -158,6 +158,12 @@ export const CAUTIONS = {
     text: 'There is too little room above the juice for foam, which will lift the bung.',
     whatToDo: 'Leave about a tenth of the vessel empty at first, or fit a blow-off tube and a tray.',
   },
+  'foam-over': {
+    id: 'foam-over',
+    severity: 'caution',
+    text: 'A drink full of gas foams over when it is stirred, fed, sweetened or given yeast, and a tight bung can be thrown.',
+    whatToDo: 'Loosen the bung first, keep your face away, leave a sixth of the vessel empty, and go slowly with a tray underneath.',
+  },
   'air-space': {
     id: 'air-space',
     severity: 'caution',

@@ -29,11 +29,12 @@ function ratesPerDay(readings: readonly GravityReading[]): readonly number[] {
   });
 }
 
-function steadyRunStart(readings: readonly GravityReading[], last: GravityReading): GravityReading {
+/** New yeast begins the proof anew: readings before it say nothing about where it will end. */
+function steadyRunStart(readings: readonly GravityReading[], last: GravityReading, pitchedMs: number): GravityReading {
   let first = last;
   for (let i = readings.length - 1; i >= 0; i -= 1) {
     const reading = readings[i];
-    if (!reading || Math.abs(reading.sg - last.sg) > EQUAL_SG + EPS) break;
+    if (!reading || Math.abs(reading.sg - last.sg) > EQUAL_SG + EPS || Date.parse(reading.at) < pitchedMs) break;
     first = reading;
   }
   return first;
@@ -80,7 +81,8 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
   }
   const rates = ratesPerDay(usable);
   const lastTemp = [...input.temps].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)).at(-1)?.tempC ?? last.tempC;
-  const steadyFrom = steadyRunStart(usable, last);
+  const pitchedMs = Math.max(...input.entries.filter((e) => e.kind === 'pitched').map((e) => Date.parse(e.at)));
+  const steadyFrom = steadyRunStart(usable, last, pitchedMs);
   const facts: Facts = {
     input,
     usable,

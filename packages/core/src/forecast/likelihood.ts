@@ -6,8 +6,13 @@ const TYPED_SG = 0.0015;
 /** How far a real ferment's course strays from any model's, SG. @source our estimate, checked by the calibration tests */
 const COURSE_SG = 0.0018;
 /** Share of readings that are mistyped, and where such a reading may lie, SG. @source our estimate */
-const MISTYPED_SHARE = 0.03;
-const MISTYPED_RANGE_SG = 0.12;
+const MISTYPED_SHARE = 0.01;
+const MISTYPED_RANGE_SG = 0.2;
+/** Share of readings that are rough, such as gassy or hasty ones, and how much wider they lie. @source our estimate */
+const ROUGH_SHARE = 0.1;
+const ROUGH_TIMES = 2.5;
+
+const ROOT_TWO_PI = Math.sqrt(2 * Math.PI);
 
 /** A reading made ready to be compared with many courses. */
 export interface ReadyReading {
@@ -33,15 +38,16 @@ export function readyReadings(readings: readonly DayReading[], steps: number): r
  * @param course - gravity at the beginning of each step
  * @param readings - made ready
  * @returns the log likelihood
- * @source normal errors mixed with a flat share of gross ones
+ * @source normal errors mixed with rough ones and a flat share of gross ones
  */
 export function logLikelihood(course: Float64Array, readings: readonly ReadyReading[]): number {
   let sum = 0;
   for (const { step, between, sg, sd } of readings) {
     const expected = (course[step] ?? 1) * (1 - between) + (course[step + 1] ?? 1) * between;
     const z = (sg - expected) / sd;
-    const typed = ((1 - MISTYPED_SHARE) * Math.exp((-z * z) / 2)) / (sd * Math.sqrt(2 * Math.PI));
-    sum += Math.log(typed + MISTYPED_SHARE / MISTYPED_RANGE_SG);
+    const fine = (1 - ROUGH_SHARE) * Math.exp((-z * z) / 2);
+    const rough = (ROUGH_SHARE / ROUGH_TIMES) * Math.exp(-((z / ROUGH_TIMES) ** 2) / 2);
+    sum += Math.log(((1 - MISTYPED_SHARE) * (fine + rough)) / (sd * ROOT_TWO_PI) + MISTYPED_SHARE / MISTYPED_RANGE_SG);
   }
   return sum;
 }

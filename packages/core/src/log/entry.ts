@@ -53,7 +53,7 @@ export interface SupplyUse {
 }
 
 /** What can be done in timed steps. */
-export const TIMED_PLANS = ['rehydration', 'starter', 'wild-starter', 'restart', 'finings'] as const;
+export const TIMED_PLANS = ['rehydration', 'starter', 'wild-starter', 'rouse', 'restart', 'finings'] as const;
 
 /** One of them. */
 export type TimedPlan = (typeof TIMED_PLANS)[number];

@@ -40,6 +40,11 @@ describe('forecastInputOf', () => {
     ]);
     expect(input?.tempProfile.at(-1)).toEqual({ day: 7, tempC: 12 });
   });
+  it('counts the reading written a moment after the page was opened', () => {
+    const input = forecastInputOf(replay([fill, pitch(1), read(4, 1.042), read(8.001, 1.03)]), dayAt(8));
+    expect(input?.readings).toHaveLength(2);
+    expect(input?.todayDay).toBeCloseTo(7.001, 6);
+  });
   it('has nothing to ask before yeast, in a keg, or when it is gone', () => {
     expect(forecastInputOf(replay([fill]), dayAt(2))).toBeNull();
     const gone = replay([fill, pitch(1), entry('discarded', 5, { volumeL: 20, why: 'vinegar' })]);

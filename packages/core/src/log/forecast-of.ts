@@ -60,13 +60,15 @@ function questionOf(state: BatchState, today: string): ForecastQuestion | null {
   const { pitch, yeastId } = state;
   if (!pitch || !yeastId || fermentableGPerL(pitch.liquid) < LEAST_SUGAR_G_PER_L) return null;
   const dayOf = (at: string): number => daysBetween(pitch.at, at);
-  const todayDay = Math.max(0, dayOf(today));
+  const readings = readingsOf(state, pitch.at);
+  // A reading just written is younger than the moment the page was opened, and it is the one that matters most.
+  const todayDay = Math.max(0, dayOf(today), ...readings.map((r) => r.day));
   if (todayDay > MOST_DAYS - 10) return null;
   return {
     liquid: pitch.liquid,
     yeastId,
     pitchGPerL: Math.min(5, pitch.gPerL),
-    readings: readingsOf(state, pitch.at).filter((r) => r.day <= todayDay),
+    readings,
     tempProfile: state.temps.map((t) => ({ day: dayOf(t.at), tempC: t.tempC })),
     todayDay,
     seed: 1,

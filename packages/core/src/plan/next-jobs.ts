@@ -13,6 +13,7 @@ export type JobKind =
   | 'strain'
   | 'pitch'
   | 'step'
+  | 'restart-step'
   | 'read'
   | 'second-reading'
   | 'warm'
@@ -94,13 +95,22 @@ const PLAN_NAMES: Readonly<Record<TimedPlan, string>> = {
   rehydration: 'Yeast',
   starter: 'Starter',
   'wild-starter': 'Wild starter',
+  rouse: 'Rousing',
   restart: 'Restart',
   finings: 'Finings',
 };
 
+const isRestart = ({ plan }: RunningPlan): boolean => plan === 'rouse' || plan === 'restart';
+
 function stepJob({ batchName }: JobsInput, plan: RunningPlan, add: Add): void {
   const when = plan.dueAt === plan.doneAt ? '' : `, from ${plan.dueAt.slice(11, 16)} on ${dayText(plan.dueAt)}`;
-  add('step', plan.doneAt, plan.dueAt, `${PLAN_NAMES[plan.plan]} for ${batchName}`, `${plan.next} Step ${plan.step + 1} of ${plan.of}${when}.`);
+  add(
+    isRestart(plan) ? 'restart-step' : 'step',
+    plan.doneAt,
+    plan.dueAt,
+    `${PLAN_NAMES[plan.plan]} for ${batchName}`,
+    `${plan.next} Step ${plan.step + 1} of ${plan.of}${when}.`,
+  );
 }
 
 function pitchJob({ batchName, state, method }: JobsInput, filledAt: string, add: Add): void {
@@ -126,11 +136,13 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
   switch (verdict.status) {
     case 'stalled':
     case 'not-started':
+      // Its steps say what is next while a restart is under way.
+      if (state.plan && isRestart(state.plan)) return;
       add(
         'restart',
         cause,
         dateAfter(last?.at ?? today, 0),
-        verdict.status === 'stalled' ? `Warm ${batchName}` : `Start ${batchName} again`,
+        verdict.status === 'stalled' ? `Set ${batchName} going again` : `Start ${batchName} again`,
         `${verdict.sentence} ${verdict.next.text}`,
       );
       return;

@@ -14,7 +14,7 @@ describe('nowWords', () => {
   it.each([
     ['waits for yeast', [filled()], 0, 'pitch'],
     ['asks for a reading', [filled(), pitched()], 5, 'read'],
-    ['moves a stuck one', [filled(), pitched(), reading(5, 1.03), reading(14, 1.022), reading(24, 1.022)], 24, 'move'],
+    ['restarts a stuck one', [filled(), pitched(), reading(5, 1.03), reading(14, 1.022), reading(24, 1.022)], 24, 'restart'],
     ['racks a finished one', finishedLog(), 26, 'rack'],
     ['bottles a racked one', [...finishedLog(), sampleEntry('racked', 27, { vessels: [{ vesselId: 'W', volumeL: 19.5 }], lossL: 0.5 })], 30, 'bottle'],
   ] as const)('%s', (_what, log, today, page) => {

@@ -42,6 +42,7 @@ const TAG_TITLES: Readonly<Record<string, string>> = {
   read: 'Read',
   pitch: 'Pitch',
   step: 'Next step',
+  'restart-step': 'Next step',
   rack: 'Rack',
   bottle: 'Bottle',
   stabilise: 'Settle it',

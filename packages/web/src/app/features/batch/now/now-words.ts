@@ -1,4 +1,4 @@
-import { dayText, fizzWord, type Evidence } from '@trug/core';
+import { dayText, fizzWord, provesFinished, restartOutcomeOf, type Evidence } from '@trug/core';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
 /** What the Now panel says: one sentence, what it rests on, and the one thing to do. */
@@ -17,6 +17,7 @@ const BOTTLE = { page: 'bottle', verb: 'Bottle bench' };
 const NOTE = { page: 'note', verb: 'Write a note' };
 const ADJUST = { page: 'adjust', verb: 'Adjust it' };
 const SPLIT = { page: 'split', verb: 'Split it for a trial' };
+const RESTART = { page: 'restart', verb: 'Set it going again' };
 const MOVE = { page: 'move', verb: 'Move it' };
 
 /**
@@ -49,11 +50,23 @@ export function nowWords(view: BatchView): NowWords {
   return {
     sentence: v.sentence,
     tone: done ? 'good' : toTheWarm || v.next.kind === 'stabilise' ? 'act' : 'plain',
-    evidence: v.evidence,
-    next: v.next.text,
-    main: done ? (bottleFirst ? BOTTLE : RACK) : toTheWarm ? MOVE : READ,
-    also: done ? (bottleFirst ? [READ, RACK] : [BOTTLE, READ]) : toTheWarm ? [READ, RACK, ADJUST] : [RACK, MOVE, ADJUST, BOTTLE],
+    evidence: [...restartEvidence(view), ...v.evidence],
+    next: state.plan ? state.plan.next : v.next.text,
+    main: done ? (bottleFirst ? BOTTLE : RACK) : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
+    also: done
+      ? bottleFirst
+        ? [READ, RACK]
+        : [BOTTLE, READ]
+      : toTheWarm
+        ? [...(v.next.kind === 'restart' ? [MOVE] : []), READ, RACK, ADJUST]
+        : [RACK, MOVE, ADJUST, BOTTLE],
   };
+}
+
+/** How a restart is going, once new yeast went into a batch that had stopped. */
+function restartEvidence({ state, verdict }: BatchView): readonly Evidence[] {
+  const outcome = verdict && !provesFinished(verdict.value.status) ? restartOutcomeOf(state) : null;
+  return outcome ? [{ text: outcome.text, speaks: outcome.is === 'going' ? 'for' : 'note' }] : [];
 }
 
 function kegWords({ state }: BatchView): NowWords {
