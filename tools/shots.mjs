@@ -30,7 +30,7 @@ const VIEWS = [
       await typeInto(page, 'abv', '7');
     },
   },
-  { file: 'batch', path: (id) => `/batch/${id('Hollow Wild')}` },
+  { file: 'batch', path: (id) => `/batch/${id('Carton No. 4')}`, act: (page) => page.waitForSelector('trug-ahead .lead') },
   { file: 'batch-finished', path: (id) => `/batch/${id('Gate Blend')}` },
   {
     file: 'reading-phone',
@@ -65,6 +65,7 @@ const VIEWS = [
     },
   },
   { file: 'pitch', path: (id) => `/batch/${id('Terrace Must')}/pitch` },
+  { file: 'restart', path: (id) => `/batch/${id('Hollow Wild')}/restart` },
   { file: 'rack', path: (id) => `/batch/${id('Lane Perry')}/rack` },
   { file: 'bottle-bench', path: (id) => `/batch/${id('Gate Blend')}/bottle` },
   { file: 'cellar', path: () => '/cellar' },

@@ -105,6 +105,7 @@ export { questionReading, type ReadingQuestion } from './ferment/question-readin
 export { provesFinished, STATUS_WORDS, type Evidence, type FermentStatus, type NextAction, type Verdict } from './ferment/verdict.js';
 // racking, finishing and bottling
 export { fitVessels, type VesselFit, type VesselSize } from './rack/fit-vessels.js';
+export { leftoverWays, type LeftoverWay } from './rack/leftover-ways.js';
 export { headspaceCheck, type Headspace } from './rack/headspace.js';
 export { bottlingRoutes, type BottlingRoute, type RouteId } from './finish/bottling-routes.js';
 export { bottlePressure, co2Solubility, kegPressure, residualCo2, volumesAt } from './bottle/co2-solubility.js';

@@ -1,3 +1,4 @@
+import { replay } from '@trug/core';
 import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
 import { PageHarness } from '../../testing/page-harness';
 import { sampleSupply } from '../../testing/sample-supply';
@@ -109,18 +110,47 @@ describe('RackPage', () => {
   it('fills the jars that hold it, evenly', async () => {
     const page = await open();
     expect(page.count('label.picked')).toBe(4);
-    expect(page.text()).toContain('It all fits');
+    expect(page.text()).toContain('It all finds room');
     await page.submit();
     const [entry] = page.written();
     expect(entry?.kind).toBe('racked');
     expect(entry?.kind === 'racked' && entry.payload.vessels.map((v) => v.volumeL)).toEqual([4.875, 4.875, 4.875, 4.875]);
   });
+  const jarsFor23 = (): Promise<PageHarness> => {
+    const vessels = [{ ...big, capacityL: 30 }, jar(1), jar(2), jar(3), jar(4), jar(5)];
+    return PageHarness.open(RackPage, { batches: [sampleBatch([filled(23.6), pitched(), reading(20, 0.999)])], vessels, today: 27, inputs });
+  };
+  it('23 L fill four jars of five litres: what is over is spread, topped up or drunk, each with its cost', async () => {
+    const page = await jarsFor23();
+    await page.type('loss', '0.6 L');
+    expect(page.count('label.picked')).toBe(4);
+    expect(page.text('aside h2')).toBe('3 L find no room');
+    const spread = 'Into Jar 5 too, all of them less full: 8 % air in each.';
+    expect(page.text('.ways')).toMatch(/L of boiled, cooled water in all of it fills Jar 5 too: \d\.\d to \d\.\d %/);
+    await page.press(spread);
+    await page.submit();
+    const [entry] = page.written();
+    expect(entry?.kind === 'racked' && entry.payload.vessels.map((v) => Math.round(v.volumeL * 10) / 10)).toEqual([4.6, 4.6, 4.6, 4.6, 4.6]);
+  });
+  it('what is drunk young leaves the log as such, and can be taken back before it is filed', async () => {
+    const page = await jarsFor23();
+    await page.type('loss', '0.6 L');
+    await page.press('Into 6 half-litre bottles in the fridge, caps loose, and drink it young.');
+    expect(page.text('aside')).toContain('3 L are drunk young');
+    await page.press('Take that back');
+    expect(page.text('aside h2')).toBe('3 L find no room');
+    await page.press('Into 6 half-litre bottles in the fridge, caps loose, and drink it young.');
+    await page.submit();
+    expect(page.written().map((e) => e.kind)).toEqual(['discarded', 'racked']);
+    const log = [filled(23.6), pitched(), reading(20, 0.999)];
+    expect(replay([...log, ...page.written()]).liquid?.volumeL).toBeCloseTo(20, 6);
+  });
   it('says what is over, and files nothing until it fits', async () => {
     const page = await open([big, jar(1)]);
     // The big one would hold too much air, so only the jar is offered.
-    expect(page.text()).toContain('14.5 L over.');
+    expect(page.text('aside')).toContain('14.5 L find no room');
     await page.submit();
-    expect(page.text('[role=alert]')).toContain('do not fit');
+    expect(page.text('[role=alert]')).toContain('14.5 L find no room. Choose another vessel, or what becomes of them.');
     expect(page.written()).toEqual([]);
   });
   it('takes the loss as the maker tells it', async () => {
