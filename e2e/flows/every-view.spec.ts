@@ -39,6 +39,7 @@ const VIEWS: readonly (readonly [name: string, path: () => string])[] = [
   ['a juice', () => '/juice/new'],
   ['adjust', () => `/batch/${ids['Terrace Must'] ?? ''}/adjust`],
   ['split', () => `/batch/${ids['Terrace Must'] ?? ''}/split`],
+  ['restart', () => `/batch/${ids['Hollow Wild'] ?? ''}/restart`],
   ['year', () => '/year'],
   ['practice', () => '/practice'],
 ];
