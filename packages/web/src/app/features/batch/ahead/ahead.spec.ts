@@ -77,5 +77,7 @@ describe('the fan', () => {
     expect(drawn(15).label?.text).toBe('about 16 Oct');
     expect(drawn(null).label).toBeNull();
     expect(drawn(null).area).toMatch(/^M/);
+    // It should be done by now: there is nothing ahead to draw.
+    expect(drawn(3).area).toBe('');
   });
 });

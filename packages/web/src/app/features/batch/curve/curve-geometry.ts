@@ -1,4 +1,4 @@
-import { dateAfter, dayText, type BatchState, type Entry, type Forecast } from '@trug/core';
+import { dateAfter, dayText, type BatchState, type BandDay, type Entry, type Forecast } from '@trug/core';
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { area, line } from 'd3-shape';
 
@@ -62,6 +62,8 @@ const PEGS: Partial<Record<Entry['kind'], string>> = {
 /** Least span of the gravity axis, so that a flat line is not blown up. */
 const LEAST_SPAN_SG = 0.012;
 const DAY_MS = 86_400_000;
+/** Below this width there is room for half the dates. */
+const NARROW_PX = 500;
 
 /**
  * Lays the curve out: gravity against days, temperature beneath, acts as pegs and the end to expect.
@@ -103,11 +105,11 @@ export function curveDrawing(data: CurveData, { width, height }: CurveSize): Cur
     line: path ?? '',
     points,
     gravityTicks: y.ticks(6).map((sg) => ({ y: y(sg), label: data.gravityText(sg) })),
-    dayTicks: x.ticks(6).map((date) => ({ x: x(date), label: dayText(date.toISOString()) })),
+    dayTicks: x.ticks(width < NARROW_PX ? 3 : 6).map((date) => ({ x: x(date), label: dayText(date.toISOString()) })),
     ribbon: ribbonOf(data, x, plot.right, nowMs),
     pegs: pegsOf(data, x),
     endY: data.expectedEndSg === null ? null : y(data.expectedEndSg),
-    endLabel: data.expectedEndSg === null ? '' : `where it should end, about ${data.gravityText(data.expectedEndSg)}`,
+    endLabel: data.expectedEndSg === null ? '' : `${width < NARROW_PX ? 'end,' : 'where it should end,'} about ${data.gravityText(data.expectedEndSg)}`,
     todayX: x(nowMs),
     fan: fanOf(data, ahead, x, y),
     plot,
@@ -136,9 +138,15 @@ function aheadOf({ forecast, pitchedAt, startAt }: CurveData, nowMs: number): re
   const finish = forecast.finishDay.p90 ?? forecast.finishDay.p50 ?? Infinity;
   const today = (nowMs - pitchedMs) / DAY_MS;
   const last = Math.min(finish + PAST_FINISH_DAYS, today + Math.max(LEAST_AHEAD_DAYS, MOST_AHEAD * gone));
-  return forecast.band
-    .filter(({ day }) => day >= today - 1 && day <= last)
-    .map(({ day, p10, p50, p90 }) => ({ atMs: pitchedMs + day * DAY_MS, p10, p50, p90 }));
+  const { band } = forecast;
+  const [before, after] = [band[Math.floor(today)], band[Math.floor(today) + 1]];
+  if (!before || !after) return [];
+  // The fan opens just at today, between two of the forecast's days.
+  const share = today - before.day;
+  const between = (of: (d: AheadDay | BandDay) => number): number => of(before) * (1 - share) + of(after) * share;
+  const first: AheadDay = { atMs: nowMs, p10: between((d) => d.p10), p50: between((d) => d.p50), p90: between((d) => d.p90) };
+  const rest = band.filter(({ day }) => day > today && day <= last).map(({ day, p10, p50, p90 }) => ({ atMs: pitchedMs + day * DAY_MS, p10, p50, p90 }));
+  return rest.length === 0 ? [] : [first, ...rest];
 }
 
 function fanOf({ forecast, pitchedAt }: CurveData, ahead: readonly AheadDay[], x: TimeScale, y: (sg: number) => number): CurveDrawing['fan'] {

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { dayText, effectiveEntries, gravityOf, type Forecast } from '@trug/core';
+import { injectNarrow } from '../../../shared/narrow';
 import { Units } from '../../../shared/units/units';
 import type { BatchView } from '../../../state/batch-views.selectors';
 import { curveDrawing } from './curve-geometry';
 
 const SIZE = { width: 756, height: 330 };
+const PHONE_SIZE = { width: 400, height: 300 };
 
 /** Gravity against days, with the temperature as a ribbon, the acts as pegs and the same figures as a table. */
 @Component({
@@ -18,7 +20,8 @@ export class Curve {
   readonly view = input.required<BatchView>();
   readonly now = input.required<string>();
   readonly forecast = input<Forecast | null>(null);
-  protected readonly size = SIZE;
+  private readonly narrow = injectNarrow();
+  protected readonly size = computed(() => (this.narrow() ? PHONE_SIZE : SIZE));
   protected readonly asTable = signal(false);
   protected readonly drawing = computed(() => {
     const { state, verdict, batch } = this.view();
@@ -38,7 +41,7 @@ export class Curve {
         gravityText: (sg) => this.units.gravity(sg),
         tempText: (tempC) => this.units.temperature(tempC),
       },
-      SIZE,
+      this.size(),
     );
   });
   protected readonly rows = computed(() =>

@@ -3,14 +3,16 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { Units } from '../../../shared/units/units';
 import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
+import { Compare } from './compare';
 import { familyOf } from './family-members';
 
 /** Family: from which juice or batch it came, where it went, and its siblings side by side. */
 @Component({
   selector: 'trug-family',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink],
+  imports: [RouterLink, Compare],
   template: `
+    <trug-compare [view]="view()" />
     @if (family(); as f) {
       @if (f.from.length > 0) {
         <p>
