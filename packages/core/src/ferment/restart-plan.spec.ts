@@ -9,7 +9,7 @@ import { restartOutcome, restartPlan, type RestartPlan } from './restart-plan.js
 const stuck = (sg = 1.024, startSg = 1.052, volumeL = 20): Liquid =>
   fermentTo(liquidFromReadings({ volumeL, sg: startSg, taGPerL: 6, ph: 3.5, yanMgPerL: 90 }), sg);
 const plan = (changes: Partial<Parameters<typeof restartPlan>[0]> = {}): RestartPlan =>
-  restartPlan({ liquid: stuck(), yeastId: 'crisp-cider', tempC: 18, ...changes }).value;
+  restartPlan({ liquid: stuck(), yeastId: 'crisp-cider', tempC: 18, warmestC: 18, ...changes }).value;
 
 describe('restartPlan', () => {
   it('weighs restart yeast for this volume: 0.45 g/L', () => {
@@ -35,6 +35,7 @@ describe('restartPlan', () => {
   });
   it.each([
     ['cold', { tempC: 9 }],
+    ['chilled', { tempC: 14, warmestC: 19 }],
     ['hungry', { liquid: { ...stuck(), yanMgPerL: 20 } }],
     ['sulfite', { liquid: { ...stuck(), freeSo2MgPerL: 45 } }],
     ['limit', { liquid: stuck(1.018, 1.108) }],
@@ -49,7 +50,10 @@ describe('restartPlan', () => {
     expect(plan().diluteL).toBeNull();
   });
   it('warns of foam and of sealing, and refuses where nothing is left to ferment', () => {
-    expect(restartPlan({ liquid: stuck(), yeastId: 'crisp-cider', tempC: null }).cautions.map((c) => c.id)).toEqual(['foam-over', 'sealed-ferment']);
+    expect(restartPlan({ liquid: stuck(), yeastId: 'crisp-cider', tempC: null, warmestC: null }).cautions.map((c) => c.id)).toEqual([
+      'foam-over',
+      'sealed-ferment',
+    ]);
     expect(() => plan({ liquid: stuck(0.9985) })).toThrow('nothing is stuck');
     expect(() => plan({ tempC: 300 })).toThrow(/tempC/);
   });

@@ -11,7 +11,7 @@ import { pitchRate } from '../yeast/pitch-rate.js';
 
 /** Why it may have stopped, most telling first. */
 export interface StuckCause {
-  readonly id: 'cold' | 'limit' | 'hungry' | 'sulfite' | 'unknown';
+  readonly id: 'cold' | 'chilled' | 'limit' | 'hungry' | 'sulfite' | 'unknown';
   readonly text: string;
 }
 
@@ -41,6 +41,8 @@ export interface RestartInput {
   readonly yeastId: string;
   /** Where it stands, °C; null when nobody looked. */
   readonly tempC: number | null;
+  /** The warmest it has stood since the yeast went in, °C; null when nobody looked. */
+  readonly warmestC: number | null;
 }
 
 const RESTART_KIND = 'restart';
@@ -61,6 +63,8 @@ const UNDER_LIMIT_ABV = 2;
 const STRONG_SO2_MG_PER_L = 30;
 /** Share of the vessel left empty when a starter wakes a gassy drink. @source usual practice: foam-over on stirring or feeding */
 const FOAM_SHARE = 0.15;
+/** Fall of warmth that puts working yeast to sleep, °C. @source craft practice: a few degrees within days */
+const CHILL_C = 4;
 const LEAST_SUGAR_G_PER_L = 3;
 /** Yeast food for the starter beside its yeast, by weight. @source usual packet advice */
 const FOOD_PER_YEAST = 0.25;
@@ -79,6 +83,7 @@ export function restartPlan(input: RestartInput): Worked<RestartPlan> {
   const yeast = yeastById(input.yeastId);
   const volumeL = inRange('volumeL', liquid.volumeL, { ...LIMITS.volumeL, min: 0.1 });
   if (input.tempC !== null) inRange('tempC', input.tempC, LIMITS.tempC);
+  if (input.warmestC !== null) inRange('warmestC', input.warmestC, LIMITS.tempC);
   if (fermentableGPerL(liquid) < LEAST_SUGAR_G_PER_L) {
     throw new CoreError('NOT_ALLOWED', `there is no sugar left to ferment at ${gravityText(gravityOf(liquid))}, so nothing is stuck`, {
       sg: gravityOf(liquid),
@@ -120,11 +125,17 @@ export function restartPlan(input: RestartInput): Worked<RestartPlan> {
   return worked(value, steps, [caution('foam-over'), caution('sealed-ferment')]);
 }
 
-function causesOf({ liquid, yeastId, tempC }: RestartInput, abv: number, nearLimit: boolean): readonly StuckCause[] {
+function causesOf({ liquid, yeastId, tempC, warmestC }: RestartInput, abv: number, nearLimit: boolean): readonly StuckCause[] {
   const yeast = yeastById(yeastId);
   const causes: StuckCause[] = [];
   if (tempC !== null && tempC < yeast.tempC[1]) {
     causes.push({ id: 'cold', text: `It stands at ${figure(tempC, 0)} °C, and this yeast likes ${yeast.tempC[1]} to ${yeast.tempC[2]} °C.` });
+  }
+  if (tempC !== null && warmestC !== null && warmestC - tempC >= CHILL_C) {
+    causes.push({
+      id: 'chilled',
+      text: `It stood at ${figure(warmestC, 0)} °C and is at ${figure(tempC, 0)} °C now. Yeast that is chilled while it works drops out.`,
+    });
   }
   if (nearLimit)
     causes.push({ id: 'limit', text: `At ${figure(abv, 1)} % it is near what this yeast stands, ${yeast.toleranceAbv[0]} to ${yeast.toleranceAbv[1]} %.` });

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { attempt, restartOutcomeOf, restartPlan, yeastById, yeastTogether } from '@trug/core';
+import { attempt, restartOutcomeOf, restartPlan, yeastById, yeastTogether, type BatchState } from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { EntryWriter } from '../../shared/entry-writer';
@@ -28,7 +28,7 @@ export class RestartPage {
   private readonly made = computed(() => {
     const state = this.view()?.state;
     const { liquid, yeastId } = state ?? {};
-    return state && liquid && yeastId ? attempt(() => restartPlan({ liquid, yeastId, tempC: state.placeC })) : null;
+    return state && liquid && yeastId ? attempt(() => restartPlan({ liquid, yeastId, tempC: state.placeC, warmestC: warmestOf(state) })) : null;
   });
   protected readonly plan = computed(() => {
     const made = this.made();
@@ -67,4 +67,10 @@ export class RestartPage {
     const payload = { yeastId: plan.yeastId, massG: plan.massG, method: 'starter' as const, juiceC: view.state.placeC, supplies: this.take()?.uses() };
     this.refusal.set(await this.writer.write(view, [{ kind: 'pitched', payload, note: 'to restart it' }], 'New yeast is in.'));
   }
+}
+
+/** The warmest place since the yeast went in, °C. */
+function warmestOf({ temps, pitch }: BatchState): number | null {
+  const since = temps.filter((t) => pitch !== null && t.at >= pitch.at).map((t) => t.tempC);
+  return since.length === 0 ? null : Math.max(...since);
 }
