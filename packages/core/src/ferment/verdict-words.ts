@@ -81,6 +81,9 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
   if (status === 'finished-dry' && last.sg > endSg + AT_END_SG) {
     out.push({ text: `This kind of yeast usually ends at ${gravityText(input.yeast.expectedFg[0])}–${gravityText(input.yeast.expectedFg[1])}`, speaks: 'for' });
   }
+  if (status === 'too-cold') {
+    out.push({ text: 'Steady because it is cold: sealed now, it wakes when the bottles warm, and bursts them', speaks: 'against' });
+  }
   if (status === 'stalled' || status === 'finished-at-tolerance') {
     out.push({
       text:
