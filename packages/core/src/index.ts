@@ -151,7 +151,7 @@ export { effectiveEntries } from './log/effective-entries.js';
 export { replay } from './log/replay.js';
 export { correctGravity } from './log/correct-gravity.js';
 export { forecastInputOf, pastFermentOf, type ForecastQuestion, type WhatIf } from './log/forecast-of.js';
-export { restartOutcomeOf } from './log/restart-of.js';
+export { restartInputOf, restartOutcomeOf } from './log/restart-of.js';
 export { judgeState, liquidToBottle, maySeal } from './log/judge-state.js';
 export { checkEntryAgainst, COLD_KEG_MOST_C, type EntryCheck } from './log/check-entry.js';
 export { describeEntry, type EntryWords } from './log/describe-entry.js';

@@ -1,5 +1,5 @@
-import { effectiveEntries } from '../log/effective-entries.js';
-import type { Entry, SupplyUse } from '../log/entry.js';
+import type { Entry } from '../log/entry.js';
+import { sumOverLogs } from '../log/sum-over-logs.js';
 
 /**
  * How much of each supply the logs have used. What is left is never stored, so a struck-out entry puts its packet back.
@@ -8,15 +8,7 @@ import type { Entry, SupplyUse } from '../log/entry.js';
  * @returns amounts by supply, in each supply's own unit
  */
 export function suppliesUsed(logs: readonly (readonly Entry[])[]): ReadonlyMap<string, number> {
-  const used = new Map<string, number>();
-  for (const log of logs) {
-    for (const { supplyId, amount } of effectiveEntries(log).entries.flatMap(usesOf)) used.set(supplyId, (used.get(supplyId) ?? 0) + amount);
-  }
-  return used;
-}
-
-function usesOf(entry: Entry): readonly SupplyUse[] {
-  return entry.kind === 'pitched' || entry.kind === 'addition' ? (entry.payload.supplies ?? []) : [];
+  return sumOverLogs(logs, ['pitched', 'addition'], ({ payload }) => (payload.supplies ?? []).map(({ supplyId, amount }) => ({ id: supplyId, amount })));
 }
 
 /** How a supply is counted. */

@@ -35,6 +35,8 @@ export const PROOF_DAYS = 7;
 /** Distance above the expected end that counts as there, and as a touch high. */
 export const AT_END_SG = 0.002;
 export const TOUCH_HIGH_SG = 0.006;
+/** Distance under what a yeast usually stands at which strength may be what stops it, % by volume. */
+export const UNDER_TOLERANCE_ABV = 1.5;
 /** Slack for sums in floating point. */
 export const EPS = 1e-6;
 

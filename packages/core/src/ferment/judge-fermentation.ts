@@ -3,7 +3,8 @@ import { agreeWithReading } from '../liquid/ferment-to.js';
 import { daysBetween } from '../quantity/days.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
-import { AT_END_SG, EPS, EQUAL_SG, PROOF_DAYS, TOUCH_HIGH_SG, type Facts, type JudgeInput } from './judge-facts.js';
+import { AT_END_SG, EPS, EQUAL_SG, PROOF_DAYS, TOUCH_HIGH_SG, UNDER_TOLERANCE_ABV, type Facts, type JudgeInput } from './judge-facts.js';
+import { usualToleranceAbv } from '../reference/yeast-kinds.js';
 import { expectedEnd } from './expected-end.js';
 import { siftReadings, type GravityReading } from './reading.js';
 import type { FermentStatus, Verdict } from './verdict.js';
@@ -17,7 +18,6 @@ const NEAR_END_SG = 0.004;
 const DRY_AT_MOST_SG = 1;
 const WORKING_SHARE = 0.4;
 const SLOWING_SG_PER_WEEK = 0.001;
-const UNDER_TOLERANCE_ABV = 1.5;
 const TOO_COLD_BY_C = 3;
 const ALL_WITHIN_DAYS = 1.5;
 const NO_FALL_SG = EQUAL_SG + 1e-6;
@@ -61,7 +61,7 @@ function readingsToJudge(input: JudgeInput): readonly GravityReading[] {
  */
 export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
   const { usable, questioned } = siftReadings(readingsToJudge(input));
-  const toleranceAbv = (input.yeast.toleranceAbv[0] + input.yeast.toleranceAbv[1]) / 2;
+  const toleranceAbv = usualToleranceAbv(input.yeast);
   const { sg: endSg, stopsAtTolerance } = expectedEnd(input.liquid, input.yeast.toleranceAbv[1]);
   const last = usable[usable.length - 1];
   const first = usable[0];

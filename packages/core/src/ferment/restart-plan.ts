@@ -3,10 +3,11 @@ import { CoreError } from '../errors/core-error.js';
 import { inRange, LIMITS } from '../errors/guards.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { abvOf, brixOf, fermentableGPerL, gravityOf } from '../liquid/views.js';
-import { yeastById } from '../reference/yeast-kinds.js';
+import { usualToleranceAbv, yeastById } from '../reference/yeast-kinds.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Step, type Worked } from '../worked/worked.js';
-import type { PitchStep } from '../yeast/pitch-steps.js';
+import { DAY_MIN, WATER_ML_PER_G, type PitchStep } from '../yeast/pitch-steps.js';
+import { UNDER_TOLERANCE_ABV } from './judge-facts.js';
 import { pitchRate } from '../yeast/pitch-rate.js';
 
 /** Why it may have stopped, most telling first. */
@@ -47,16 +48,11 @@ export interface RestartInput {
 
 const RESTART_KIND = 'restart';
 const MIN_PER_H = 60;
-const MIN_PER_DAY = 1440;
-/** Water and then juice for each gram of yeast, mL. @source usual packet advice: ten times its weight in water */
-const WATER_ML_PER_G = 10;
 /** Share of the batch the starter should come to before it goes in. @source craft practice: a tenth to a fifth */
 const STARTER_SHARE = 0.12;
 /** Hours between two doublings: until it foams again. @source craft practice, 4–8 hours */
 const DOUBLING_H = 6;
 const GENTLE_DAYS = 5;
-/** Distance under the middle of what it stands at which strength may be the trouble, % by volume. @source as in the verdict */
-const NEAR_LIMIT_ABV = 1.5;
 /** Strength is brought this far under what the yeast stands by watering, % by volume. @source our estimate */
 const UNDER_LIMIT_ABV = 2;
 /** Free sulfite at which yeast struggles, mg/L. @source usual practice: well under 30 at pitching */
@@ -92,9 +88,9 @@ export function restartPlan(input: RestartInput): Worked<RestartPlan> {
   const abv = abvOf(liquid);
   const restart = yeastById(RESTART_KIND);
   const { value: rate } = pitchRate({ liquid, yeastId: RESTART_KIND, tempC: restart.tempC[1], purpose: 'restart' });
-  const middle = (yeast.toleranceAbv[0] + yeast.toleranceAbv[1]) / 2;
-  const nearLimit = abv > middle - NEAR_LIMIT_ABV;
-  const target = middle - UNDER_LIMIT_ABV;
+  const usualAbv = usualToleranceAbv(yeast);
+  const nearLimit = abv > usualAbv - UNDER_TOLERANCE_ABV;
+  const target = usualAbv - UNDER_LIMIT_ABV;
   const diluteL = nearLimit && target > 0 ? volumeL * Math.max(0, abv / target - 1) : null;
   const { steps: starter, working } = starterSteps(rate.massG, volumeL, restart.tempC);
   const value: RestartPlan = {
@@ -160,12 +156,12 @@ function gentleSteps(tempC: readonly number[], nowC: number | null, volumeL: num
       ? `Keep it at ${to - 3} to ${to} °C.`
       : `Move it to ${to - 3} to ${to} °C, by a few degrees a day, wrapped against the night.`;
   return [
-    { text: `${warm} It likes ${from} to ${to} °C.`, waitMin: MIN_PER_DAY },
+    { text: `${warm} It likes ${from} to ${to} °C.`, waitMin: DAY_MIN },
     {
       text: 'Rouse it: stir the lees up gently with a clean spoon or swirl the vessel, no splashing. Loosen the bung first, it will foam.',
-      waitMin: 2 * MIN_PER_DAY,
+      waitMin: 2 * DAY_MIN,
     },
-    { text: 'Rouse it once more.', waitMin: (GENTLE_DAYS - 3) * MIN_PER_DAY },
+    { text: 'Rouse it once more.', waitMin: (GENTLE_DAYS - 3) * DAY_MIN },
     { text: `Read it. Two points lower or more, and it is going again: leave it. If not, give ${figure(volumeL, 0)} L a new yeast.`, waitMin: 0 },
   ];
 }

@@ -1,5 +1,6 @@
 import type { Liquid } from '../liquid/liquid.js';
 import { abvOf, brixOf, dryAbvOf, dryGravityOf, fermentableGPerL, gravityOf } from '../liquid/views.js';
+import { usualToleranceAbv } from '../reference/yeast-kinds.js';
 import type { YeastKind } from '../reference/yeast-kinds-data.js';
 
 /** What a must and a kind of yeast fix before anything is uncertain. */
@@ -92,7 +93,7 @@ export function typicalTraits(setting: FermentSetting): FermentTraits {
     lagDays: setting.lagDays,
     yieldGPerMg: MODEL.yieldGPerMg,
     halfSugarGPerL: MODEL.halfSugarGPerL,
-    toleranceAbv: (setting.toleranceAbv[0] + setting.toleranceAbv[1]) / 2 + 0.5,
+    toleranceAbv: usualToleranceAbv(setting) + 0.5,
     decline: MODEL.declinePerDay,
     sticksAtShare: 0,
     drift: 1,

@@ -1,3 +1,4 @@
+import { TOUCH_HIGH_SG } from '../ferment/judge-facts.js';
 import type { FermentSetting, FermentTraits } from './ferment-model.js';
 import type { BandDay, Forecast, Spread } from './forecast-types.js';
 import { weightedQuantile } from './importance.js';
@@ -12,8 +13,6 @@ export interface RunMember {
 
 /** Distance from its own end at which a ferment counts as finished: what two readings can tell. */
 export const FINISHED_WITHIN_SG = 0.002;
-/** Distance above the expected end at which it counts as stuck. @source as in the verdict */
-const STUCK_ABOVE_SG = 0.006;
 /** A member that still loses more than this over ten days at the horizon has not ended. */
 const STILL_LOSING_SG = 0.0004;
 const LOSING_DAYS = 10;
@@ -31,10 +30,11 @@ export interface SummaryFrame {
 /** Puts weighted members into figures a maker can use. */
 export function summariseMembers(members: readonly RunMember[], weights: Float64Array, frame: SummaryFrame): Omit<Forecast, 'effectiveMembers'> {
   const ends = Float64Array.from(members, ({ course }) => course[course.length - 1] ?? 1);
-  const stuck = members.map((_, k) => !frame.asleep && (ends[k] ?? 1) > frame.expectedEndSg + STUCK_ABOVE_SG && isSettled(members[k]));
+  const settled = members.map(isSettled);
+  const stuck = members.map((_, k) => !frame.asleep && (ends[k] ?? 1) > frame.expectedEndSg + TOUCH_HIGH_SG && settled[k] === true);
   const chanceStuck = weights.reduce((sum, w, k) => sum + (stuck[k] === true ? w : 0), 0);
   const unstuck = weights.map((w, k) => (stuck[k] === true ? 0 : w / Math.max(1e-12, 1 - chanceStuck)));
-  const days = Float64Array.from(members, (m, k) => (isSettled(m) && !frame.asleep ? finishOf(m.course, ends[k] ?? 1) : Infinity));
+  const days = Float64Array.from(members, (m, k) => (settled[k] === true && !frame.asleep ? finishOf(m.course, ends[k] ?? 1) : Infinity));
   const { originalSg, drySg, startAbv, dryAbv } = frame.setting;
   const abvs = ends.map((sg) => startAbv + (dryAbv - startAbv) * Math.min(1, (originalSg - sg) / (originalSg - drySg)));
   const day = (share: number): number | null => {
@@ -60,9 +60,7 @@ const spreadOf = (values: Float64Array, weights: Float64Array): Spread => ({
   p90: weightedQuantile(values, weights, 0.9),
 });
 
-function isSettled(member: RunMember | undefined): boolean {
-  const course = member?.course;
-  if (!course) return false;
+function isSettled({ course }: RunMember): boolean {
   const last = course.length - 1;
   return (course[Math.max(0, last - LOSING_DAYS / STEP_DAYS)] ?? 1) - (course[last] ?? 1) <= STILL_LOSING_SG;
 }

@@ -31,6 +31,8 @@ interface Run {
   readonly heats: readonly Float64Array[];
   readonly readings: readonly ReadyReading[];
   readonly input: ForecastInput;
+  /** The step that is today, from which a ferment may drift. */
+  readonly todayStep: number;
   readonly random: Random;
 }
 
@@ -71,6 +73,7 @@ export function* forecastInParts(input: ForecastInput): Generator<number, Worked
   const setting = fermentSetting(input.liquid, yeast, input.pitchGPerL);
   inRange('sugarGPerL', setting.sugarGPerL, { min: 1, max: 800 });
   const factors = tempsBySteps(input.tempProfile, STEP_DAYS, steps).map((t) => cardinalFactor(t, yeast.tempC));
+  const lastDay = Math.max(0, ...input.readings.map((r) => r.day));
   const run: Run = {
     setting,
     belief: rateBelief(input.history ?? []),
@@ -80,9 +83,9 @@ export function* forecastInParts(input: ForecastInput): Generator<number, Worked
       steps,
     ),
     input,
+    todayStep: Math.floor((input.todayDay ?? lastDay) / STEP_DAYS),
     random: seededRandom(input.seed),
   };
-  const lastDay = Math.max(0, ...input.readings.map((r) => r.day));
   const lastSg = input.readings.find((r) => r.day === lastDay)?.sg ?? setting.originalSg;
   const shareLeft = Math.min(1, Math.max(0, (lastSg - setting.drySg) / (setting.originalSg - setting.drySg)));
   const chance = chanceToStick(setting);
@@ -136,11 +139,10 @@ interface Ran {
   readonly traits: FermentTraits;
 }
 
-function runMember({ setting, belief, heats, readings, input }: Run, member: Member, steps: number, drift: number, out: Float64Array): Ran {
+function runMember({ setting, belief, heats, readings, input, todayStep }: Run, member: Member, steps: number, drift: number, out: Float64Array): Ran {
   const traits: FermentTraits = { ...traitsFrom(member.z, setting, belief), sticksAtShare: member.sticksAtShare, drift };
   const heat = (heats[powerIndex(member.z[7] ?? 0)] ?? new Float64Array(steps)).subarray(0, steps);
-  const todayDay = input.todayDay ?? Math.max(0, ...input.readings.map((r) => r.day));
-  integrateFerment(setting, traits, { heat, driftFrom: Math.floor(todayDay / STEP_DAYS), feeds: input.feeds ?? [] }, out);
+  integrateFerment(setting, traits, { heat, driftFrom: todayStep, feeds: input.feeds ?? [] }, out);
   return { logWeight: member.logCorrection + logLikelihood(out, readings), traits };
 }
 

@@ -13,12 +13,13 @@ export interface PitchStep {
 }
 
 /** Water a gram of dry yeast is rehydrated in, mL. @source usual packet advice: ten times its weight */
-const WATER_ML_PER_G = 10;
+export const WATER_ML_PER_G = 10;
 /** Temperature of rehydration, °C. @source usual packet advice: 35–40 for wine kinds, cooler for ale kinds */
 const REHYDRATE_C = 35;
 /** Largest difference between yeast and juice when they meet, °C. @source usual packet advice: under 10 */
 const MOST_JUMP_C = 8;
-const DAY_MIN = 1440;
+/** Minutes in a day. */
+export const DAY_MIN = 1440;
 
 /**
  * Pitching as a list of timed steps with amounts for this volume.

@@ -1,6 +1,4 @@
-import { yeastById } from '../reference/yeast-kinds.js';
-
-const middle = ([low, high]: readonly [number, number]): number => (low + high) / 2;
+import { usualToleranceAbv, yeastById } from '../reference/yeast-kinds.js';
 
 /**
  * Whether two kinds of yeast live together, when mixed or when one restarts the other.
@@ -35,5 +33,5 @@ export function yeastTogether(first: string, second: string): { readonly kills: 
 export function leadingYeast(first: string, second: string): string {
   const [a, b] = [yeastById(first), yeastById(second)];
   if (yeastTogether(first, second).kills) return a.killer === 'killer' ? a.id : b.id;
-  return middle(b.toleranceAbv) > middle(a.toleranceAbv) ? b.id : a.id;
+  return usualToleranceAbv(b) > usualToleranceAbv(a) ? b.id : a.id;
 }

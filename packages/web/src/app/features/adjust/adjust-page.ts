@@ -23,6 +23,7 @@ import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
+import { numberOf } from '../../shared/field/number-of';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { SupplyTake, type Need } from '../../shared/supply-take/supply-take';
 import { Units } from '../../shared/units/units';
@@ -203,11 +204,6 @@ const NEEDS: Readonly<Record<AdjustId, (f: typeof FIELDS) => Kept | null>> = {
   bentonite: () => ({ kind: 'bentonite', refId: null }),
   nutrient: (f) => ({ kind: 'nutrient', refId: f.product }),
 };
-
-function numberOf(text: string): number | null {
-  const value = Number(text.trim().replace(',', '.'));
-  return text.trim() === '' || !Number.isFinite(value) ? null : value;
-}
 
 /** Why an addition cannot be, in a maker's words. */
 function refusalWords(error: CoreError, what: AdjustId): string {

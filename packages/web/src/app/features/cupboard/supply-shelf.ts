@@ -3,6 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import { calendarDays, dayText, SUPPLY_CATALOGUE, type SupplyOffer } from '@trug/core';
 import { createDraft } from '../../shared/draft';
+import { numberOf } from '../../shared/field/number-of';
 import { readQuantity } from '../../shared/field/quantity-field';
 import { TextField } from '../../shared/field/text-field';
 import { LarderWriter } from '../../shared/larder-writer';
@@ -90,7 +91,7 @@ export class SupplyShelf {
       const read = readQuantity(this.units, text, 'mass');
       return read?.ok === true && read.value.value > 0 ? read.value.value : null;
     }
-    const count = Number(text.replace(',', '.'));
-    return count > 0 && count <= 1000 ? count : null;
+    const count = numberOf(text);
+    return count !== null && count > 0 && count <= 1000 ? count : null;
   }
 }

@@ -81,7 +81,7 @@ export class RackPage {
       const fill = this.fills().find((f) => f.vesselId === vessel.id);
       const volumeL = fill?.volumeL ?? 0;
       const check = fill && volumeL > 0 ? headspaceCheck({ volumeL, capacityL: vessel.capacityL, stage }).value : null;
-      const air = check ? `${this.units.volume(Math.round(check.emptyL * 10) / 10)} air` : 'left empty';
+      const air = check ? `${this.units.volume(tenths(check.emptyL))} air` : 'left empty';
       return { vessel, picked: fill !== undefined, fraction: volumeL / vessel.capacityL, volumeL, air, tooMuchAir: check?.verdict === 'too-much-air' };
     });
   });
@@ -127,7 +127,7 @@ export class RackPage {
       return;
     }
     if (this.hasOver()) {
-      this.refusal.set(`${this.units.volume(Math.round(this.overL() * 10) / 10)} find no room. Choose another vessel, or what becomes of them.`);
+      this.refusal.set(`${this.units.volume(this.over())} find no room. Choose another vessel, or what becomes of them.`);
       return;
     }
     const [waterL, drunkL] = [this.waterL(), this.drunkL()];

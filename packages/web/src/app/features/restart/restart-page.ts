@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { attempt, restartOutcomeOf, restartPlan, yeastById, yeastTogether, type BatchState } from '@trug/core';
+import { attempt, restartInputOf, restartOutcomeOf, restartPlan, yeastById, yeastTogether } from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { EntryWriter } from '../../shared/entry-writer';
@@ -27,8 +27,8 @@ export class RestartPage {
   private readonly take = viewChild(SupplyTake);
   private readonly made = computed(() => {
     const state = this.view()?.state;
-    const { liquid, yeastId } = state ?? {};
-    return state && liquid && yeastId ? attempt(() => restartPlan({ liquid, yeastId, tempC: state.placeC, warmestC: warmestOf(state) })) : null;
+    const input = state ? restartInputOf(state) : null;
+    return input ? attempt(() => restartPlan(input)) : null;
   });
   protected readonly plan = computed(() => {
     const made = this.made();
@@ -54,7 +54,7 @@ export class RestartPage {
     const plan = this.plan()?.value;
     return plan ? [{ kind: 'yeast', refId: plan.yeastId, amount: plan.massG, unit: 'g' }] : [];
   });
-  /** Whether the vessels leave the room the foam will want. */
+  /** Water that would bring its strength down, where strength is the trouble. */
   protected readonly dilute = computed(() => {
     const diluteL = this.plan()?.value.diluteL ?? null;
     return diluteL === null || diluteL < 0.05 ? null : this.units.volume(Math.round(diluteL * 10) / 10);
@@ -67,10 +67,4 @@ export class RestartPage {
     const payload = { yeastId: plan.yeastId, massG: plan.massG, method: 'starter' as const, juiceC: view.state.placeC, supplies: this.take()?.uses() };
     this.refusal.set(await this.writer.write(view, [{ kind: 'pitched', payload, note: 'to restart it' }], 'New yeast is in.'));
   }
-}
-
-/** The warmest place since the yeast went in, °C. */
-function warmestOf({ temps, pitch }: BatchState): number | null {
-  const since = temps.filter((t) => pitch !== null && t.at >= pitch.at).map((t) => t.tempC);
-  return since.length === 0 ? null : Math.max(...since);
 }

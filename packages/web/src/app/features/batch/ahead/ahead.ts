@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, model, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, output, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { forecastInputOf, forecastWords, pastFermentOf, provesFinished, type Forecast, type WhatIf } from '@trug/core';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
@@ -29,8 +29,8 @@ export class Ahead {
   readonly now = input.required<string>();
   /** The forecast as it stands, for the curve. */
   readonly found = output<Forecast | null>();
-  protected readonly temp = model('');
-  protected readonly feed = model(false);
+  protected readonly temp = signal('');
+  protected readonly feed = signal(false);
   protected readonly progress = this.runner.progress;
   protected readonly refusal = this.runner.refusal;
   protected readonly place = computed(() => {

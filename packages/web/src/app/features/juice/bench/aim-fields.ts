@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { gravityText, type BlendAim, type BlendTargets, type ReachAxis, type ReachPoint } from '@trug/core';
+import { numberOf } from '../../../shared/field/number-of';
 import { readQuantity } from '../../../shared/field/quantity-field';
 import { Units } from '../../../shared/units/units';
 import { AXES } from './reach-geometry';
@@ -129,7 +130,6 @@ export class AimFields {
       const read = readQuantity(this.units, text, 'gravity');
       return read?.ok === true ? read.value.value : null;
     }
-    const value = Number(text.trim().replace(',', '.'));
-    return text.trim() !== '' && Number.isFinite(value) ? value : null;
+    return numberOf(text);
   }
 }
