@@ -8,3 +8,5 @@ export type { VesselDto } from './vessels/vessel.dto.js';
 export { TAPES } from './batches/tapes.js';
 export type { StoredJuice } from './juices/stored-juice.js';
 export type { SupplyDto, SupplyKind } from './supplies/supply.dto.js';
+export type { InstrumentDto, InstrumentKindId } from './instruments/instrument.dto.js';
+export type { DeviceColumns, ReadingsReply, RunningStandIn } from './devices/device-series.js';

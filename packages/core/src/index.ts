@@ -12,7 +12,7 @@ export { worked, type Step, type Worked } from './worked/worked.js';
 export { CAUTION_FOOTING, type Caution, type CautionSeverity } from './cautions/caution.js';
 export { caution, CAUTIONS, type CautionId } from './cautions/catalogue.js';
 // measuring
-export { brixFromSg, sgFromBrix } from './measure/brix.js';
+export { brixFromSg, sgFromAnyBrix, sgFromBrix } from './measure/brix.js';
 export { sgFromSolids, solidsFromSg } from './measure/solids.js';
 export { correctHydrometer, type CorrectedGravity, type HydrometerReading } from './measure/correct-hydrometer.js';
 export { refractometerGravity } from './measure/refractometer-gravity.js';
@@ -167,3 +167,14 @@ export { YEAST_KINDS, type YeastKind } from './reference/yeast-kinds-data.js';
 export { yeastById } from './reference/yeast-kinds.js';
 export { FRUIT_LIBRARY, type FruitKind } from './reference/fruit-library-data.js';
 export { fruitById } from './reference/fruit-library.js';
+// devices and tables of readings
+export { EMPTY_TRACK, valueAt, type Track } from './device/track.js';
+export { thinOut } from './device/thin-out.js';
+export { smoothTrack, type SmoothTrack } from './device/smooth-track.js';
+export { deviceGravity, forDeviceForecast, joinSeries, trackOf, type DeviceGravity, type DeviceReading, type DeviceSeries } from './device/device-tracks.js';
+export { type GlassCheck } from './device/offset-against-glass.js';
+export { STAND_IN_KINDS, standInReading, type StandInKind, type StandInReading } from './device/stand-in.js';
+export { vesselTruth } from './device/vessel-truth.js';
+export { COLUMN_ROLES, guessColumns, type ColumnRole, type TableGuess } from './device/guess-columns.js';
+export { DEVICE_LIMITS, readingsFromTable, type ReadTable, type RefusedRow, type TableReading } from './device/readings-from-table.js';
+export { readMoment, type DateOrder } from './device/read-moment.js';

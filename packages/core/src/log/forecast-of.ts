@@ -1,4 +1,5 @@
-import { siftReadings } from '../ferment/reading.js';
+import type { DeviceReading } from '../device/device-tracks.js';
+import { siftReadings, type GravityReading } from '../ferment/reading.js';
 import type { DayReading, ForecastInput } from '../forecast/forecast-types.js';
 import { fermentableGPerL } from '../liquid/views.js';
 import { daysBetween } from '../quantity/days.js';
@@ -28,10 +29,11 @@ export type ForecastQuestion = Omit<ForecastInput, 'history' | 'members'>;
  * @param state - the batch
  * @param today - ISO 8601
  * @param whatIf - a change to try
+ * @param device - what a device says besides the readings off glass
  * @returns the input without the maker's history; null where nothing can be forecast: before yeast, after bottling, in a keg, in a blend of ciders, or with no sugar to speak of
  */
-export function forecastInputOf(state: BatchState, today: string, whatIf: WhatIf = {}): ForecastQuestion | null {
-  const question = state.liquid && !state.keg ? questionOf(state, today) : null;
+export function forecastInputOf(state: BatchState, today: string, whatIf: WhatIf = {}, device: readonly DeviceReading[] = []): ForecastQuestion | null {
+  const question = state.liquid && !state.keg ? questionOf(state, today, device) : null;
   if (!question) return null;
   const day = question.todayDay ?? 0;
   return {
@@ -56,11 +58,11 @@ export function pastFermentOf(state: BatchState): ForecastQuestion | null {
   return question && question.readings.length >= LEAST_READINGS ? question : null;
 }
 
-function questionOf(state: BatchState, today: string): ForecastQuestion | null {
+function questionOf(state: BatchState, today: string, device: readonly DeviceReading[] = []): ForecastQuestion | null {
   const { pitch, yeastId } = state;
   if (!pitch || !yeastId || fermentableGPerL(pitch.liquid) < LEAST_SUGAR_G_PER_L) return null;
   const dayOf = (at: string): number => daysBetween(pitch.at, at);
-  const readings = readingsOf(state, pitch.at);
+  const readings = readingsOf(state, pitch.at, device);
   // A reading just written is younger than the moment the page was opened, and it is the one that matters most.
   const todayDay = Math.max(0, dayOf(today), ...readings.map((r) => r.day));
   if (todayDay > MOST_DAYS - 10) return null;
@@ -76,15 +78,25 @@ function questionOf(state: BatchState, today: string): ForecastQuestion | null {
   };
 }
 
+/** A reading with how far it may be off, where that is not a typed reading's. */
+interface Weighed extends GravityReading {
+  readonly plusMinus?: number | undefined;
+}
+
 /** Readings since the yeast went in, those before an addition lifted by it, as if it had been there from the start. */
-function readingsOf(state: BatchState, pitchedAt: string): readonly DayReading[] {
+function readingsOf(state: BatchState, pitchedAt: string, device: readonly DeviceReading[]): readonly DayReading[] {
   const changes = state.judged.filter((j) => j.kind === 'gravity-changed' && j.at > pitchedAt);
-  const lifted = state.readings
+  const own: readonly Weighed[] = state.readings.map(({ id, at, sg, tempC }) => ({ id, at, sg, tempC }));
+  const lifted = [...own, ...device.map(({ at, sg, plusMinus }): Weighed => ({ id: 'device', at, sg, tempC: null, plusMinus }))]
     .filter((r) => r.at > pitchedAt)
     .flatMap((r) => {
       const later = changes.filter((c) => c.at > r.at);
       if (later.some((c) => c.deltaSg === undefined)) return [];
       return [{ ...r, sg: r.sg + later.reduce((sum, c) => sum + (c.deltaSg ?? 0), 0) }];
     });
-  return siftReadings(lifted).usable.map((r) => ({ day: daysBetween(pitchedAt, r.at), sg: r.sg }));
+  const usable = new Set<Weighed>(siftReadings(lifted).usable);
+  return lifted
+    .filter((r) => usable.has(r))
+    .map((r) => ({ day: daysBetween(pitchedAt, r.at), sg: r.sg, plusMinus: r.plusMinus }))
+    .sort((a, b) => a.day - b.day);
 }

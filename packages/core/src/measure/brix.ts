@@ -25,3 +25,17 @@ export function sgFromBrix(brix: number): number {
   inRange('brix', brix, LIMITS.brix);
   return findRoot({ f: (sg) => brixFromSg(sg) - brix, lo: 0.99, hi: LIMITS.sg.max, tolerance: 1e-9 });
 }
+
+/** Gravity per °Bx near water. @source slope of the ASBC polynomial at 1.000 */
+const SG_PER_BRIX_NEAR_WATER = 0.00387;
+
+/**
+ * Gravity of what a Brix scale shows, also below zero, where a dry drink reads.
+ *
+ * @param brix - °Bx as shown
+ * @returns specific gravity 20 °C/20 °C; NaN past 75 °Bx, which no drink shows
+ */
+export function sgFromAnyBrix(brix: number): number {
+  if (brix > LIMITS.brix.max) return NaN;
+  return brix < 0 ? 1 + SG_PER_BRIX_NEAR_WATER * brix : sgFromBrix(brix);
+}

@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { API_PATHS, JuiceDto, SupplyDto } from '@trug/contract';
+import { API_PATHS, InstrumentDto, JuiceDto, SupplyDto } from '@trug/contract';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
@@ -8,10 +8,15 @@ import type { Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
 import { createBatchRouter } from '../batches/batch.router.js';
 import { createBatchService } from '../batches/batch.service.js';
-import { JuiceModel, SupplyModel } from '../cards/card.models.js';
+import { InstrumentModel, JuiceModel, SupplyModel } from '../cards/card.models.js';
 import { createCardRouter } from '../cards/card.router.js';
 import { createCardStore } from '../cards/card.store.js';
 import { createWriteQueue } from '../db/write-queue.js';
+import { checkInstrument } from '../devices/check-instrument.js';
+import { createDeviceRouter } from '../devices/device.router.js';
+import { createDeviceService } from '../devices/device.service.js';
+import { createLiveHub } from '../devices/live-hub.js';
+import { createStandIns, type PostReadings } from '../devices/stand-ins.js';
 import { createEntryRouter } from '../entries/entry.router.js';
 import { createEntryService } from '../entries/entry.service.js';
 import { createFamilyRouter } from '../families/family.router.js';
@@ -28,6 +33,15 @@ export interface AppDeps {
   readonly log: Logger;
   /** The built web app; undefined serves the API alone. */
   readonly webDir: string | undefined;
+  /** How a stand-in posts: over HTTP, as any device does. */
+  readonly postReadings: PostReadings;
+}
+
+/** The application and a way to end what it keeps running. */
+export interface RunningApp {
+  readonly app: Express;
+  /** Ends open streams and simulated devices, so that the server can close. */
+  readonly close: () => void;
 }
 
 const BODY_LIMIT = '1mb';
@@ -37,14 +51,18 @@ const YEAR_MS = 365 * 86_400_000;
  * The whole HTTP application; it does not listen.
  *
  * @param deps - database, clock, log and the built web app
- * @returns an Express app
+ * @returns an Express app, and how to end what it keeps running
  */
-export function createApp({ sequelize, clock, log, webDir }: AppDeps): Express {
+export function createApp({ sequelize, clock, log, webDir, postReadings }: AppDeps): RunningApp {
   const write = createWriteQueue(sequelize);
   const juices = createCardStore({ model: JuiceModel, dto: JuiceDto, word: 'juice', check: checkJuiceCard }, write);
   const supplies = createCardStore({ model: SupplyModel, dto: SupplyDto, word: 'supply' }, write);
+  const instruments = createCardStore({ model: InstrumentModel, dto: InstrumentDto, word: 'instrument', check: checkInstrument }, write);
   const entries = createEntryService({ write, clock, juices });
   const batches = createBatchService({ write, entries });
+  const hub = createLiveHub();
+  const devices = createDeviceService({ write, clock, instruments, hub });
+  const standIns = createStandIns({ clock, instruments, batches, devices, post: postReadings });
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -77,6 +95,8 @@ export function createApp({ sequelize, clock, log, webDir }: AppDeps): Express {
   app.use(API_PATHS.families, createFamilyRouter(batches));
   app.use(API_PATHS.juices, createCardRouter(juices));
   app.use(API_PATHS.supplies, createCardRouter(supplies));
+  app.use(API_PATHS.instruments, createCardRouter(instruments));
+  app.use(API_PATHS.devices, createDeviceRouter({ service: devices, hub, standIns }));
   app.use(API_PATHS.entries, createEntryRouter(entries));
   app.use(API_PATHS.vessels, createVesselRouter(write));
   app.use(API_PATHS.settings, createSettingsRouter(write));
@@ -84,7 +104,11 @@ export function createApp({ sequelize, clock, log, webDir }: AppDeps): Express {
   if (webDir !== undefined) serveWeb(app, webDir);
   app.use(notFound);
   app.use(createProblemHandler(log));
-  return app;
+  const close = (): void => {
+    standIns.stopAll();
+    hub.close();
+  };
+  return { app, close };
 }
 
 function serveWeb(app: Express, webDir: string): void {

@@ -3,6 +3,7 @@ import { createServer } from 'node:http';
 import pino, { type Logger } from 'pino';
 import { connect } from '../db/connect.js';
 import { initModels } from '../db/init-models.js';
+import { createReadingsPost } from '../devices/post-readings.js';
 import { createMigrator } from '../migrations/index.js';
 import { createApp } from './create-app.js';
 import { createClock } from './clock.js';
@@ -28,7 +29,14 @@ export async function startServer(
   const sequelize = connect(config.dataDir);
   initModels(sequelize);
   await createMigrator(sequelize).up();
-  const app = createApp({ sequelize, clock: createClock(config.today), log, webDir: config.webDir });
+  let ownUrl = '';
+  const { app, close } = createApp({
+    sequelize,
+    clock: createClock(config.today),
+    log,
+    webDir: config.webDir,
+    postReadings: createReadingsPost(() => ownUrl),
+  });
   const server = createServer(app);
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject);
@@ -36,7 +44,9 @@ export async function startServer(
   });
   const address = server.address() as AddressInfo;
   const url = `http://${config.host === '127.0.0.1' ? 'localhost' : config.host}:${address.port}`;
+  ownUrl = `http://${config.host === '::1' ? '[::1]' : config.host}:${address.port}`;
   const stop = async (): Promise<void> => {
+    close();
     server.closeIdleConnections();
     await new Promise<void>((resolve, reject) => server.close((error) => (error ? reject(error) : resolve())));
     await sequelize.close();

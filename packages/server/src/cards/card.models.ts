@@ -17,14 +17,22 @@ export class SupplyModel extends CardModel<SupplyModel> {
   declare facts: string;
 }
 
+/** A row of `instruments`. */
+export class InstrumentModel extends CardModel<InstrumentModel> {
+  declare id: string;
+  declare version: number;
+  declare facts: string;
+}
+
 const COLUMNS = {
   id: { type: DataTypes.STRING(26), primaryKey: true },
   version: { type: DataTypes.INTEGER, allowNull: false },
   facts: { type: DataTypes.TEXT, allowNull: false },
 };
 
-/** Binds both models to a connection. */
+/** Binds the models to a connection. */
 export function initCardModels(sequelize: Sequelize): void {
   JuiceModel.init({ ...COLUMNS }, { sequelize, tableName: 'juices' });
   SupplyModel.init({ ...COLUMNS }, { sequelize, tableName: 'supplies' });
+  InstrumentModel.init({ ...COLUMNS }, { sequelize, tableName: 'instruments' });
 }

@@ -1,6 +1,7 @@
 import type { Sequelize } from 'sequelize';
 import { BatchModel, initBatchModel } from '../batches/batch.model.js';
 import { initCardModels } from '../cards/card.models.js';
+import { initDeviceReadingModel } from '../devices/device-reading.model.js';
 import { EntryModel, initEntryModel } from '../entries/entry.model.js';
 import { initSettingsModel } from '../settings/settings.model.js';
 import { initVesselModel } from '../vessels/vessel.model.js';
@@ -16,6 +17,7 @@ export function initModels(sequelize: Sequelize): void {
   initVesselModel(sequelize);
   initSettingsModel(sequelize);
   initCardModels(sequelize);
+  initDeviceReadingModel(sequelize);
   BatchModel.hasMany(EntryModel, { foreignKey: 'batchId' });
   EntryModel.belongsTo(BatchModel, { foreignKey: 'batchId' });
 }

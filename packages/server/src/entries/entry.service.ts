@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { checkEntry, type JuiceDto } from '@trug/contract';
 import { checkEntryAgainst, daysBetween, judgeState, replay, type Entry } from '@trug/core';
 import type { Transaction } from 'sequelize';
-import type { Clock } from '../app/clock.js';
+import { MOST_DAYS_AHEAD, type Clock } from '../app/clock.js';
 import { BatchModel } from '../batches/batch.model.js';
 import type { CardStore } from '../cards/card.store.js';
 import type { Write } from '../db/write-queue.js';
@@ -10,8 +10,6 @@ import { HttpError } from '../http/http-error.js';
 import { checkPour, checkSplitFree } from '../families/pours.js';
 import { entryRepository } from './entry.repository.js';
 
-/** How far ahead of the server's clock an entry may be dated: a maker's phone may sit a time zone away. */
-const MOST_DAYS_AHEAD = 1.5;
 const MOST_ENTRIES_AT_ONCE = 200;
 
 /** What the entry service needs. */

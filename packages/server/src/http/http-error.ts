@@ -7,6 +7,7 @@ export const STATUS_BY_CODE = {
   conflict: 409,
   'too-large': 413,
   'not-allowed': 422,
+  'too-many': 429,
 } as const;
 
 /** A refusal's code. */

@@ -9,6 +9,7 @@ const TITLES: Readonly<Record<HttpErrorCode | 'failed', string>> = {
   conflict: 'Something else was quicker',
   'too-large': 'That is too much at once',
   'not-allowed': 'That cannot be filed',
+  'too-many': 'That came too fast',
   failed: 'Something went wrong here',
 };
 

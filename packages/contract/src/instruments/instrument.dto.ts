@@ -1,0 +1,28 @@
+import { IsBoolean, IsIn, IsInt, IsNotEmpty, Matches, ValidateIf } from 'class-validator';
+import { InRange, Text, Ulid } from '../validation/decorators.js';
+
+/** What a maker measures with. */
+export const INSTRUMENT_KINDS = ['hydrometer', 'refractometer', 'thermometer', 'ph-meter', 'scale', 'floating-hydrometer'] as const;
+
+/** One of them. */
+export type InstrumentKindId = (typeof INSTRUMENT_KINDS)[number];
+
+/** An instrument in the cupboard. One that posts its own readings is a device, and may stand in a batch. */
+export class InstrumentDto {
+  @Ulid() id!: string;
+  @IsInt() @InRange({ min: 0, max: 1_000_000 }) version!: number;
+  @IsIn(INSTRUMENT_KINDS) kind!: InstrumentKindId;
+  @Text(40) @IsNotEmpty({ message: 'name must be given' }) name!: string;
+  /** Where its scale is true, °C. */
+  @InRange({ min: 0, max: 40 }) calibratedAtC!: number;
+  /** What must be added to what it shows, in its own unit: SG, pH, °C or g. */
+  @InRange({ min: -50, max: 50 }) offset!: number;
+  /** The day it was last checked; null when it never was. */
+  @ValidateIf((i: InstrumentDto) => i.checkedOn !== null)
+  @Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, { message: '$property must be a day such as 2026-10-03' })
+  checkedOn!: string | null;
+  /** Whether it posts its readings. */
+  @IsBoolean() posts!: boolean;
+  /** The batch it stands in; null when it lies in the cupboard. */
+  @ValidateIf((i: InstrumentDto) => i.batchId !== null) @Ulid() batchId!: string | null;
+}

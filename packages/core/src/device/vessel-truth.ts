@@ -1,0 +1,58 @@
+import type { ForecastQuestion } from '../log/forecast-of.js';
+import { simulateFermentation, finishDayOf } from '../forecast/simulate-fermentation.js';
+import { UNTOLD_TEMP_C } from '../forecast/temp-profile.js';
+import { phOf } from '../liquid/acid-chemistry.js';
+import { fermentableGPerL, gravityOf, solidsOf } from '../liquid/views.js';
+import { CO2_OF_SUGAR } from './gravity-by-weight.js';
+import type { VesselTruth } from './stand-in.js';
+
+/** Water holds up most of a drink's weight, g/L at 20 °C. @source Kell (1975) */
+const WATER_G_PER_L = 998.2;
+/** A glass vessel's own weight for each litre it holds, g. @source our estimate */
+const GLASS_G_PER_L = 300;
+/** How much pH falls in the first days as yeast takes up nitrogen. @source our estimate from usual falls of 0.1–0.2 */
+const PH_FALL = 0.15;
+/** Heat of a ferment at its fastest, and the swing of a day, °C. @source our estimate for glass in a room */
+const OWN_HEAT_C = 1.5;
+const DAY_SWING_C = 0.7;
+const AT_END_SG = 0.001;
+
+/**
+ * What would be true in a vessel day by day if its batch fermented as the textbook has it: made for trying devices out.
+ *
+ * @param question - the batch as a forecast would ask about it
+ * @param days - for how long, 1–400
+ * @returns the truth on any day after pitching from 0 to `days`, and the day it is at its end
+ */
+export function vesselTruth(question: ForecastQuestion, days: number): { readonly at: (day: number) => VesselTruth; readonly endDay: number } {
+  const { liquid, yeastId, tempProfile, pitchGPerL } = question;
+  const ferment = simulateFermentation({ liquid, yeastId, tempProfile, pitchGPerL, days });
+  const startSg = gravityOf(liquid);
+  const endSg = ferment.sg.at(-1) ?? startSg;
+  const endDay = finishDayOf(ferment, AT_END_SG);
+  const sgAt = (day: number): number => {
+    const at = Math.min(ferment.sg.length - 1, Math.max(0, day / ferment.stepDays));
+    const before = ferment.sg[Math.floor(at)] ?? endSg;
+    const after = ferment.sg[Math.min(ferment.sg.length - 1, Math.floor(at) + 1)] ?? before;
+    return before + (after - before) * (at - Math.floor(at));
+  };
+  const startPh = phOf(liquid);
+  const temps = [...tempProfile].sort((a, b) => a.day - b.day);
+  const placeAt = (day: number): number => (temps.filter((t) => t.day <= day).at(-1) ?? temps[0])?.tempC ?? UNTOLD_TEMP_C;
+  const fullG = liquid.volumeL * (WATER_G_PER_L + GLASS_G_PER_L + 0.38 * solidsOf(liquid));
+  const fastest = Math.max(1e-6, ...Array.from({ length: days }, (_none, day) => sgAt(day) - sgAt(day + 1)));
+  const at = (day: number): VesselTruth => {
+    const sg = sgAt(day);
+    const gone = startSg - endSg > AT_END_SG ? Math.max(0, (startSg - sg) / (startSg - endSg)) : 1;
+    const pace = Math.min(1, Math.max(0, (sgAt(day - 0.5) - sgAt(day + 0.5)) / fastest));
+    return {
+      sg,
+      tempC: placeAt(day) + DAY_SWING_C * Math.sin(2 * Math.PI * (day - 0.3)) + OWN_HEAT_C * pace,
+      ph: startPh - PH_FALL * Math.min(1, gone / 0.3),
+      massG: fullG - CO2_OF_SUGAR * fermentableGPerL(liquid) * gone * liquid.volumeL,
+      // Foam stands while it works hard and before it is two thirds through.
+      foam: gone > 0.03 && gone < 0.65 ? pace : 0,
+    };
+  };
+  return { at, endDay };
+}

@@ -1,0 +1,71 @@
+import { StandInDto } from '@trug/contract';
+import { Router } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import { HttpError } from '../http/http-error.js';
+import { readBody } from '../http/read-body.js';
+import type { DeviceService } from './device.service.js';
+import type { LiveHub } from './live-hub.js';
+import type { StandIns } from './stand-ins.js';
+
+/** Requests a device may make in a window, and the window, ms: twenty a second, each with up to 5,000 readings. */
+const MOST_REQUESTS = 200;
+const WINDOW_MS = 10_000;
+
+function batchOf(query: unknown): string {
+  if (typeof query !== 'string' || query === '') throw new HttpError('bad-request', 'say which batch, as ?batch=…');
+  return query;
+}
+
+/**
+ * `POST /:id/readings` takes readings in, `GET /readings?batch=` gives a batch's, `GET /live?batch=` follows them as
+ * server-sent events, `GET /stand-ins`, `POST` and `DELETE /:id/stand-in` run simulated devices.
+ *
+ * @param parts - the use cases, the hub of open pages and the stand-ins
+ * @returns the router
+ */
+export function createDeviceRouter({
+  service,
+  hub,
+  standIns,
+}: {
+  readonly service: DeviceService;
+  readonly hub: LiveHub;
+  readonly standIns: StandIns;
+}): Router {
+  const router = Router();
+  const limited = rateLimit({
+    windowMs: WINDOW_MS,
+    limit: MOST_REQUESTS,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    keyGenerator: (request) => String(request.params['id']),
+    handler: (_request, _response, next) => {
+      next(
+        new HttpError(
+          'too-many',
+          `More than ${MOST_REQUESTS} requests in ${WINDOW_MS / 1000} seconds from one device. Wait as Retry-After says, or send several readings as one list.`,
+        ),
+      );
+    },
+  });
+  router.get('/readings', async (request, response) => {
+    response.json(await service.ofBatch(batchOf(request.query['batch'])));
+  });
+  router.get('/live', (request, response) => {
+    hub.follow(batchOf(request.query['batch']), response);
+  });
+  router.post('/:id/readings', limited, async (request, response) => {
+    response.json(await service.receive(String(request.params['id']), request.body));
+  });
+  router.get('/stand-ins', (_request, response) => {
+    response.json(standIns.running());
+  });
+  router.post('/:id/stand-in', async (request, response) => {
+    response.json(await standIns.start(request.params.id, readBody(StandInDto, request.body)));
+  });
+  router.delete('/:id/stand-in', (request, response) => {
+    standIns.stop(request.params.id);
+    response.json(standIns.running());
+  });
+  return router;
+}

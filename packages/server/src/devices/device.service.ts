@@ -1,0 +1,106 @@
+import type { DeviceColumns, InstrumentDto, ReadingsReply } from '@trug/contract';
+import { Op } from 'sequelize';
+import type { Clock } from '../app/clock.js';
+import { BatchModel } from '../batches/batch.model.js';
+import type { CardStore } from '../cards/card.store.js';
+import type { Write } from '../db/write-queue.js';
+import { HttpError } from '../http/http-error.js';
+import { DeviceReadingModel } from './device-reading.model.js';
+import type { LiveHub } from './live-hub.js';
+import { readReadings, type PostedReading } from './read-readings.js';
+
+/** What the service needs. */
+export interface DeviceServiceDeps {
+  readonly write: Write;
+  readonly clock: Clock;
+  readonly instruments: CardStore<InstrumentDto>;
+  readonly hub: LiveHub;
+}
+
+/** The use cases of devices. The log is never touched by them. */
+export interface DeviceService {
+  /** Takes a request's readings in, all or none. */
+  readonly receive: (deviceId: string, body: unknown) => Promise<ReadingsReply>;
+  /** Everything devices sent about a batch. */
+  readonly ofBatch: (batchId: string) => Promise<readonly DeviceColumns[]>;
+  /** The moment of a device's newest reading about a batch, s since 1970; null when there is none. */
+  readonly lastAtS: (deviceId: string, batchId: string) => Promise<number | null>;
+}
+
+/** Rows written by one statement. */
+const ROWS_AT_ONCE = 1000;
+
+function columnsOf(deviceId: string, rows: readonly PostedReading[]): DeviceColumns {
+  return {
+    deviceId,
+    at: rows.map((r) => r.atS),
+    sg: rows.map((r) => r.sg),
+    tempC: rows.map((r) => r.tempC),
+    ph: rows.map((r) => r.ph),
+    massG: rows.map((r) => r.massG),
+  };
+}
+
+/**
+ * The use cases of devices.
+ *
+ * @param deps - the write queue, the clock, the instruments' cards and the hub of open pages
+ * @returns the service
+ */
+export function createDeviceService({ write, clock, instruments, hub }: DeviceServiceDeps): DeviceService {
+  async function fresh(deviceId: string, readings: readonly PostedReading[]): Promise<readonly PostedReading[]> {
+    const bySecond = new Map<number, PostedReading>();
+    for (const reading of readings) if (!bySecond.has(reading.atS)) bySecond.set(reading.atS, reading);
+    const seconds = [...bySecond.keys()].sort((a, b) => a - b);
+    const there = await DeviceReadingModel.findAll({
+      attributes: ['atS'],
+      where: { deviceId, atS: { [Op.between]: [seconds[0] ?? 0, seconds.at(-1) ?? 0] } },
+      raw: true,
+    });
+    for (const { atS } of there) bySecond.delete(atS);
+    return [...bySecond.values()].sort((a, b) => a.atS - b.atS);
+  }
+
+  return {
+    receive: async (deviceId, body) => {
+      const device = await instruments.find(deviceId, null);
+      if (!device) throw new HttpError('not-found', `There is no device ${deviceId}. Its address stands beside it in the cupboard.`);
+      const posted = readReadings(body, clock.now().getTime());
+      const batchId = posted.batchId ?? device.batchId;
+      if (batchId !== null && !(await BatchModel.findByPk(batchId))) throw new HttpError('not-found', `there is no batch ${batchId}`);
+      const added = await write(async (transaction) => {
+        const rows = await fresh(deviceId, posted.readings);
+        for (let i = 0; i < rows.length; i += ROWS_AT_ONCE) {
+          await DeviceReadingModel.bulkCreate(
+            rows.slice(i, i + ROWS_AT_ONCE).map((row) => ({ ...row, deviceId, batchId })),
+            { transaction },
+          );
+        }
+        return rows;
+      });
+      if (batchId !== null && added.length > 0) hub.tell(batchId, columnsOf(deviceId, added));
+      return { stored: added.length, repeated: posted.readings.length - added.length };
+    },
+    ofBatch: async (batchId) => {
+      const rows = await DeviceReadingModel.findAll({
+        where: { batchId },
+        order: [
+          ['deviceId', 'ASC'],
+          ['atS', 'ASC'],
+        ],
+        raw: true,
+      });
+      const byDevice = new Map<string, PostedReading[]>();
+      for (const row of rows) {
+        const list = byDevice.get(row.deviceId);
+        if (list) list.push(row);
+        else byDevice.set(row.deviceId, [row]);
+      }
+      return [...byDevice].map(([deviceId, list]) => columnsOf(deviceId, list));
+    },
+    lastAtS: async (deviceId, batchId) => {
+      const row = await DeviceReadingModel.findOne({ where: { deviceId, batchId }, order: [['atS', 'DESC']], raw: true });
+      return row?.atS ?? null;
+    },
+  };
+}

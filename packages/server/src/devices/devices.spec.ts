@@ -1,0 +1,204 @@
+import type { DeviceColumns, InstrumentDto, ReadingsReply } from '@trug/contract';
+import { deviceGravity, EMPTY_TRACK } from '@trug/core';
+import { ulid } from 'ulid';
+import { sampleBatch, sampleFill, samplePitch } from '../testing/sample-entries.js';
+import { startTestServer, type TestServer } from '../testing/test-server.js';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.remove());
+
+async function begun(): Promise<string> {
+  const batch = sampleBatch();
+  expect((await server.request('POST', '/api/batches', { ...batch, entries: [sampleFill(batch.id), samplePitch(batch.id)] })).status).toBe(201);
+  return batch.id;
+}
+
+async function put(card: Partial<InstrumentDto> = {}): Promise<string> {
+  const id = ulid();
+  const plain = {
+    id,
+    version: 0,
+    kind: 'floating-hydrometer',
+    name: 'Float',
+    calibratedAtC: 20,
+    offset: 0,
+    checkedOn: null,
+    posts: true,
+    batchId: null,
+    ...card,
+  };
+  const { status, body } = await server.request('POST', '/api/instruments', plain);
+  expect({ status, body }).toMatchObject({ status: 201 });
+  return id;
+}
+
+const post = (device: string, body: unknown): ReturnType<TestServer['request']> => server.request('POST', `/api/devices/${device}/readings`, body);
+const of = async (batch: string): Promise<readonly DeviceColumns[]> =>
+  (await server.request('GET', `/api/devices/readings?batch=${batch}`)).body as DeviceColumns[];
+
+describe('readings of a device', () => {
+  it('are taken in as one, as a list, or with their batch, in the units a script may have', async () => {
+    const batch = await begun();
+    const device = await put({ batchId: batch });
+    expect(await post(device, { at: '2026-11-01T08:00:00+01:00', brix: 12, tempF: 68 })).toMatchObject({ status: 200, body: { stored: 1, repeated: 0 } });
+    expect(
+      await post(device, [
+        { at: 1793520000, sg: 1.04 },
+        { at: '2026-11-02T08:00:00Z', sg: 1.03 },
+      ]),
+    ).toMatchObject({ body: { stored: 2 } });
+    const other = await begun();
+    expect(await post(device, { batchId: other, readings: [{ at: '2026-11-03T08:00:00Z', massG: 20_000 }] })).toMatchObject({ body: { stored: 1 } });
+    const [columns] = await of(batch);
+    expect(columns?.at).toEqual([Date.parse('2026-11-01T07:00:00Z') / 1000, 1793520000, Date.parse('2026-11-02T08:00:00Z') / 1000].sort((a, b) => a - b));
+    expect(columns?.sg[columns.at.indexOf(Date.parse('2026-11-01T07:00:00Z') / 1000)]).toBeCloseTo(1.0484, 3);
+    expect(columns?.tempC).toContain(20);
+    expect((await of(other))[0]).toMatchObject({ deviceId: device, massG: [20_000] });
+  });
+  it('count from the server’s clock when they have no moment', async () => {
+    const batch = await begun();
+    const device = await put({ batchId: batch });
+    await post(device, { sg: 1.02 });
+    expect((await of(batch))[0]?.at).toEqual([Date.parse('2026-11-23T10:00:00Z') / 1000]);
+  });
+  it.each([
+    ['a body that is no JSON', '{"sg": 1.0', 400, /not JSON/],
+    ['prose', ['hello'], 400, /object is needed/],
+    ['nothing', [], 400, /no reading in it/],
+    ['a field nobody knows', { sg: 1.04, colour: 'red' }, 400, /colour/],
+    ['no figure', { at: '2026-11-01T08:00:00Z' }, 400, /at least one of/],
+    ['a figure as text', { sg: '1.04' }, 400, /sg/],
+    ['a gravity beyond syrup', [{ sg: 1.04 }, { sg: 15 }], 400, /1\.sg/],
+    ['a day that never was', { at: '2026-02-31T99:00:00Z', sg: 1.04 }, 400, /moment/],
+    ['a moment without its zone', { at: '2026-11-01T08:00', sg: 1.04 }, 400, /with its zone/],
+    ['milliseconds for seconds', { at: 1793520000000, sg: 1.04 }, 400, /no moment/],
+    [
+      'next year',
+      [
+        { at: '2026-11-01T08:00:00Z', sg: 1.04 },
+        { at: '2027-11-01T08:00:00Z', sg: 1.04 },
+      ],
+      422,
+      /1\.at: 2027.*clock/,
+    ],
+    ['too many at once', Array.from({ length: 5001 }, (_none, i) => ({ at: 1793520000 + i, sg: 1.04 })), 413, /5001 .* 5000/],
+  ])('are refused with a reason when they are %s, and nothing of it is stored', async (_what, body, status, reason) => {
+    const batch = await begun();
+    const device = await put({ batchId: batch });
+    const reply = await post(device, body);
+    expect(reply).toMatchObject({ status, body: { status } });
+    expect((reply.body as { detail: string }).detail).toMatch(reason);
+    expect(await of(batch)).toEqual([]);
+  });
+  it('change nothing when they are sent again, or twice within a second', async () => {
+    const batch = await begun();
+    const device = await put({ batchId: batch });
+    const list = [1.04, 1.039, 1.038].map((sg, i) => ({ at: 1793520000 + i * 900, sg }));
+    await post(device, list);
+    expect(await post(device, [...list, { at: 1793520000, sg: 1.2 }, { at: '2026-11-01T08:00:00.700Z', sg: 1.1 }])).toMatchObject({
+      body: { stored: 0, repeated: 5 } as ReadingsReply,
+    });
+    expect((await of(batch))[0]?.sg).toEqual([1.04, 1.039, 1.038]);
+  });
+  it('are limited when they flood in, with how long to wait; the log and other devices are not touched', async () => {
+    const batch = await begun();
+    const [flooding, calm] = [await put({ batchId: batch }), await put({ batchId: batch })];
+    const before = (await server.request('GET', `/api/batches/${batch}`)).body;
+    const replies = await Promise.all(Array.from({ length: 260 }, (_none, i) => post(flooding, { at: 1793520000 + i, sg: 1.04 })));
+    const limited = replies.filter((r) => r.status === 429);
+    expect(limited.length).toBeGreaterThanOrEqual(60);
+    expect(limited[0]?.body).toMatchObject({ code: 'too-many', detail: expect.stringContaining('Retry-After') });
+    expect(Number(limited[0]?.headers.get('retry-after'))).toBeGreaterThan(0);
+    expect((await of(batch)).find((c) => c.deviceId === flooding)?.at).toHaveLength(260 - limited.length);
+    expect((await post(calm, { sg: 1.04 })).status).toBe(200);
+    expect((await server.request('GET', `/api/batches/${batch}`)).body).toEqual(before);
+  });
+  it('are refused for a device or a batch nobody knows', async () => {
+    expect((await post(ulid(), { sg: 1.04 })).status).toBe(404);
+    expect((await post(await put(), { batchId: ulid(), readings: [{ sg: 1.04 }] })).status).toBe(404);
+    expect((await server.request('GET', '/api/devices/readings')).status).toBe(400);
+  });
+});
+
+describe('instruments', () => {
+  it('stand in a batch only when they post, and only in one there is', async () => {
+    const batch = await begun();
+    const plain = {
+      id: ulid(),
+      version: 0,
+      kind: 'hydrometer',
+      name: 'Glass',
+      calibratedAtC: 20,
+      offset: 0,
+      checkedOn: '2026-10-01',
+      posts: false,
+      batchId: batch,
+    };
+    expect(await server.request('POST', '/api/instruments', plain)).toMatchObject({ status: 422 });
+    expect((await server.request('POST', '/api/instruments', { ...plain, posts: true, kind: 'floating-hydrometer', batchId: ulid() })).status).toBe(404);
+  });
+});
+
+/** Reads server-sent events until enough readings came. */
+async function follow(batch: string, count: number): Promise<readonly DeviceColumns[]> {
+  const abort = new AbortController();
+  const response = await fetch(`${server.url}/api/devices/live?batch=${batch}`, { signal: abort.signal });
+  expect(response.headers.get('content-type')).toContain('text/event-stream');
+  const got: DeviceColumns[] = [];
+  const decoder = new TextDecoder();
+  let text = '';
+  for await (const chunk of response.body ?? []) {
+    text += decoder.decode(chunk as Uint8Array, { stream: true });
+    const events = text.split('\n\n');
+    text = events.pop() ?? '';
+    got.push(...events.flatMap((e) => (e.startsWith('event: readings') ? [JSON.parse(e.slice(e.indexOf('data: ') + 6)) as DeviceColumns] : [])));
+    if (got.reduce((sum, c) => sum + c.at.length, 0) >= count) break;
+  }
+  abort.abort();
+  return got;
+}
+
+describe('a stand-in', () => {
+  it('plays a whole ferment in fast time, seen live, and can be stopped', async () => {
+    const batch = await begun();
+    const device = await put({ batchId: batch });
+    const live = follow(batch, 1200);
+    expect(await server.request('POST', `/api/devices/${device}/stand-in`, { daysPerSecond: 30, everyMinutes: 30 })).toMatchObject({
+      status: 200,
+      body: { deviceId: device },
+    });
+    const seen = (await live).flatMap((c) => c.at);
+    expect([...seen].sort((a, b) => a - b)).toEqual(seen);
+    // It has caught up once it has reached now.
+    for (;;) {
+      const [run] = (await server.request('GET', '/api/devices/stand-ins')).body as { reached: string; trouble: string | null }[];
+      expect(run?.trouble).toBeNull();
+      if (Date.parse(run?.reached ?? '') > Date.parse('2026-11-23T09:00:00Z')) break;
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+    const [columns] = await of(batch);
+    const series = columns && { ...columns, atMs: columns.at.map((s) => s * 1000) };
+    const found = series ? deviceGravity(series, null, EMPTY_TRACK) : null;
+    expect(found?.smooth.values[0]).toBeGreaterThan(1.042);
+    expect(found?.smooth.values.at(-1)).toBeLessThan(1.006);
+    expect(found?.level?.days).toBeGreaterThan(5);
+    expect((await server.request('DELETE', `/api/devices/${device}/stand-in`)).body).toEqual([]);
+  });
+  it('needs a batch with yeast in it, and an instrument that posts', async () => {
+    const options = { daysPerSecond: 1, everyMinutes: 15 };
+    expect(await server.request('POST', `/api/devices/${await put()}/stand-in`, options)).toMatchObject({
+      status: 422,
+      body: { detail: expect.stringContaining('into a batch') },
+    });
+    expect(await server.request('POST', `/api/devices/${await put({ kind: 'thermometer', posts: false })}/stand-in`, options)).toMatchObject({ status: 422 });
+    const dry = sampleBatch();
+    await server.request('POST', '/api/batches', { ...dry, entries: [sampleFill(dry.id)] });
+    expect(await server.request('POST', `/api/devices/${await put({ batchId: dry.id })}/stand-in`, options)).toMatchObject({
+      status: 422,
+      body: { detail: expect.stringContaining('with yeast in it') },
+    });
+  });
+});
