@@ -5,9 +5,13 @@ ensureBuild();
 const { benchFirstLoad, benchReplay, benchShelf } = await import('../bench/figures.mjs');
 const { benchBlending } = await import('../bench/blending.mjs');
 const { benchForecast } = await import('../bench/forecasting.mjs');
+const { benchDevices } = await import('../bench/devices.mjs');
 benchReplay();
 await benchBlending();
 benchForecast();
 benchFirstLoad();
 const chromium = ensureChromium();
-await withDemo((url) => benchShelf(url, chromium));
+await withDemo(async (url) => {
+  await benchShelf(url, chromium);
+  await benchDevices(url, chromium);
+});

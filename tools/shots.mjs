@@ -86,7 +86,7 @@ await withDemo(async (url) => {
       { name: 'prefers-reduced-motion', value: 'reduce' },
       { name: 'prefers-color-scheme', value: dark ? 'dark' : 'light' },
     ]);
-    await page.goto(`${url}${path(id)}`, { waitUntil: 'networkidle0' });
+    await page.goto(`${url}${path(id)}`, { waitUntil: 'networkidle2' });
     await page.evaluate(() => document.fonts.ready);
     if (act) await act(page);
     await page.evaluate(() => document.activeElement?.blur());

@@ -11,7 +11,8 @@ export class Bench {
   ) {}
 
   async open(path: string): Promise<void> {
-    await this.page.goto(`${this.url}${path}`, { waitUntil: 'networkidle0' });
+    // A batch's page keeps one stream open for its devices.
+    await this.page.goto(`${this.url}${path}`, { waitUntil: 'networkidle2' });
     await this.page.waitForSelector('main h1');
   }
 
@@ -26,8 +27,9 @@ export class Bench {
     await field.type(text);
   }
 
-  async choose(name: string, value: string): Promise<void> {
-    await this.page.select(`select[name="${name}"]`, value);
+  async choose(name: string, value: string, within = ''): Promise<void> {
+    await this.page.waitForSelector(`${within} select[name="${name}"]`);
+    await this.page.select(`${within} select[name="${name}"]`, value);
   }
 
   async tickOption(name: string, value: string): Promise<void> {
@@ -67,13 +69,16 @@ export class Bench {
 
   /** Waits until the page says something. */
   async says(words: RegExp, selector = 'body'): Promise<void> {
-    await this.page.waitForFunction(
+    const wanted = this.page.waitForFunction(
       (sel, source, flags) => new RegExp(source, flags).test(document.querySelector<HTMLElement>(sel)?.innerText ?? ''),
       { timeout: 15_000 },
       selector,
       words.source,
       words.flags,
     );
+    await wanted.catch(async (error: unknown) => {
+      throw new Error(`it never said ${String(words)}, but: ${await this.text(selector)}`, { cause: error });
+    });
   }
 
   /** Tabs until the field of a name has the focus, as someone without a mouse would. */

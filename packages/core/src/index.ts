@@ -172,6 +172,8 @@ export { EMPTY_TRACK, valueAt, type Track } from './device/track.js';
 export { thinOut } from './device/thin-out.js';
 export { smoothTrack, type SmoothTrack } from './device/smooth-track.js';
 export { deviceGravity, forDeviceForecast, joinSeries, trackOf, type DeviceGravity, type DeviceReading, type DeviceSeries } from './device/device-tracks.js';
+export { devicesOf } from './log/devices-of.js';
+export { checkInstrument, INSTRUMENT_CHECKS, type CheckedKind, type InstrumentCheck } from './device/instrument-check.js';
 export { type GlassCheck } from './device/offset-against-glass.js';
 export { STAND_IN_KINDS, standInReading, type StandInKind, type StandInReading } from './device/stand-in.js';
 export { vesselTruth } from './device/vessel-truth.js';

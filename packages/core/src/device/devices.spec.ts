@@ -6,6 +6,7 @@ import { makeFerment } from '../testing/made-ferments.js';
 import { DAY_MS } from '../quantity/days.js';
 import { deviceGravity, FOAM_LIFTS_SG, forDeviceForecast, joinSeries, type DeviceSeries } from './device-tracks.js';
 import { deviceLevel } from './device-level.js';
+import { checkInstrument } from './instrument-check.js';
 import { gravityByWeight } from './gravity-by-weight.js';
 import { offsetAgainstGlass } from './offset-against-glass.js';
 import { smoothTrack } from './smooth-track.js';
@@ -102,21 +103,29 @@ describe('a scale under the vessel', () => {
   it('tells gravity by the gas that left', () => {
     const truth = vesselTruth({ liquid: must, yeastId: 'crisp-cider', pitchGPerL: 0.3, readings: [], tempProfile: [{ day: 0, tempC: 18 }], seed: 1 }, 60);
     const atMs = Array.from({ length: 60 }, (_none, d) => SINCE + d * DAY_MS);
-    const told = gravityByWeight({ atMs, values: atMs.map((_ms, d) => truth.at(d).massG) }, must);
-    told.values.forEach((sg, d) => expect(Math.abs(sg - truth.at(d).sg)).toBeLessThan(0.0035));
-    expect(truth.at(0).massG - truth.at(59).massG).toBeGreaterThan(0.4 * 20 * 110);
+    const told = gravityByWeight({ atMs, values: atMs.map((_ms, d) => truth(d).massG) }, must);
+    told.values.forEach((sg, d) => expect(Math.abs(sg - truth(d).sg)).toBeLessThan(0.0035));
+    expect(truth(0).massG - truth(59).massG).toBeGreaterThan(0.4 * 20 * 110);
   });
 });
 
 describe('vesselTruth', () => {
   const truth = vesselTruth({ liquid: must, yeastId: 'crisp-cider', pitchGPerL: 0.3, readings: [], tempProfile: [{ day: 0, tempC: 18 }], seed: 1 }, 60);
   it('falls from must to dry, foams only while it works', () => {
-    expect(truth.at(0).sg).toBeCloseTo(gravityOf(must), 4);
-    expect(truth.at(60).sg).toBeCloseTo(dryGravityOf(must), 2);
-    expect(truth.at(0).foam).toBe(0);
-    expect(truth.at(truth.endDay).foam).toBe(0);
-    expect(Math.max(...Array.from({ length: 30 }, (_n, d) => truth.at(d).foam))).toBeGreaterThan(0.5);
-    expect(truth.at(20).ph).toBeLessThan(truth.at(0).ph);
+    expect(truth(0).sg).toBeCloseTo(gravityOf(must), 4);
+    expect(truth(60).sg).toBeCloseTo(dryGravityOf(must), 2);
+    expect(truth(0).foam).toBe(0);
+    expect(truth(59).foam).toBe(0);
+    expect(Math.max(...Array.from({ length: 30 }, (_n, d) => truth(d).foam))).toBeGreaterThan(0.5);
+    expect(truth(20).ph).toBeLessThan(truth(0).ph);
+  });
+  it('goes through what was read', () => {
+    const readings = [
+      { day: 10, sg: 1.045 },
+      { day: 30, sg: 1.02 },
+    ];
+    const slow = vesselTruth({ liquid: must, yeastId: 'crisp-cider', pitchGPerL: 0.3, readings, tempProfile: [{ day: 0, tempC: 18 }], seed: 1 }, 60);
+    expect([slow(10).sg, slow(30).sg, slow(0).sg].map((sg) => sg.toFixed(3))).toEqual(['1.045', '1.020', '1.055']);
   });
 });
 
@@ -178,4 +187,30 @@ describe('deviceLevel', () => {
     expect(deviceLevel(track([1.03, 1.025, 1.02, 1.015]))).toBeNull();
     expect(deviceLevel(track([]))).toBeNull();
   });
+});
+
+describe('checkInstrument', () => {
+  const at = { calibratedAtC: 20, sampleC: 20 };
+  it.each([
+    ['hydrometer', 1.002, at, -0.002, 'reads 0.002 high'],
+    ['hydrometer', 0.998, at, 0.002, 'reads 0.002 low; Trug adds'],
+    // A stem marked for 15.6 °C sinks deeper in water at 20 °C: 0.999 there is true.
+    ['hydrometer', 0.9992, { calibratedAtC: 15.6, sampleC: 20 }, 0, 'It is true.'],
+    ['ph-meter', 4.11, at, -0.1, 'reads 0.10 high'],
+    ['refractometer', 0.4, at, -0.4, 'reads 0.4 high'],
+    ['scale', 998, at, 0, 'It is true.'],
+    ['thermometer', -1, at, 1, 'reads 1.0 low'],
+  ] as const)('%s showing %d', (kind, shown, scale, offset, words) => {
+    const found = checkInstrument(kind, shown, scale);
+    expect(found).toMatchObject({ ok: true, text: expect.stringContaining(words) });
+    expect(found.ok && found.offset).toBeCloseTo(offset, 3);
+  });
+  it.each([
+    ['hydrometer', 1.05],
+    ['hydrometer', NaN],
+    ['hydrometer', 1002],
+    ['ph-meter', 7],
+  ] as const)('refuses to mend %s showing %d', (kind, shown) =>
+    expect(checkInstrument(kind, shown, at)).toMatchObject({ ok: false, text: expect.stringContaining('too far off') }),
+  );
 });

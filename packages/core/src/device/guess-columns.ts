@@ -41,6 +41,10 @@ function mostly({ cells }: Column, fits: (cell: string) => boolean): boolean {
 const within = (column: Column, low: number, high: number): boolean =>
   column.numbers.length >= MOSTLY * column.cells.length && column.numbers.filter((n) => n >= low && n <= high).length >= MOSTLY * column.numbers.length;
 
+/** A head that names the figure forgives mistypes in a short table. */
+const halfWithin = ({ numbers }: Column, low: number, high: number): boolean =>
+  numbers.length > 0 && numbers.filter((n) => n >= low && n <= high).length >= 0.5 * numbers.length;
+
 /** Roles from the surest to the least sure; the first that fits a column takes it. */
 const RULES: readonly { readonly role: ColumnRole; readonly fits: (column: Column) => boolean }[] = [
   { role: 'moment', fits: (c) => mostly(c, (cell) => looksLikeMoment(cell) === 'moment') },
@@ -55,9 +59,9 @@ const RULES: readonly { readonly role: ColumnRole; readonly fits: (column: Colum
   { role: 'temp-c', fits: (c) => /temp|°\s*c|celsius|heat/i.test(c.header) && within(c, -20, 45) },
   { role: 'mass-kg', fits: (c) => /weight|mass|\bkg\b/i.test(c.header) && within(c, 0.5, 400) },
   { role: 'mass-g', fits: (c) => /weight|mass|\bg\b/i.test(c.header) && within(c, 400, 400_000) },
-  { role: 'sg', fits: (c) => within(c, 0.98, 1.2) },
+  { role: 'sg', fits: (c) => within(c, 0.98, 1.2) || (/gravity|\bsg\b/i.test(c.header) && halfWithin(c, 0.98, 1.2)) },
   { role: 'sg-points', fits: (c) => within(c, 980, 1200) },
-  { role: 'brix', fits: (c) => /sugar|gravity/i.test(c.header) && within(c, -3, 40) },
+  { role: 'brix', fits: (c) => /sugar|gravity/i.test(c.header) && within(c, -3, 40) && !halfWithin(c, 0.98, 1.2) },
   { role: 'temp-c', fits: (c) => c.header === '' && within(c, -5, 35) },
 ];
 

@@ -57,6 +57,10 @@ describe('a table of readings', () => {
       [8, 'there is no figure in it'],
     ]);
   });
+  it('is not led astray by a mistype in a short table', () => {
+    const rows = table('Day;Gravity\n18.11.2026;1,037\n20.11.2026;1,500\n21.11.2026;1,036', ';');
+    expect(read(rows)).toMatchObject({ readings: [{ sg: 1.037 }, { sg: 1.036 }], refused: [{ row: 3, why: 'a gravity of 1,500 cannot be' }] });
+  });
   it('makes nothing of prose', () => {
     const rows = table('Dear diary\nthe cider smells well');
     expect(guessColumns(rows).roles.every((r) => r === 'ignore')).toBe(true);

@@ -1,6 +1,7 @@
-import { API_PATHS, type JuiceDto, type SupplyDto } from '@trug/contract';
+import { API_PATHS, type InstrumentDto, type JuiceDto, type SupplyDto } from '@trug/contract';
 import { DAY_MS, replay, type Entry, type Steeping } from '@trug/core';
 import { ulid as makeUlid } from 'ulid';
+import { DEMO_FLOAT_IN, DEMO_INSTRUMENTS, floatTrace } from './instruments.js';
 import { DEMO_JUICES, DEMO_SUPPLIES, type JuiceStory } from './larder.js';
 import { DEMO_SEASON, DEMO_VESSELS } from './season.js';
 import { fillAct, fillsOf, stepAct, type Act, type BatchStory, type StoryStep } from './story.js';
@@ -60,6 +61,22 @@ export async function makeSeason(baseUrl: string): Promise<void> {
     const bestBefore = daysLeft === null ? null : new Date(nowMs + daysLeft * DAY_MS).toISOString().slice(0, 10);
     const card: SupplyDto = { id: ulid(nowMs - 30 * DAY_MS + i), version: 0, ...supply, bestBefore };
     await send(`${baseUrl}${API_PATHS.supplies}`, card);
+  }
+  await putInInstruments(telling);
+}
+
+/** The instruments, and what the float has sent from the batches it was in. */
+async function putInInstruments({ baseUrl, nowMs, ulid, batchIds, logs }: Telling): Promise<void> {
+  for (const [i, { checkedDaysAgo, batch, ...instrument }] of DEMO_INSTRUMENTS.entries()) {
+    const checkedOn = checkedDaysAgo === null ? null : new Date(nowMs - checkedDaysAgo * DAY_MS).toISOString().slice(0, 10);
+    const batchId = batch === null ? null : (batchIds.get(batch) ?? null);
+    const card: InstrumentDto = { id: ulid(nowMs - 60 * DAY_MS + i), version: 0, ...instrument, checkedOn, batchId };
+    await send(`${baseUrl}${API_PATHS.instruments}`, card);
+    if (!instrument.posts) continue;
+    for (const { batch: name, untilDaysAgo } of DEMO_FLOAT_IN) {
+      const readings = floatTrace(logs.get(name) ?? [], nowMs - untilDaysAgo * DAY_MS);
+      await send(`${baseUrl}${API_PATHS.devices}/${card.id}/readings`, { batchId: batchIds.get(name), readings });
+    }
   }
 }
 

@@ -36,7 +36,7 @@ const MOST_AT_ONCE = 2000;
 /** A batch is simulated this far, days. */
 const LONGEST_DAYS = 390;
 
-const seedOf = (id: string): number => [...id].reduce((sum, letter) => (Math.imul(sum, 31) + letter.charCodeAt(0)) | 0, 7);
+const seedOf = (id: string): number => Array.from(id, (letter) => letter.charCodeAt(0)).reduce((sum, code) => (Math.imul(sum, 31) + code) | 0, 7);
 
 interface Run {
   readonly deviceId: string;
@@ -125,7 +125,7 @@ export function createStandIns({ clock, instruments, batches, devices, post }: S
       deviceId,
       daysPerSecond: options.daysPerSecond,
       everyMs,
-      read: (atMs) => standInReading({ kind, seed, sinceMs, atMs, truth: truth.at((atMs - sinceMs) / DAY_MS) }),
+      read: (atMs) => standInReading({ kind, seed, sinceMs, atMs, truth: truth((atMs - sinceMs) / DAY_MS) }),
       nextMs: lastS === null ? sinceMs : lastS * 1000 + everyMs,
       trouble: null,
       timer: null,

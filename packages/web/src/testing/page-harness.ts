@@ -4,7 +4,16 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { ScannedActionsSubject, provideState, provideStore, Store, type Action } from '@ngrx/store';
-import { DEFAULT_SETTINGS, type BatchDto, type StoredJuice, type Problem, type SupplyDto, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
+import {
+  DEFAULT_SETTINGS,
+  type BatchDto,
+  type InstrumentDto,
+  type StoredJuice,
+  type Problem,
+  type SupplyDto,
+  type VersionedSettings,
+  type VesselDto,
+} from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
 import { BatchApiActions, BatchPageActions } from '../app/state/batches.actions';
 import { batchesFeature } from '../app/state/batches.reducer';
@@ -20,6 +29,7 @@ export interface PageSetting {
   readonly vessels?: readonly VesselDto[];
   readonly juices?: readonly StoredJuice[];
   readonly supplies?: readonly SupplyDto[];
+  readonly instruments?: readonly InstrumentDto[];
   readonly providers?: readonly Provider[];
   readonly settings?: Partial<VersionedSettings>;
   /** Day of the sample batch that is today. */
@@ -50,7 +60,7 @@ export class PageHarness {
   /** The same with the drafts of an earlier visit. */
   static async reopen(
     page: Type<unknown>,
-    { batches = [], vessels = [], juices = [], supplies = [], providers = [], settings = {}, today = 0, inputs = {} }: PageSetting,
+    { batches = [], vessels = [], juices = [], supplies = [], instruments = [], providers = [], settings = {}, today = 0, inputs = {} }: PageSetting,
   ): Promise<PageHarness> {
     TestBed.resetTestingModule();
     TestBed.configureTestingModule({
@@ -68,7 +78,9 @@ export class PageHarness {
     });
     const store = TestBed.inject<Store>(Store);
     store.dispatch(
-      CellarbookApiActions.loaded({ book: { now: dayAt(today), batches, vessels, juices, supplies, settings: { ...DEFAULT_SETTINGS, ...settings } } }),
+      CellarbookApiActions.loaded({
+        book: { now: dayAt(today), batches, vessels, juices, supplies, instruments, settings: { ...DEFAULT_SETTINGS, ...settings } },
+      }),
     );
     const fixture = TestBed.createComponent(page);
     for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
@@ -78,6 +90,8 @@ export class PageHarness {
       if (action.type === BatchPageActions.entriesWritten.type && 'entries' in action) harness.answer(store, action.entries as readonly Entry[]);
       if (action.type === LarderPageActions.juiceSaved.type) harness.answerCard(store, action as ReturnType<typeof LarderPageActions.juiceSaved>);
       if (action.type === LarderPageActions.supplySaved.type) harness.answerSupply(store, action as ReturnType<typeof LarderPageActions.supplySaved>);
+      if (action.type === LarderPageActions.instrumentSaved.type)
+        harness.answerInstrument(store, action as ReturnType<typeof LarderPageActions.instrumentSaved>);
       if (action.type === LarderPageActions.pourMade.type) harness.answerPour(store, action as ReturnType<typeof LarderPageActions.pourMade>);
     });
     await fixture.whenStable();
@@ -182,6 +196,13 @@ export class PageHarness {
   private answerSupply(store: Store, { supply: sent }: ReturnType<typeof LarderPageActions.supplySaved>): void {
     const { refusal: problem } = this;
     setTimeout(() => store.dispatch(problem ? LarderApiActions.supplyRefused({ sent, problem }) : LarderApiActions.supplyStored({ sent, supply: sent })));
+  }
+
+  private answerInstrument(store: Store, { instrument: sent }: ReturnType<typeof LarderPageActions.instrumentSaved>): void {
+    const { refusal: problem } = this;
+    setTimeout(() =>
+      store.dispatch(problem ? LarderApiActions.instrumentRefused({ sent, problem }) : LarderApiActions.instrumentStored({ sent, instrument: sent })),
+    );
   }
 
   private answerPour(store: Store, { pour: sent }: ReturnType<typeof LarderPageActions.pourMade>): void {

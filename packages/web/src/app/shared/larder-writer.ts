@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { Actions, ofType } from '@ngrx/effects';
 import { Store, type Action } from '@ngrx/store';
-import type { StoredJuice, Problem, SupplyDto } from '@trug/contract/plain';
+import type { InstrumentDto, StoredJuice, Problem, SupplyDto } from '@trug/contract/plain';
 import { filter, firstValueFrom } from 'rxjs';
 import { NO_ANSWER } from '../state/cellarbook.api';
 import { LarderApiActions, LarderPageActions, type Pour } from '../state/larder.actions';
@@ -26,6 +26,16 @@ export class LarderWriter {
     return this.ask(LarderPageActions.supplySaved({ supply }), supply, [LarderApiActions.supplyStored.type, LarderApiActions.supplyRefused.type]);
   }
 
+  /** @returns why the instrument cannot be filed; null once the server has it */
+  async saveInstrument(instrument: InstrumentDto): Promise<string | null> {
+    const refused = await this.refusedByContract('InstrumentDto', instrument);
+    if (refused !== null) return refused;
+    return this.ask(LarderPageActions.instrumentSaved({ instrument }), instrument, [
+      LarderApiActions.instrumentStored.type,
+      LarderApiActions.instrumentRefused.type,
+    ]);
+  }
+
   /** @returns why nothing was poured; null once the server has all of it */
   async pour(pour: Pour): Promise<string | null> {
     return this.ask(LarderPageActions.pourMade({ pour }), pour, [LarderApiActions.pourStored.type, LarderApiActions.pourRefused.type]);
@@ -43,7 +53,7 @@ export class LarderWriter {
     return answered.problem?.detail ?? null;
   }
 
-  private async refusedByContract(name: 'JuiceDto' | 'SupplyDto', card: object): Promise<string | null> {
+  private async refusedByContract(name: 'JuiceDto' | 'SupplyDto' | 'InstrumentDto', card: object): Promise<string | null> {
     const contract = await import('@trug/contract').catch(() => null);
     if (contract === null) return NO_ANSWER;
     const check = contract.checkDto<object>(contract[name], card);

@@ -7,7 +7,15 @@ import { CellarbookApiActions, CupboardPageActions } from './cellarbook.actions'
 import { cupboardFeature } from './cupboard.reducer';
 
 const problem: Problem = { type: 'about:blank', title: 'No', status: 422, detail: 'No.', code: 'not-allowed' };
-const book = { now: '2026-11-23T10:00:00.000Z', batches: [sampleBatch([filled()])], vessels: [], juices: [], supplies: [], settings: DEFAULT_SETTINGS };
+const book = {
+  now: '2026-11-23T10:00:00.000Z',
+  batches: [sampleBatch([filled()])],
+  vessels: [],
+  juices: [],
+  supplies: [],
+  instruments: [],
+  settings: DEFAULT_SETTINGS,
+};
 
 describe('batchesFeature', () => {
   const start = batchesFeature.reducer(undefined, { type: 'unknown' });

@@ -1,4 +1,4 @@
-import type { BatchDto, StoredJuice, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
+import type { BatchDto, InstrumentDto, StoredJuice, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 
 /** Everything the app opens with. */
@@ -9,6 +9,7 @@ export interface Cellarbook {
   readonly settings: VersionedSettings;
   readonly juices: readonly StoredJuice[];
   readonly supplies: readonly SupplyDto[];
+  readonly instruments: readonly InstrumentDto[];
 }
 
 /** The app itself. */

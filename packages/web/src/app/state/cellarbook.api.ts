@@ -1,6 +1,15 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import { API_PATHS, type BatchDto, type StoredJuice, type Problem, type SupplyDto, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
+import {
+  API_PATHS,
+  type BatchDto,
+  type InstrumentDto,
+  type StoredJuice,
+  type Problem,
+  type SupplyDto,
+  type VersionedSettings,
+  type VesselDto,
+} from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
 import { forkJoin, map, type Observable } from 'rxjs';
 import type { BatchDraft } from './batches.actions';
@@ -38,6 +47,7 @@ export class CellarbookApi {
       settings: this.http.get<VersionedSettings>(API_PATHS.settings),
       juices: this.http.get<readonly StoredJuice[]>(API_PATHS.juices),
       supplies: this.http.get<readonly SupplyDto[]>(API_PATHS.supplies),
+      instruments: this.http.get<readonly InstrumentDto[]>(API_PATHS.instruments),
     }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, ...rest })));
   }
 
@@ -59,6 +69,10 @@ export class CellarbookApi {
 
   saveSupply(supply: SupplyDto): Observable<SupplyDto> {
     return this.saveCard(API_PATHS.supplies, supply);
+  }
+
+  saveInstrument(instrument: InstrumentDto): Observable<InstrumentDto> {
+    return this.saveCard(API_PATHS.instruments, instrument);
   }
 
   /** A card never stored has version 0 and is filed; any other is changed on the version it was read at. */

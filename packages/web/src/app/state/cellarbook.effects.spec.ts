@@ -50,6 +50,7 @@ function opened(): void {
   http.expectOne('/api/settings').flush(DEFAULT_SETTINGS);
   http.expectOne('/api/juices').flush([]);
   http.expectOne('/api/supplies').flush([]);
+  http.expectOne('/api/instruments').flush([]);
 }
 
 describe('opening', () => {

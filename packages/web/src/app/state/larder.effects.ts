@@ -33,6 +33,20 @@ const saveSupply = createEffect(
   { functional: true },
 );
 
+const saveInstrument = createEffect(
+  (actions = inject(Actions), api = inject(CellarbookApi)) =>
+    actions.pipe(
+      ofType(LarderPageActions.instrumentSaved),
+      concatMap(({ instrument: sent }) =>
+        api.saveInstrument(sent).pipe(
+          map((instrument) => LarderApiActions.instrumentStored({ sent, instrument })),
+          catchError((error: unknown) => of(LarderApiActions.instrumentRefused({ sent, problem: problemOf(error) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
 const pour = createEffect(
   (actions = inject(Actions), api = inject(CellarbookApi)) =>
     actions.pipe(
@@ -48,4 +62,4 @@ const pour = createEffect(
 );
 
 /** Sends cards and pours to the server, one after another. */
-export const larderEffects: Record<string, FunctionalEffect> = { saveJuice, saveSupply, pour };
+export const larderEffects: Record<string, FunctionalEffect> = { saveJuice, saveSupply, saveInstrument, pour };

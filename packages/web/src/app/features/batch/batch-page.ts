@@ -1,13 +1,29 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { MatTabsModule } from '@angular/material/tabs';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { abvFromGravities, abvOf, dayText, fermentableGPerL, figure, gravityOf, phOf, type Forecast } from '@trug/core';
+import {
+  abvFromGravities,
+  abvOf,
+  daysBetween,
+  dayText,
+  devicesOf,
+  forDeviceForecast,
+  fermentableGPerL,
+  figure,
+  gravityOf,
+  phOf,
+  provesFinished,
+  type Forecast,
+  type Track,
+} from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
+import { DeviceFeed } from '../../shared/device-feed/device-feed';
 import { Icon } from '../../shared/icon/icon';
 import { Tape } from '../../shared/tape/tape';
 import { Units } from '../../shared/units/units';
 import { cupboardFeature } from '../../state/cupboard.reducer';
+import { larderFeature } from '../../state/larder.reducer';
 import { Family } from './family/family';
 import { Contents } from './contents/contents';
 import { Curve } from './curve/curve';
@@ -22,18 +38,39 @@ import { pathStops } from './path/path-stops';
   selector: 'trug-batch-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [RouterLink, MatTabsModule, Icon, Tape, Path, Now, Curve, Ahead, Log, Contents, Family],
+  providers: [DeviceFeed],
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',
 })
 export class BatchPage {
   private readonly store = inject(Store);
   private readonly units = inject(Units);
+  private readonly feed = inject(DeviceFeed);
+  private readonly instruments = this.store.selectSignal(larderFeature.selectInstruments);
   readonly id = input.required<string>();
   protected readonly now = this.store.selectSignal(cupboardFeature.selectNow);
   private readonly vessels = this.store.selectSignal(cupboardFeature.selectVesselById);
   private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
   protected readonly view = injectBatchView(this.id);
   protected readonly forecast = signal<Forecast | null>(null);
+  protected readonly devices = computed(() => {
+    const view = this.view();
+    return view ? devicesOf(view.state, this.feed.series()) : [];
+  });
+  /** What the forecast takes from devices, once they are quiet for a moment. */
+  protected readonly deviceReadings = computed(() => {
+    const view = this.view();
+    return view ? devicesOf(view.state, this.feed.settled()).flatMap(forDeviceForecast) : [];
+  });
+  protected readonly deviceNotes = computed(() =>
+    this.devices().map(({ deviceId, smooth, check, level }) => ({
+      id: deviceId,
+      name: this.instruments().find((i) => i.id === deviceId)?.name ?? 'A device',
+      says: this.deviceSays(smooth),
+      check: check.text,
+      level: provesFinished(this.view()?.verdict?.value.status ?? 'working') ? null : (level?.text ?? null),
+    })),
+  );
   protected readonly stops = computed(() => {
     const view = this.view();
     return view ? pathStops(view.state, view.method, view.batch.startedAt, this.now(), view.verdict?.value.status ?? null) : [];
@@ -64,6 +101,16 @@ export class BatchPage {
       { name: 'Sulfite', value: `${figure(liquid.totalSo2MgPerL, 0)} mg/L` },
     ];
   });
+
+  constructor() {
+    effect(() => this.feed.open(this.id()));
+  }
+
+  private deviceSays({ atMs, values }: Track): string {
+    const last = new Date(atMs.at(-1) ?? 0).toISOString();
+    const gravity = this.units.gravity(values.at(-1) ?? 1);
+    return daysBetween(last, this.now()) > 1 ? `said last, on ${dayText(last)}, about ${gravity}.` : `says about ${gravity}.`;
+  }
 
   /** Strength by the school the maker trusts; mass balance also counts what was added on the way. */
   private strength(sg: number): number {

@@ -13,6 +13,7 @@ import { Vessel, type DrinkLook } from '../../shared/vessel/vessel';
 import { selectBatchViews } from '../../state/batch-views.selectors';
 import { CupboardPageActions } from '../../state/cellarbook.actions';
 import { cupboardFeature } from '../../state/cupboard.reducer';
+import { InstrumentShelf } from './instrument-shelf';
 import { SupplyShelf } from './supply-shelf';
 
 const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working: false };
@@ -21,7 +22,7 @@ const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working:
 @Component({
   selector: 'trug-cupboard',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, Vessel, SupplyShelf],
+  imports: [FormsModule, RouterLink, QuantityField, Vessel, InstrumentShelf, SupplyShelf],
   templateUrl: './cupboard.html',
   styleUrl: './cupboard.scss',
 })

@@ -7,6 +7,7 @@ const context: ReadingContext = {
   at: dayAt(9),
   calibratedAtC: 20,
   offsetSg: 0,
+  offsetBrix: 0,
   sampleC: 25,
   correcting: null,
 };

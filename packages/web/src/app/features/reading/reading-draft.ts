@@ -50,6 +50,8 @@ export interface ReadingContext {
   readonly at: string;
   readonly calibratedAtC: number;
   readonly offsetSg: number;
+  /** What must be added to a refractometer's figure, °Bx. */
+  readonly offsetBrix: number;
   /** °C; null when not typed. */
   readonly sampleC: number | null;
   /** The entry being corrected, whose own reading is no precedent; null for a new one. */
@@ -78,7 +80,7 @@ export function previewReading(text: string, instrument: InstrumentKind, context
   if (impossible.length > 0) return { ...NOTHING, questions: impossible };
   const raw: RawGravity = {
     instrument,
-    reading: refractometer ? Math.max(0, brixFromSg(value)) : value,
+    reading: refractometer ? Math.max(0, brixFromSg(value) + context.offsetBrix) : value,
     sampleC: context.sampleC,
     calibratedAtC: context.calibratedAtC,
     offsetSg: context.offsetSg,

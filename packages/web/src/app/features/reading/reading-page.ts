@@ -8,7 +8,9 @@ import { createBatchDraft, type Draft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../shared/units/units';
+import { larderFeature } from '../../state/larder.reducer';
 import { cupboardFeature } from '../../state/cupboard.reducer';
+import { gaugesOf } from './gauges';
 import { NO_READING, previewReading, type ReadingFields } from './reading-draft';
 
 /** Write down a reading, or correct one: any units, corrected as it is typed, questioned when odd, never lost. */
@@ -24,6 +26,7 @@ export class ReadingPage {
   private readonly writer = inject(EntryWriter);
   protected readonly units = inject(Units);
   private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
+  private readonly instruments = this.store.selectSignal(larderFeature.selectInstruments);
   readonly id = input.required<string>();
   readonly entryId = input<string>();
   protected readonly view = injectBatchView(this.id);
@@ -39,16 +42,24 @@ export class ReadingPage {
     const { day } = this.fields();
     return day === '' ? this.writer.now() : `${day}T12:00:00.000Z`;
   });
+  /** What it can be read with: the maker's own, and plain ones where there are none. */
+  protected readonly gauges = computed(() => gaugesOf(this.instruments(), this.settings()));
+  protected readonly gauge = computed(() => {
+    const { instrument } = this.fields();
+    return this.gauges().find((g) => g.id === instrument) ?? this.gauges().find((g) => g.kind === asInstrument(instrument));
+  });
   protected readonly preview = computed(() => {
     const view = this.view();
-    const { gravity, instrument, sample } = this.fields();
-    if (!view) return null;
+    const { gravity, sample } = this.fields();
+    const gauge = this.gauge();
+    if (!view || !gauge) return null;
     const temp = readQuantity(this.units, sample, 'temperature');
-    return previewReading(gravity, asInstrument(instrument), {
+    return previewReading(gravity, gauge.kind, {
       state: view.state,
       at: this.at(),
-      calibratedAtC: this.settings().calibratedAtC,
-      offsetSg: this.settings().offsetSg,
+      calibratedAtC: gauge.calibratedAtC,
+      offsetSg: gauge.offsetSg,
+      offsetBrix: gauge.offsetBrix,
       sampleC: temp?.ok === true ? temp.value.value : null,
       correcting: this.entryId() ?? null,
     });

@@ -19,7 +19,7 @@ export class Says {
   filed(said: string, entries: readonly Entry[]): void {
     const undoable = entries.filter((e) => e.kind !== 'corrected');
     if (undoable.length === 0) {
-      this.bar.open(said, undefined, { duration: UNDO_MS / 2 });
+      this.note(said);
       return;
     }
     const shown = this.bar.open(said, 'Undo', { duration: UNDO_MS });
@@ -27,6 +27,11 @@ export class Says {
       const strikes = undoable.map((entry) => strikeOut(entry, 'taken back'));
       this.store.dispatch(BatchPageActions.entriesWritten({ entries: strikes, said: 'Taken back. It is still in the log, struck out.' }));
     });
+  }
+
+  /** Something was done that the log does not hold. */
+  note(said: string): void {
+    this.bar.open(said, undefined, { duration: UNDO_MS / 2 });
   }
 
   /** Something was refused; it is not in the log, and the form still holds it. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, output, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { forecastInputOf, forecastWords, pastFermentOf, provesFinished, type Forecast, type WhatIf } from '@trug/core';
+import { forecastInputOf, forecastWords, pastFermentOf, provesFinished, type DeviceReading, type Forecast, type WhatIf } from '@trug/core';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { Units } from '../../../shared/units/units';
 import { Working } from '../../../shared/working/working';
@@ -27,6 +27,8 @@ export class Ahead {
   private readonly views = inject(Store).selectSignal(selectBatchViews);
   readonly view = input.required<BatchView>();
   readonly now = input.required<string>();
+  /** What a device says besides the readings off glass. */
+  readonly device = input<readonly DeviceReading[]>([]);
   /** The forecast as it stands, for the curve. */
   readonly found = output<Forecast | null>();
   protected readonly temp = signal('');
@@ -44,7 +46,7 @@ export class Ahead {
   });
   private readonly asIs = computed(() => {
     const { state, verdict } = this.view();
-    return verdict && provesFinished(verdict.value.status) ? null : forecastInputOf(state, this.now());
+    return verdict && provesFinished(verdict.value.status) ? null : forecastInputOf(state, this.now(), {}, this.device());
   });
   /** Whether there is anything to forecast. */
   protected readonly applies = computed(() => this.asIs() !== null);
@@ -69,7 +71,7 @@ export class Ahead {
       if (asIs === null) {
         this.runner.stop();
         this.runner.answer.set(null);
-      } else this.runner.start({ asIs, whatIf: whatIf && forecastInputOf(this.view().state, this.now(), whatIf), past: this.past() });
+      } else this.runner.start({ asIs, whatIf: whatIf && forecastInputOf(this.view().state, this.now(), whatIf, this.device()), past: this.past() });
     });
     effect(() => this.found.emit(this.runner.answer()?.asIs.value ?? null));
     inject(DestroyRef).onDestroy(() => this.runner.stop());

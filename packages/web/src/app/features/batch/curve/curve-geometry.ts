@@ -1,6 +1,8 @@
-import { dateAfter, dayText, type BatchState, type BandDay, type Entry, type Forecast } from '@trug/core';
+import { dateAfter, DAY_MS, dayText, type BatchState, type BandDay, type DeviceGravity, type Entry, type Forecast } from '@trug/core';
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { area, line } from 'd3-shape';
+import { deviceDrawings, type DeviceDrawing } from './curve-devices';
+import type { TimeSpan } from './curve-zoom';
 
 /** The drawing's size and margins, px. */
 export interface CurveSize {
@@ -31,6 +33,10 @@ export interface CurveDrawing {
   readonly todayX: number;
   /** What lies ahead: the band as an area, its middle as a line; empty without a forecast. */
   readonly fan: { readonly area: string; readonly middle: string; readonly label: { readonly x: number; readonly y: number; readonly text: string } | null };
+  readonly devices: readonly DeviceDrawing[];
+  /** The stretch of time drawn, and the whole there is. */
+  readonly span: TimeSpan;
+  readonly whole: TimeSpan;
   readonly plot: { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number };
 }
 
@@ -44,6 +50,9 @@ export interface CurveData {
   readonly questionedIds: readonly string[];
   readonly now: string;
   readonly forecast: Forecast | null;
+  readonly devices: readonly DeviceGravity[];
+  /** What is looked at; null for everything. */
+  readonly span: TimeSpan | null;
   /** The pitch the forecast counts its days from. */
   readonly pitchedAt: string | null;
   readonly gravityText: (sg: number) => string;
@@ -61,7 +70,6 @@ const PEGS: Partial<Record<Entry['kind'], string>> = {
 };
 /** Least span of the gravity axis, so that a flat line is not blown up. */
 const LEAST_SPAN_SG = 0.012;
-const DAY_MS = 86_400_000;
 /** Below this width there is room for half the dates. */
 const NARROW_PX = 500;
 
@@ -77,16 +85,12 @@ export function curveDrawing(data: CurveData, { width, height }: CurveSize): Cur
   const startMs = Date.parse(data.startAt);
   const nowMs = Date.parse(data.now);
   const ahead = aheadOf(data, nowMs);
-  const lastMs = Math.max(nowMs, startMs + 7 * DAY_MS, ahead.at(-1)?.atMs ?? 0);
-  const x = scaleUtc()
-    .domain([startMs, lastMs + (ahead.length > 0 ? 0.02 : 0.12) * (lastMs - startMs)])
-    .range([plot.left, plot.right]);
-  const gravities = [
-    data.startSg,
-    ...data.state.readings.map((r) => r.sg),
-    ...(data.expectedEndSg === null ? [] : [data.expectedEndSg]),
-    ...ahead.map((d) => d.p10),
-  ];
+  const newestMs = Math.max(nowMs, ...data.devices.map((d) => d.smooth.atMs.at(-1) ?? 0));
+  const lastMs = Math.max(newestMs, startMs + 7 * DAY_MS, ahead.at(-1)?.atMs ?? 0);
+  const whole = { fromMs: startMs, toMs: lastMs + (ahead.length > 0 ? 0.02 : 0.12) * (lastMs - startMs) };
+  const span = data.span ?? whole;
+  const x = scaleUtc().domain([span.fromMs, span.toMs]).range([plot.left, plot.right]);
+  const gravities = gravitiesShown(data, ahead, span);
   const top = Math.max(...gravities) + 0.002;
   const low = Math.min(Math.min(...gravities) - 0.002, top - LEAST_SPAN_SG);
   const y = scaleLinear().domain([low, top]).range([plot.bottom, plot.top]);
@@ -105,7 +109,10 @@ export function curveDrawing(data: CurveData, { width, height }: CurveSize): Cur
     line: path ?? '',
     points,
     gravityTicks: y.ticks(6).map((sg) => ({ y: y(sg), label: data.gravityText(sg) })),
-    dayTicks: x.ticks(width < NARROW_PX ? 3 : 6).map((date) => ({ x: x(date), label: dayText(date.toISOString()) })),
+    devices: deviceDrawings(data.devices, { x, y, ...span, columns: plot.right - plot.left }),
+    span,
+    whole,
+    dayTicks: x.ticks(width < NARROW_PX ? 3 : 6).map((date) => ({ x: x(date), label: tickText(date, span) })),
     ribbon: ribbonOf(data, x, plot.right, nowMs),
     pegs: pegsOf(data, x),
     endY: data.expectedEndSg === null ? null : y(data.expectedEndSg),
@@ -114,6 +121,24 @@ export function curveDrawing(data: CurveData, { width, height }: CurveSize): Cur
     fan: fanOf(data, ahead, x, y),
     plot,
   };
+}
+
+/** The gravities the axis must hold: everything, or what lies in the stretch looked at. */
+function gravitiesShown(data: CurveData, ahead: readonly AheadDay[], span: TimeSpan): readonly number[] {
+  const shown = (ms: number): boolean => data.span === null || (ms >= span.fromMs && ms <= span.toMs);
+  const own = [
+    ...(data.span === null ? [data.startSg, ...(data.expectedEndSg === null ? [] : [data.expectedEndSg])] : []),
+    ...data.state.readings.filter((r) => shown(Date.parse(r.at))).map((r) => r.sg),
+    ...ahead.filter((d) => shown(d.atMs)).flatMap((d) => [d.p10, d.p90]),
+  ];
+  const devices = data.devices.flatMap(({ smooth }) => smooth.values.filter((_sg, i) => shown(smooth.atMs[i] ?? 0)));
+  return own.length + devices.length === 0 ? [data.startSg] : [...own, ...devices];
+}
+
+/** Days, or hours where less than three days are shown. */
+function tickText(date: Date, { fromMs, toMs }: TimeSpan): string {
+  const day = dayText(date.toISOString());
+  return toMs - fromMs < 3 * DAY_MS ? `${day} ${date.toISOString().slice(11, 16)}` : day;
 }
 
 type TimeScale = ReturnType<typeof scaleUtc<number>>;

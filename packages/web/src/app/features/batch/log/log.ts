@@ -13,6 +13,7 @@ import { logLines, type LogLine } from './log-lines';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [RouterLink],
   template: `
+    <p class="from"><a class="link" [routerLink]="['/batch', view().batch.id, 'import']">Readings from a table or a file</a></p>
     <ul>
       @for (line of lines(); track line.id) {
         <li [class.struck]="line.struckOut">
@@ -52,6 +53,10 @@ import { logLines, type LogLine } from './log-lines';
     </ul>
   `,
   styles: `
+    .from {
+      margin: 0.5rem 0;
+      text-align: right;
+    }
     ul {
       margin: 0;
       padding: 0;

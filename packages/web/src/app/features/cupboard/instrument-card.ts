@@ -1,0 +1,114 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { API_PATHS, type InstrumentDto, type RunningStandIn } from '@trug/contract/plain';
+import { checkInstrument, dayText, INSTRUMENT_CHECKS } from '@trug/core';
+import { numberOf } from '../../shared/field/number-of';
+import { TextField } from '../../shared/field/text-field';
+import { LarderWriter } from '../../shared/larder-writer';
+import { Units } from '../../shared/units/units';
+import { selectBatchViews } from '../../state/batch-views.selectors';
+import { cupboardFeature } from '../../state/cupboard.reducer';
+import { DeviceApi } from './device-api';
+import { checkedText, INSTRUMENTS, offsetText } from './instrument-words';
+
+/** How fast a stand-in may play, and how often it measures. */
+const PACES = [
+  { id: '0.5', name: 'half a day each second' },
+  { id: '2', name: 'two days each second' },
+  { id: '10', name: 'ten days each second' },
+] as const;
+const EVERY_MINUTES = 15;
+const LOOK_AGAIN_MS = 1000;
+/** A plain water check is done at the temperature of the room. */
+const ROOM_C = 20;
+
+/** One instrument: what it reads off by, its check, and where it stands when it sends readings by itself. */
+@Component({
+  selector: 'trug-instrument-card',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink, TextField],
+  templateUrl: './instrument-card.html',
+  styleUrl: './instrument-card.scss',
+})
+export class InstrumentCard {
+  private readonly store = inject(Store);
+  private readonly larder = inject(LarderWriter);
+  private readonly api = inject(DeviceApi);
+  private readonly units = inject(Units);
+  private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
+  private readonly views = this.store.selectSignal(selectBatchViews);
+  readonly card = input.required<InstrumentDto>();
+  protected readonly paces = PACES;
+  protected readonly pace = signal<string>(PACES[1].id);
+  protected readonly shown = signal('');
+  protected readonly checking = signal(false);
+  protected readonly said = signal<string | null>(null);
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly run = signal<RunningStandIn | null>(null);
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  protected readonly facts = computed(() => {
+    const card = this.card();
+    const { against, decimals, truth, unit } = INSTRUMENT_CHECKS[card.kind];
+    return {
+      kind: INSTRUMENTS.find((k) => k.id === card.kind)?.name ?? '',
+      offset: offsetText(card),
+      checked: checkedText(card, this.now()),
+      trueAt: card.kind === 'hydrometer' ? `true at ${this.units.temperature(card.calibratedAtC)}` : '',
+      question: `In ${against}${unit === 'SG' ? ` at ${this.units.temperature(ROOM_C)}` : ''} it shows`,
+      hint: truth.toFixed(decimals),
+    };
+  });
+  protected readonly address = computed(() => `POST ${location.origin}${API_PATHS.devices}/${this.card().id}/readings`);
+  /** Batches it can stand in: those with something in a vessel. */
+  protected readonly batches = computed(() => this.views().filter((v) => v.state.liquid !== null && v.state.keg === null));
+  protected readonly reached = computed(() => {
+    const run = this.run();
+    return run ? (run.trouble ?? `has played to ${dayText(run.reached)}`) : null;
+  });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => clearTimeout(this.timer));
+    // What runs is asked once the card is known.
+    setTimeout(() => this.card().posts && void this.look());
+  }
+
+  protected async check(): Promise<void> {
+    const card = this.card();
+    const shown = numberOf(this.shown());
+    const found = checkInstrument(card.kind, shown ?? NaN, { calibratedAtC: card.calibratedAtC, sampleC: ROOM_C });
+    this.said.set(found.text);
+    if (!found.ok) return;
+    this.refusal.set(await this.larder.saveInstrument({ ...asSent(card), offset: found.offset, checkedOn: this.now().slice(0, 10) }));
+    this.checking.set(false);
+    this.shown.set('');
+  }
+
+  protected async standIn(batchId: string): Promise<void> {
+    this.refusal.set(await this.larder.saveInstrument({ ...asSent(this.card()), batchId: batchId === '' ? null : batchId }));
+  }
+
+  protected async start(): Promise<void> {
+    this.refusal.set(await this.api.start(this.card().id, Number(this.pace()), EVERY_MINUTES));
+    await this.look();
+  }
+
+  protected async stop(): Promise<void> {
+    await this.api.stop(this.card().id);
+    await this.look();
+  }
+
+  private async look(): Promise<void> {
+    clearTimeout(this.timer);
+    const running = await this.api.running().catch(() => []);
+    const own = running.find((r) => r.deviceId === this.card().id) ?? null;
+    this.run.set(own);
+    if (own) this.timer = setTimeout(() => void this.look(), LOOK_AGAIN_MS);
+  }
+}
+
+/** The card's own fields, as they are sent. */
+function asSent({ id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId }: InstrumentDto): InstrumentDto {
+  return { id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId };
+}

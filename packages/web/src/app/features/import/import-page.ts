@@ -1,0 +1,148 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { HttpClient } from '@angular/common/http';
+import { Router, RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { API_PATHS, type ReadingsReply } from '@trug/contract/plain';
+import { COLUMN_ROLES, dayText, guessColumns, readingsFromTable, type ColumnRole, type TableGuess } from '@trug/core';
+import { firstValueFrom } from 'rxjs';
+import { injectBatchView } from '../../shared/batch-of-page';
+import { createBatchDraft } from '../../shared/draft';
+import { EntryWriter } from '../../shared/entry-writer';
+import { Says } from '../../shared/says/says';
+import { Units } from '../../shared/units/units';
+import { problemOf } from '../../state/cellarbook.api';
+import { larderFeature } from '../../state/larder.reducer';
+import { ROLE_NAMES } from './role-names';
+import { readingActs } from './reading-acts';
+
+/** Rows shown of what was understood, and of what was refused. */
+const SHOWN_ROWS = 8;
+const SHOWN_REFUSED = 5;
+/** One request takes this many. */
+const AT_ONCE = 5000;
+/** The log takes this many by hand; more is a device's work. */
+const MOST_FOR_LOG = 200;
+
+/** Readings out of a table: pasted or from a file, columns guessed, everything shown before anything is written. */
+@Component({
+  selector: 'trug-import-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink],
+  templateUrl: './import-page.html',
+  styleUrl: './import-page.scss',
+})
+export class ImportPage {
+  private readonly store = inject(Store);
+  private readonly http = inject(HttpClient);
+  private readonly router = inject(Router);
+  private readonly says = inject(Says);
+  private readonly writer = inject(EntryWriter);
+  private readonly units = inject(Units);
+  readonly id = input.required<string>();
+  protected readonly view = injectBatchView(this.id);
+  protected readonly draft = createBatchDraft('import', { text: '', into: 'log' });
+  protected readonly rows = signal<readonly (readonly string[])[]>([]);
+  /** What the maker set instead of the guess. */
+  private readonly chosen = signal<Partial<TableGuess>>({});
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly busy = signal(false);
+  protected readonly roles = COLUMN_ROLES.map((id) => ({ id, name: ROLE_NAMES[id] }));
+  protected readonly devices = computed(() =>
+    this.store
+      .selectSignal(larderFeature.selectInstruments)()
+      .filter((i) => i.posts),
+  );
+  protected readonly guess = computed((): TableGuess => ({ ...guessColumns(this.rows()), ...this.chosen() }));
+  protected readonly table = computed(() => readingsFromTable(this.rows(), this.guess(), Date.parse(this.writer.now())));
+  protected readonly head = computed(() => (this.guess().hasHeader ? (this.rows()[0] ?? []) : []));
+  protected readonly body = computed(() => this.rows().slice(this.guess().hasHeader ? 1 : 0, SHOWN_ROWS + 1));
+  protected readonly refused = computed(() => this.table().refused.slice(0, SHOWN_REFUSED));
+  protected readonly moreRefused = computed(() => Math.max(0, this.table().refused.length - SHOWN_REFUSED));
+  protected readonly summary = computed(() => {
+    const { readings } = this.table();
+    const [first, last] = [readings[0], readings.at(-1)];
+    if (!first || !last) return null;
+    const day = (ms: number): string => `${dayText(new Date(ms).toISOString())} ${new Date(ms).getUTCFullYear()}`;
+    const sgs = readings.flatMap((r) => r.sg ?? []);
+    const gravity = sgs.length === 0 ? '' : `, gravity from ${this.units.gravity(sgs[0] ?? 1)} to ${this.units.gravity(sgs.at(-1) ?? 1)}`;
+    return `${readings.length} readings from ${day(first.atMs)} to ${day(last.atMs)}${gravity}.`;
+  });
+  protected readonly forLog = computed(() => this.table().readings.filter((r) => r.sg !== null || r.ph !== null));
+
+  constructor() {
+    if (this.draft.fields().text !== '') void this.parse(this.draft.fields().text);
+  }
+
+  protected async pasted(text: string): Promise<void> {
+    this.draft.set('text', text);
+    this.chosen.set({});
+    this.refusal.set(null);
+    await this.parse(text);
+  }
+
+  protected async picked(event: Event): Promise<void> {
+    const file = (event.target as HTMLInputElement).files?.[0];
+    if (file) await this.pasted(await file.text());
+  }
+
+  protected setRole(column: number, role: ColumnRole): void {
+    const roles = this.guess().roles.map((was, i) => (i === column ? role : was === role && role !== 'ignore' ? 'ignore' : was));
+    this.chosen.update((now) => ({ ...now, roles }));
+  }
+
+  protected setOrder(order: TableGuess['dateOrder']): void {
+    this.chosen.update((now) => ({ ...now, dateOrder: order, dateOrderSure: true }));
+  }
+
+  protected async file(): Promise<void> {
+    if (this.table().readings.length === 0) {
+      this.refusal.set('There is no reading in it yet. Paste rows with a date and at least one figure.');
+      return;
+    }
+    this.busy.set(true);
+    const { into } = this.draft.fields();
+    const refused = into === 'log' ? await this.intoLog() : await this.intoDevice(into);
+    this.busy.set(false);
+    this.refusal.set(refused);
+    if (refused === null) this.draft.forget();
+  }
+
+  private async parse(text: string): Promise<void> {
+    const { parse } = (await import('papaparse')).default;
+    this.rows.set(parse<string[]>(text.trim(), { skipEmptyLines: true }).data);
+  }
+
+  private async intoLog(): Promise<string | null> {
+    const view = this.view();
+    const readings = this.forLog();
+    if (!view) return 'This batch is not loaded.';
+    if (readings.length > MOST_FOR_LOG) {
+      return `${readings.length} readings are too many for the log, which is for what you read yourself: ${MOST_FOR_LOG} at most. Put them down as a device’s readings.`;
+    }
+    if (readings.length === 0) return 'The log takes gravity and pH, and there is neither in this table.';
+    return this.writer.write(view, readingActs(readings), `${readings.length} readings written down.`);
+  }
+
+  private async intoDevice(deviceId: string): Promise<string | null> {
+    const readings = this.table().readings.map(({ atMs, sg, tempC, ph, massG }) => ({
+      at: new Date(atMs).toISOString(),
+      ...(sg === null ? {} : { sg }),
+      ...(tempC === null ? {} : { tempC }),
+      ...(ph === null ? {} : { ph }),
+      ...(massG === null ? {} : { massG }),
+    }));
+    let stored = 0;
+    try {
+      for (let i = 0; i < readings.length; i += AT_ONCE) {
+        const part = { batchId: this.id(), readings: readings.slice(i, i + AT_ONCE) };
+        stored += (await firstValueFrom(this.http.post<ReadingsReply>(`${API_PATHS.devices}/${deviceId}/readings`, part))).stored;
+      }
+    } catch (error) {
+      return `${problemOf(error).detail}${stored > 0 ? ` ${stored} were stored before that.` : ''}`;
+    }
+    this.says.note(`${stored} readings written down${stored < readings.length ? `; ${readings.length - stored} were there already` : ''}.`);
+    await this.router.navigate(['/batch', this.id()]);
+    return null;
+  }
+}

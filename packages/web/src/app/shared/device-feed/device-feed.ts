@@ -1,0 +1,88 @@
+import { HttpClient } from '@angular/common/http';
+import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { Store } from '@ngrx/store';
+import { API_PATHS, type DeviceColumns } from '@trug/contract/plain';
+import { joinSeries, type DeviceSeries } from '@trug/core';
+import { firstValueFrom } from 'rxjs';
+import { larderFeature } from '../../state/larder.reducer';
+
+/** What changes less often than this is worth a new forecast, ms. */
+const SETTLED_MS = 1500;
+
+function seriesOf({ deviceId, at, sg, tempC, ph, massG }: DeviceColumns): DeviceSeries {
+  return { deviceId, atMs: at.map((s) => s * 1000), sg, tempC, ph, massG };
+}
+
+function isColumns(value: unknown): value is DeviceColumns {
+  return typeof value === 'object' && value !== null && 'deviceId' in value && 'at' in value && Array.isArray(value.at);
+}
+
+/** What devices send about one batch, as it comes in. Provide it with the page that shows the batch. */
+@Injectable()
+export class DeviceFeed {
+  private readonly http = inject(HttpClient);
+  private readonly instruments = inject(Store).selectSignal(larderFeature.selectInstruments);
+  private readonly batchId = signal<string | null>(null);
+  private readonly bySender = signal<ReadonlyMap<string, DeviceSeries>>(new Map());
+  private readonly wanted = computed(() => (this.instruments().some((i) => i.posts) ? this.batchId() : null));
+  private stream: EventSource | null = null;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  /** Everything so far, at once. */
+  readonly series = computed(() => [...this.bySender().values()]);
+  /** The same once nothing new has come for a moment. */
+  readonly settled = signal<readonly DeviceSeries[]>([]);
+
+  constructor() {
+    effect(() => {
+      const id = this.wanted();
+      untracked(() => this.follow(id));
+    });
+    effect(() => {
+      const series = this.series();
+      clearTimeout(this.timer);
+      if (series.length === 0) this.settled.update((before) => (before.length === 0 ? before : []));
+      else this.timer = setTimeout(() => this.settled.set(series), SETTLED_MS);
+    });
+    inject(DestroyRef).onDestroy(() => {
+      clearTimeout(this.timer);
+      this.stream?.close();
+    });
+  }
+
+  /** Begins to follow a batch, and leaves the one before. */
+  open(batchId: string): void {
+    this.batchId.set(batchId);
+  }
+
+  private follow(batchId: string | null): void {
+    this.stream?.close();
+    this.stream = null;
+    this.bySender.set(new Map());
+    if (batchId === null) return;
+    // The stream is opened first, so that nothing is lost between what is fetched and what follows.
+    this.stream = new EventSource(`${API_PATHS.devices}/live?batch=${batchId}`);
+    this.stream.addEventListener('readings', (event: MessageEvent<string>) => {
+      const columns: unknown = JSON.parse(event.data);
+      if (isColumns(columns)) this.take([columns]);
+    });
+    // After a break the stream comes back by itself, and what was missed is fetched.
+    this.stream.addEventListener('open', () => void this.fetch(batchId));
+  }
+
+  private async fetch(batchId: string): Promise<void> {
+    const columns = await firstValueFrom(this.http.get<readonly DeviceColumns[]>(`${API_PATHS.devices}/readings?batch=${batchId}`));
+    if (this.batchId() === batchId) this.take(columns);
+  }
+
+  private take(columns: readonly DeviceColumns[]): void {
+    this.bySender.update((before) => {
+      const now = new Map(before);
+      for (const column of columns) {
+        const series = seriesOf(column);
+        const known = now.get(column.deviceId);
+        now.set(column.deviceId, known ? joinSeries(known, series) : series);
+      }
+      return now;
+    });
+  }
+}
