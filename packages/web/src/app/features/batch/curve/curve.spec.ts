@@ -1,0 +1,76 @@
+import { DAY_MS, type DeviceGravity } from '@trug/core';
+import { dayAt, filled, pitched, reading, sampleView } from '../../../../testing/sample-batch';
+import { curveDrawing, type CurveData } from './curve-geometry';
+import { spanAfterKey, spanBetween } from './curve-zoom';
+
+const whole = { fromMs: 0, toMs: 40 * DAY_MS };
+const days = (from: number, to: number): { fromMs: number; toMs: number } => ({ fromMs: from * DAY_MS, toMs: to * DAY_MS });
+
+describe('looking closer at the curve', () => {
+  it('shows what was dragged over, in either direction, and forgives a slip', () => {
+    expect(spanBetween(whole, [0.25, 0.5])).toEqual(days(10, 20));
+    expect(spanBetween(days(10, 20), [0.5, 0])).toEqual(days(10, 15));
+    expect(spanBetween(whole, [0.5, 0.501])).toBeNull();
+  });
+  it('follows keys within what there is', () => {
+    expect(spanAfterKey(whole, whole, '+')).toEqual(days(10, 30));
+    expect(spanAfterKey(days(10, 30), whole, 'ArrowRight')).toEqual(days(15, 35));
+    expect(spanAfterKey(days(20, 40), whole, 'ArrowRight')).toEqual(days(20, 40));
+    expect(spanAfterKey(days(0, 20), whole, 'ArrowLeft')).toEqual(days(0, 20));
+    expect(spanAfterKey(days(5, 15), whole, '-')).toEqual(days(0, 20));
+    expect(spanAfterKey(days(5, 35), whole, '-')).toBeNull();
+    expect(spanAfterKey(days(5, 35), whole, '0')).toBeNull();
+    expect(spanAfterKey(whole, whole, 'x')).toBeUndefined();
+  });
+});
+
+describe('a device on the curve', () => {
+  const { state, batch } = sampleView([filled(), pitched(), reading(5, 1.03), reading(12, 1.008)], 20);
+  const startMs = Date.parse(state.pitchedAt ?? '');
+  const every = (hours: number, count: number): number[] => Array.from({ length: count }, (_none, i) => startMs + i * hours * 3_600_000);
+  const track = (atMs: number[]): { atMs: number[]; values: number[] } => ({ atMs, values: atMs.map((ms) => 1.048 - (0.04 * (ms - startMs)) / (20 * DAY_MS)) });
+  const device = (atMs: number[]): DeviceGravity => ({
+    deviceId: 'F',
+    raw: track(every(0.01, 40_000)),
+    smooth: track(atMs),
+    scatterSg: 0.001,
+    check: { offsetSg: 0, plusMinusSg: 0.004, comparedCount: 0, driftSg: null, text: '' },
+    level: null,
+  });
+  const data = (devices: readonly DeviceGravity[], span: CurveData['span'] = null): CurveData => ({
+    state,
+    entries: batch.entries,
+    startSg: 1.048,
+    startAt: state.pitchedAt ?? '',
+    expectedEndSg: 0.998,
+    questionedIds: [],
+    now: dayAt(20),
+    forecast: null,
+    devices,
+    span,
+    pitchedAt: null,
+    gravityText: String,
+    tempText: String,
+  });
+  const size = { width: 756, height: 330 };
+
+  it('is thinned to the width of the picture, however much it sent', () => {
+    const [drawn] = curveDrawing(data([device(every(1, 480))]), size).devices;
+    expect((drawn?.trace.match(/L/g) ?? []).length).toBeLessThan(4 * 700);
+    expect((drawn?.trace.match(/L/g) ?? []).length).toBeGreaterThan(500);
+  });
+  it('breaks its line where it fell silent', () => {
+    const silent = [...every(1, 100), ...every(1, 480).slice(200)];
+    expect(curveDrawing(data([device(silent)]), size).devices[0]?.line.match(/M/g)).toHaveLength(2);
+    expect(curveDrawing(data([device(every(1, 480))]), size).devices[0]?.line.match(/M/g)).toHaveLength(1);
+  });
+  it('spreads what is looked at over the whole picture, with hours where it is short', () => {
+    const span = { fromMs: startMs + 5 * DAY_MS, toMs: startMs + 7 * DAY_MS };
+    const closer = curveDrawing(data([device(every(1, 480))], span), size);
+    expect(closer.dayTicks[0]?.label).toMatch(/\d \w{3} \d\d:\d\d/);
+    const far = curveDrawing(data([device(every(1, 480))]), size);
+    // Two days of fall fill the height that the whole ferment filled before.
+    const step = (d: typeof far): number => Number(d.gravityTicks[1]?.label) - Number(d.gravityTicks[0]?.label);
+    expect(step(closer)).toBeLessThan(step(far) / 3);
+  });
+});

@@ -1,0 +1,89 @@
+import { PageHarness } from '../../../testing/page-harness';
+import { filled, pitched, sampleBatch } from '../../../testing/sample-batch';
+import { sampleInstrument } from '../../../testing/sample-instrument';
+import { LarderPageActions } from '../../state/larder.actions';
+import { gaugesOf } from '../reading/gauges';
+import { DeviceApi } from './device-api';
+import { InstrumentShelf } from './instrument-shelf';
+
+type Saved = ReturnType<typeof LarderPageActions.instrumentSaved>;
+const saved = (page: PageHarness): Saved['instrument'] | undefined => page.sent<Saved>(LarderPageActions.instrumentSaved.type).at(-1)?.instrument;
+
+/** A card is checked by the contract before it is sent, which takes a moment. */
+async function savedSoon(page: PageHarness): Promise<Saved['instrument'] | undefined> {
+  for (let i = 0; i < 200 && !saved(page); i += 1) await new Promise((resolve) => setTimeout(resolve, 10));
+  return saved(page);
+}
+
+describe('instruments in the cupboard', () => {
+  it('are put in with where their scale is true', async () => {
+    const page = await PageHarness.open(InstrumentShelf);
+    await page.type('instrumentName', 'Long one');
+    await page.type('instrumentAt', '60 F');
+    await page.press('Put it in');
+    expect(await savedSoon(page)).toMatchObject({ kind: 'hydrometer', name: 'Long one', posts: false, offset: 0, checkedOn: null, batchId: null });
+    expect(saved(page)?.calibratedAtC).toBeCloseTo(15.6, 1);
+  });
+  it('are not put in without a name', async () => {
+    const page = await PageHarness.open(InstrumentShelf);
+    await page.press('Put it in');
+    expect(page.text()).toContain('Give it a name');
+    expect(saved(page)).toBeUndefined();
+  });
+  it('are checked in water, which corrects them from then on', async () => {
+    const page = await PageHarness.open(InstrumentShelf, { instruments: [sampleInstrument()], today: 10 });
+    expect(page.text()).toContain('never checked');
+    await page.press('Check it');
+    await page.type('shown', '1.002');
+    await page.press('Write it down');
+    expect(page.text()).toContain('reads 0.002 high');
+    expect(await savedSoon(page)).toMatchObject({ offset: -0.002, version: 1 });
+    expect(saved(page)?.checkedOn).toMatch(/^\d{4}-\d\d-\d\d$/);
+  });
+  it('are not corrected by a figure that cannot be', async () => {
+    const page = await PageHarness.open(InstrumentShelf, { instruments: [sampleInstrument()] });
+    await page.press('Check it');
+    await page.type('shown', '1.05');
+    await page.press('Write it down');
+    expect(page.text()).toContain('too far off');
+    expect(saved(page)).toBeUndefined();
+  });
+  it('stand in a batch when they send readings, with the address to send them to', async () => {
+    const batch = sampleBatch([filled(), pitched()]);
+    const float = sampleInstrument({ kind: 'floating-hydrometer', posts: true, name: 'Float' });
+    const asked: unknown[] = [];
+    const api: Pick<DeviceApi, 'running' | 'start' | 'stop'> = {
+      running: () => Promise.resolve([]),
+      start: (...args) => {
+        asked.push(args);
+        return Promise.resolve('Put it into a batch first.');
+      },
+      stop: () => Promise.resolve(),
+    };
+    const page = await PageHarness.open(InstrumentShelf, {
+      instruments: [float],
+      batches: [batch],
+      today: 3,
+      providers: [{ provide: DeviceApi, useValue: api }],
+    });
+    await page.press('Start a stand-in');
+    expect(asked).toEqual([[float.id, 2, 15]]);
+    expect(page.text()).toContain('Put it into a batch first.');
+    await page.choose('standsIn', batch.id);
+    expect(await savedSoon(page)).toMatchObject({ id: float.id, batchId: batch.id });
+    expect(page.text()).toContain(`/api/devices/${float.id}/readings`);
+  });
+});
+
+describe('gaugesOf', () => {
+  const settings = { calibratedAtC: 15.6, offsetSg: 0.001 };
+  it('offers the maker’s own, with a plain one for a kind there is none of', () => {
+    const own = [sampleInstrument({ offset: -0.002 }), sampleInstrument({ id: 'B', name: 'Short', calibratedAtC: 15 })];
+    expect(gaugesOf(own, settings).map((g) => [g.name, g.calibratedAtC, g.offsetSg])).toEqual([
+      ['Glass', 20, -0.002],
+      ['Short', 15, 0],
+      ['refractometer', 15.6, 0.001],
+    ]);
+    expect(gaugesOf([sampleInstrument({ kind: 'refractometer', offset: -0.4 })], settings)[1]).toMatchObject({ offsetSg: 0, offsetBrix: -0.4 });
+  });
+});
