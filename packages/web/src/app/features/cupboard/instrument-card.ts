@@ -80,13 +80,13 @@ export class InstrumentCard {
     const found = checkInstrument(card.kind, shown ?? NaN, { calibratedAtC: card.calibratedAtC, sampleC: ROOM_C });
     this.said.set(found.text);
     if (!found.ok) return;
-    this.refusal.set(await this.larder.saveInstrument({ ...asSent(card), offset: found.offset, checkedOn: this.now().slice(0, 10) }));
+    await this.save({ offset: found.offset, checkedOn: this.now().slice(0, 10) });
     this.checking.set(false);
     this.shown.set('');
   }
 
   protected async standIn(batchId: string): Promise<void> {
-    this.refusal.set(await this.larder.saveInstrument({ ...asSent(this.card()), batchId: batchId === '' ? null : batchId }));
+    await this.save({ batchId: batchId === '' ? null : batchId });
   }
 
   protected async start(): Promise<void> {
@@ -99,6 +99,11 @@ export class InstrumentCard {
     await this.look();
   }
 
+  private async save(changes: Partial<Pick<InstrumentDto, 'offset' | 'checkedOn' | 'batchId'>>): Promise<void> {
+    const { id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId } = this.card();
+    this.refusal.set(await this.larder.saveInstrument({ id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId, ...changes }));
+  }
+
   private async look(): Promise<void> {
     clearTimeout(this.timer);
     const running = await this.api.running().catch(() => []);
@@ -106,9 +111,4 @@ export class InstrumentCard {
     this.run.set(own);
     if (own) this.timer = setTimeout(() => void this.look(), LOOK_AGAIN_MS);
   }
-}
-
-/** The card's own fields, as they are sent. */
-function asSent({ id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId }: InstrumentDto): InstrumentDto {
-  return { id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId };
 }

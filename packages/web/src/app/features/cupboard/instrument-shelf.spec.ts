@@ -12,6 +12,8 @@ const saved = (page: PageHarness): Saved['instrument'] | undefined => page.sent<
 /** A card is checked by the contract before it is sent, which takes a moment. */
 async function savedSoon(page: PageHarness): Promise<Saved['instrument'] | undefined> {
   for (let i = 0; i < 200 && !saved(page); i += 1) await new Promise((resolve) => setTimeout(resolve, 10));
+  // The answer is waited for as well, so that no test ends in the middle of it.
+  await new Promise((resolve) => setTimeout(resolve, 30));
   return saved(page);
 }
 
