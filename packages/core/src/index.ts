@@ -167,6 +167,12 @@ export { YEAST_KINDS, type YeastKind } from './reference/yeast-kinds-data.js';
 export { yeastById } from './reference/yeast-kinds.js';
 export { FRUIT_LIBRARY, type FruitKind } from './reference/fruit-library-data.js';
 export { fruitById } from './reference/fruit-library.js';
+// faults
+export { FAULTS, type Fault, type FaultId } from './faults/fault-data.js';
+export { FAULT_QUESTIONS, type FaultAnswers, type FaultQuestion, type FaultQuestionId } from './faults/fault-questions.js';
+export { findFaults, type FaultCause, type FaultFact } from './faults/find-faults.js';
+export { answersFromBatch, factsOfBatch } from './faults/facts-of-batch.js';
+export { answersOf, FAULT_NOTE_LEAD, signsInNotes, type NotedSign } from './faults/signs-in-notes.js';
 // devices and tables of readings
 export { EMPTY_TRACK, valueAt, type Track } from './device/track.js';
 export { thinOut } from './device/thin-out.js';

@@ -164,6 +164,30 @@ export const CAUTIONS = {
     text: 'A drink full of gas foams over when it is stirred, fed, sweetened or given yeast, and a tight bung can be thrown.',
     whatToDo: 'Loosen the bung first, keep your face away, leave a sixth of the vessel empty, and go slowly with a tray underneath.',
   },
+  'mouldy-film': {
+    id: 'mouldy-film',
+    severity: 'caution',
+    text: 'A dusty white skin is film yeast. Fur, or any colour but white, is mould, and its poisons stay in the drink when it is skimmed.',
+    whatToDo: 'Pour mouldy cider away untasted. Clean what it touched with hot washing soda, with gloves and eyes covered, and rinse.',
+  },
+  ropy: {
+    id: 'ropy',
+    severity: 'note',
+    text: 'Slime is made by bacteria. It usually harms nobody, but Trug cannot see what else grows in it.',
+    whatToDo: 'When in doubt, pour it out. Clean vessel, hose and bung twice before the next batch.',
+  },
+  vinegar: {
+    id: 'vinegar',
+    severity: 'note',
+    text: 'Vinegar spreads by drops, flies and wood.',
+    whatToDo: 'Keep it out of the room where cider is made. Boil or replace hoses and bungs it touched.',
+  },
+  caustic: {
+    id: 'caustic',
+    severity: 'caution',
+    text: 'Washing soda and strong cleaners burn eyes and skin, and cleaners mixed with one another or with bleach give off poison gas.',
+    whatToDo: 'Gloves on and eyes covered, one cleaner at a time, and rinse well.',
+  },
   'air-space': {
     id: 'air-space',
     severity: 'caution',

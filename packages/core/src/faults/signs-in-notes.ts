@@ -1,0 +1,62 @@
+import { dayText } from '../quantity/days.js';
+import type { FaultAnswers, FaultQuestionId } from './fault-questions.js';
+
+/** Something a maker wrote that answers a question of the fault finder. */
+export interface NotedSign {
+  readonly question: FaultQuestionId;
+  readonly answer: string;
+  /** Where it was written. */
+  readonly from: string;
+}
+
+const WORDS: readonly { readonly question: FaultQuestionId; readonly answer: string; readonly words: RegExp }[] = [
+  { question: 'smell', answer: 'egg', words: /\b(bad|rotten) eggs?|\begg(y|s)?\b|struck match|sulphur|sulfur/i },
+  { question: 'smell', answer: 'vinegar', words: /vinegar|acetic/i },
+  { question: 'smell', answer: 'solvent', words: /nail varnish|\bglue\b|solvent|acetone/i },
+  { question: 'smell', answer: 'mouse', words: /\bmous(e|y)|stale biscuit/i },
+  { question: 'smell', answer: 'stable', words: /\bstable\b|barnyard|horse|sticking plaster/i },
+  { question: 'smell', answer: 'geranium', words: /geranium/i },
+  { question: 'smell', answer: 'stale', words: /sherry|cardboard|\bstale\b(?! biscuit)/i },
+  { question: 'smell', answer: 'banana', words: /banana/i },
+  { question: 'smell', answer: 'musty', words: /\bmusty\b|mouldy smell/i },
+  { question: 'surface', answer: 'fur', words: /\bfur(ry)?\b|green spots|black spots/i },
+  { question: 'surface', answer: 'film', words: /white (film|skin|bloom|islands)|\bfilm\b/i },
+  { question: 'pour', answer: 'strings', words: /\brop(e|y)\b|slimy|in strings|stringy/i },
+  { question: 'pour', answer: 'oil', words: /\boily\b|like oil/i },
+  { question: 'look', answer: 'cold-haze', words: /haz[ye] when cold|chill haze/i },
+  { question: 'look', answer: 'silky', words: /silky swirl/i },
+  { question: 'look', answer: 'milky', words: /\bmilky\b/i },
+  { question: 'look', answer: 'haze', words: /\bhaz[ey]|cloudy|will not clear/i },
+  { question: 'fizz', answer: 'gush', words: /gush/i },
+];
+/** How a note begins that the fault finder itself wrote; it is no new sign. */
+export const FAULT_NOTE_LEAD = 'Looked for a fault.';
+
+/** Words just before that turn a sign round. */
+const DENIED = /\b(no|not|without|gone|never|lost)\b[^.!?;]{0,24}$/i;
+const GONE_AFTER = /^[^.!?;]{0,24}\b(gone|went|faded|cleared)\b/i;
+
+/**
+ * Signs a maker wrote down in passing, the newest of each question.
+ *
+ * @param notes - what was written and when, in any order
+ * @returns one sign a question at most
+ */
+export function signsInNotes(notes: readonly { readonly at: string; readonly text: string }[]): readonly NotedSign[] {
+  const found = new Map<FaultQuestionId, NotedSign>();
+  const own = notes.filter(({ text }) => !text.startsWith(FAULT_NOTE_LEAD));
+  for (const { at, text } of own.sort((a, b) => (a.at < b.at ? 1 : -1))) {
+    for (const { question, answer, words } of WORDS) {
+      const match = words.exec(text);
+      if (!match || found.has(question)) continue;
+      const denied = DENIED.test(text.slice(0, match.index)) || GONE_AFTER.test(text.slice(match.index + match[0].length));
+      if (!denied) found.set(question, { question, answer, from: `your note of ${dayText(at)}: “${text}”` });
+    }
+  }
+  return [...found.values()];
+}
+
+/** The signs as answers. */
+export function answersOf(signs: readonly NotedSign[]): FaultAnswers {
+  return Object.fromEntries(signs.map((s) => [s.question, s.answer]));
+}
