@@ -132,7 +132,7 @@ export type {
   TimedPlan,
   VesselFill,
 } from './log/entry.js';
-export { TIMED_PLANS } from './log/entry.js';
+export { CLEARING_MEANS, TIMED_PLANS, VENTS, type ClearingMeans, type Vent } from './log/entry.js';
 export {
   EMPTY_STATE,
   STAGES,
@@ -167,6 +167,10 @@ export { YEAST_KINDS, type YeastKind } from './reference/yeast-kinds-data.js';
 export { yeastById } from './reference/yeast-kinds.js';
 export { FRUIT_LIBRARY, type FruitKind } from './reference/fruit-library-data.js';
 export { fruitById } from './reference/fruit-library.js';
+// care and clearing
+export { blowOffRisk, type BlowOffRisk } from './care/blow-off-risk.js';
+export { careNotes, type CareNote, type CareVessel } from './care/care-notes.js';
+export { clearingWays, FININGS_WAIT_MIN, type ClearingWay, type HazeCause } from './clear/clearing-ways.js';
 // faults
 export { FAULTS, type Fault, type FaultId } from './faults/fault-data.js';
 export { FAULT_QUESTIONS, type FaultAnswers, type FaultQuestion, type FaultQuestionId } from './faults/fault-questions.js';

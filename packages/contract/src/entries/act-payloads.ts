@@ -1,4 +1,4 @@
-import { TIMED_PLANS, type CapColour, type EntryPayloads, type TimedPlan } from '@trug/core';
+import { CLEARING_MEANS, TIMED_PLANS, VENTS, type CapColour, type ClearingMeans, type EntryPayloads, type TimedPlan, type Vent } from '@trug/core';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsEmpty, IsIn, IsInt, IsNotEmpty, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
 import { InRange, InRangeOrNull, LIMITS, Text, TextList } from '../validation/decorators.js';
@@ -40,6 +40,24 @@ export class MovedPayloadDto {
 export class RackedPayloadDto {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => VesselFillDto) vessels!: VesselFillDto[];
   @InRange(LIMITS.volumeL) lossL!: number;
+}
+
+export class ClarifiedPayloadDto {
+  @IsIn(CLEARING_MEANS) means!: ClearingMeans;
+  @InRange({ min: 0, max: 5000 }) massG!: number;
+  @InRange({ min: 0, max: 365 }) waitDays!: number;
+  @IsOptional() @IsArray() @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => SupplyUseDto) supplies?: SupplyUseDto[];
+}
+
+export class MalolacticPayloadDto {
+  @InRange(LIMITS.fraction) turnedFraction!: number;
+  @IsBoolean() wanted!: boolean;
+  @IsBoolean() bacteria!: boolean;
+  @IsBoolean() done!: boolean;
+}
+
+export class VentedPayloadDto {
+  @IsIn(VENTS) vent!: Vent;
 }
 
 export class StabilisedPayloadDto {

@@ -8,7 +8,9 @@ import { sumOverLogs } from '../log/sum-over-logs.js';
  * @returns amounts by supply, in each supply's own unit
  */
 export function suppliesUsed(logs: readonly (readonly Entry[])[]): ReadonlyMap<string, number> {
-  return sumOverLogs(logs, ['pitched', 'addition'], ({ payload }) => (payload.supplies ?? []).map(({ supplyId, amount }) => ({ id: supplyId, amount })));
+  return sumOverLogs(logs, ['pitched', 'addition', 'clarified'], ({ payload }) =>
+    (payload.supplies ?? []).map(({ supplyId, amount }) => ({ id: supplyId, amount })),
+  );
 }
 
 /** How a supply is counted. */

@@ -1,7 +1,7 @@
 import type { GravityReading } from '../ferment/reading.js';
 import type { JudgedEntry, PlaceTemperature } from '../ferment/judge-facts.js';
 import type { Liquid } from '../liquid/liquid.js';
-import type { CapColour, TimedPlan, VesselFill } from './entry.js';
+import type { CapColour, ClearingMeans, TimedPlan, Vent, VesselFill } from './entry.js';
 
 /** The stops of the path, in order. */
 export const STAGES = ['juice', 'settle', 'pitch', 'ferment', 'rack', 'rest', 'finish', 'bottle', 'drink'] as const;
@@ -97,6 +97,11 @@ export interface BatchState {
   readonly crates: readonly Crate[];
   readonly keg: Keg | null;
   readonly plan: RunningPlan | null;
+  /** The last thing done to clear it, and when to look. */
+  readonly clarified: { readonly means: ClearingMeans; readonly at: string; readonly lookAt: string } | null;
+  readonly malolactic: { readonly at: string; readonly wanted: boolean; readonly done: boolean } | null;
+  /** How the gas gets out, and when it was last seen to; null when nobody said. */
+  readonly vent: { readonly vent: Vent; readonly at: string } | null;
   readonly lastEntryAt: string | null;
   readonly issues: readonly ReplayIssue[];
 }
@@ -124,6 +129,9 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   crates: [],
   keg: null,
   plan: null,
+  clarified: null,
+  malolactic: null,
+  vent: null,
   lastEntryAt: null,
   issues: [],
 });

@@ -42,11 +42,31 @@ export function checkEntryAgainst(state: BatchState, verdict: Verdict | null, en
       return state.primed || maySeal(state, verdict)
         ? { refusal: null, dangers: bottlingDangers(state, verdict, entry.payload) }
         : unlessProven(state, verdict);
+    case 'malolactic':
+      return entry.payload.bacteria && (state.liquid?.sorbateMgPerL ?? 0) > 0 ? refuse(`There is sorbate in it. ${GERANIUM}`) : CLEAR;
+    case 'stabilised':
+      return entry.payload.sorbateMgPerL > 0 && state.malolactic?.done === false
+        ? refuse(`The malolactic change is under way. ${GERANIUM} Let it end, or stop it with sulfite and wait two weeks, before sorbate goes in.`)
+        : CLEAR;
+    case 'clarified':
+      return checkClearing(state, entry);
     case 'kegged':
       return checkKegging(state, verdict, entry.payload);
     default:
       return CLEAR;
   }
+}
+
+/** @source usual wine and cider practice */
+const GERANIUM = 'Lactic bacteria turn sorbate into a smell of geraniums, which nothing takes out again.';
+
+/** The second part of finings works only where the first has had its time. */
+function checkClearing({ plan }: BatchState, { at, payload }: EntryOf<'clarified'>): EntryCheck {
+  if (payload.means !== 'finings') return CLEAR;
+  if (plan?.plan !== 'finings') return refuse('The first part of the finings is not in yet. Stir it in, wait its hour, then the second.');
+  if (at < plan.dueAt)
+    return refuse(`The first part needs its hour, until ${plan.dueAt.slice(11, 16)}. Put in sooner, the two only bind each other and the haze stays.`);
+  return CLEAR;
 }
 
 const refuse = (refusal: string): EntryCheck => ({ refusal, dangers: [] });

@@ -56,6 +56,15 @@ export function describeEntry(entry: Entry, units: UnitPreferences): EntryWords 
         lead: 'Racked',
         rest: `${volume(entry.payload.vessels.reduce((s, v) => s + v.volumeL, 0))} off the lees, ${volume(entry.payload.lossL)} left behind`,
       };
+    case 'clarified':
+      return {
+        lead: 'To clear it',
+        rest: `${CLEARED_BY[entry.payload.means]}${entry.payload.massG > 0 ? `, ${mass(entry.payload.massG)}` : ''}, look again in ${entry.payload.waitDays} days`,
+      };
+    case 'malolactic':
+      return { lead: 'Malolactic change', rest: malolacticWords(entry) };
+    case 'vented':
+      return { lead: entry.payload.vent === 'loose-cap' ? 'Gas let out' : 'Vent', rest: VENT_WORDS[entry.payload.vent] };
     case 'stabilised':
       return { lead: 'Stabilised', rest: `${figure(entry.payload.so2MgPerL, 0)} mg/L sulfite, ${figure(entry.payload.sorbateMgPerL, 0)} mg/L sorbic acid` };
     case 'sweetened':
@@ -83,6 +92,26 @@ export function describeEntry(entry: Entry, units: UnitPreferences): EntryWords 
     case 'corrected':
       return { lead: entry.payload.replacement ? 'Corrected' : 'Struck out', rest: entry.note };
   }
+}
+
+const CLEARED_BY: Readonly<Record<EntryOf<'clarified'>['payload']['means'], string>> = {
+  enzyme: 'pectic enzyme',
+  bentonite: 'bentonite',
+  finings: 'two-part finings',
+  cold: 'stood in the cold',
+};
+
+/** Vents in the maker's words. */
+const VENT_WORDS: Readonly<Record<EntryOf<'vented'>['payload']['vent'], string>> = {
+  airlock: 'under an airlock',
+  tube: 'through a blow-off tube',
+  'loose-cap': 'cap loosened',
+};
+
+function malolacticWords({ payload }: EntryOf<'malolactic'>): string {
+  const share = payload.turnedFraction === 0 ? '' : `, ${figure(payload.turnedFraction * 100, 0)} % of the malic acid turned`;
+  const how = payload.done ? 'over' : payload.bacteria ? 'begun with bacteria' : 'under way';
+  return `${how}${share}, ${payload.wanted ? 'wanted' : 'not wanted'}`;
 }
 
 function pitchedWords({ payload }: EntryOf<'pitched'>, mass: (g: number) => string): string {

@@ -58,6 +58,18 @@ export const TIMED_PLANS = ['rehydration', 'starter', 'wild-starter', 'rouse', '
 /** One of them. */
 export type TimedPlan = (typeof TIMED_PLANS)[number];
 
+/** What a drink is cleared with. */
+export const CLEARING_MEANS = ['enzyme', 'bentonite', 'finings', 'cold'] as const;
+
+/** One of them. */
+export type ClearingMeans = (typeof CLEARING_MEANS)[number];
+
+/** How gas gets out of a working vessel. */
+export const VENTS = ['airlock', 'tube', 'loose-cap'] as const;
+
+/** One of them. */
+export type Vent = (typeof VENTS)[number];
+
 type Added =
   | { readonly what: 'fermentable'; readonly fermentableId: string; readonly massG: number }
   | { readonly what: 'acid'; readonly acid: AcidId; readonly massG: number }
@@ -125,6 +137,26 @@ export interface EntryPayloads {
   readonly stirred: Record<string, never>;
   readonly moved: { readonly place: string; readonly tempC: number };
   readonly racked: { readonly vessels: readonly VesselFill[]; readonly lossL: number };
+  /** Something was done to clear it; it takes its time. */
+  readonly clarified: {
+    readonly means: ClearingMeans;
+    /** Both parts together, g; 0 for cold. */
+    readonly massG: number;
+    /** Until it is worth looking. */
+    readonly waitDays: number;
+    readonly supplies?: readonly SupplyUse[] | undefined;
+  };
+  /** Bacteria turn malic acid to lactic: begun, found under way, or over. */
+  readonly malolactic: {
+    /** Share of the malic acid turned since the last such entry, 0–1. */
+    readonly turnedFraction: number;
+    readonly wanted: boolean;
+    /** Whether bought bacteria went in with this entry. */
+    readonly bacteria: boolean;
+    readonly done: boolean;
+  };
+  /** How the gas gets out from now on; for a loosened cap, also each time it was let out. */
+  readonly vented: { readonly vent: Vent };
   readonly stabilised: { readonly so2MgPerL: number; readonly sorbateMgPerL: number };
   readonly sweetened: { readonly sweetenerId: string; readonly massG: number };
   readonly primed: {

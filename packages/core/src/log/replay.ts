@@ -2,13 +2,14 @@ import { CoreError } from '../errors/core-error.js';
 import { residualCo2 } from '../bottle/co2-solubility.js';
 import { CO2_G_PER_VOLUME, CO2_PER_HEXOSE } from '../bottle/priming-sugar.js';
 import { bottleById } from '../bottle/bottle-kinds.js';
-import { addAcid, addCarbonate, addTannin, agreeWithAcidReadings } from '../liquid/add-acid.js';
+import { addAcid, addCarbonate, addTannin, agreeWithAcidReadings, malolactic } from '../liquid/add-acid.js';
 import { addFermentable, addSulfite, addWater, hexoseFrom } from '../liquid/additions.js';
 import { loseVolume } from '../liquid/blend-liquids.js';
 import { agreeWithMustReading, agreeWithReading } from '../liquid/ferment-to.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { abvOf, dryAbvOf, gravityOf } from '../liquid/views.js';
+import { DAY_MS } from '../quantity/days.js';
 import { leadingYeast } from '../yeast/yeast-together.js';
 import { EMPTY_STATE, type BatchState } from './batch-state.js';
 import { correctGravity } from './correct-gravity.js';
@@ -75,6 +76,12 @@ function applied(state: Draft, entry: Entry): Patch {
       return { place: entry.payload.place, placeC: entry.payload.tempC };
     case 'racked':
       return racked(state, entry);
+    case 'clarified':
+      return clarified(state, entry);
+    case 'malolactic':
+      return turned(state, entry);
+    case 'vented':
+      return { vent: { vent: entry.payload.vent, at: entry.at } };
     case 'stabilised':
       return {
         ...both(state, (l) => ({ ...addSulfite(l, entry.payload.so2MgPerL), sorbateMgPerL: l.sorbateMgPerL + entry.payload.sorbateMgPerL })),
@@ -200,6 +207,19 @@ function racked(state: Draft, entry: EntryOf<'racked'>): Patch {
     throw new CoreError('NOT_ALLOWED', `${movedL.toFixed(1)} L cannot be racked from ${before.toFixed(1)} L`, { movedL, volumeL: before, lossL });
   }
   return { ...both(state, (l) => ({ ...l, volumeL: movedL })), vessels, rackedAt: entry.at };
+}
+
+function clarified(state: Draft, { at, payload }: EntryOf<'clarified'>): Patch {
+  inHand(state);
+  const lookAt = new Date(Date.parse(at) + payload.waitDays * DAY_MS).toISOString();
+  // With both parts in, the finings' own steps are over.
+  const plan = payload.means === 'finings' && state.plan?.plan === 'finings' ? null : state.plan;
+  return { clarified: { means: payload.means, at, lookAt }, plan };
+}
+
+function turned(state: Draft, { at, payload }: EntryOf<'malolactic'>): Patch {
+  const { turnedFraction, wanted, done } = payload;
+  return { ...moveGravity(state, at, (l) => malolactic(l, turnedFraction)), malolactic: { at, wanted, done } };
 }
 
 function primed(state: Draft, entry: EntryOf<'primed'>): Patch {

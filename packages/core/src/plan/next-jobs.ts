@@ -1,5 +1,6 @@
 import { PROOF_DAYS } from '../ferment/judge-facts.js';
-import type { Verdict } from '../ferment/verdict.js';
+import { RELEASE_HOURS } from '../care/care-notes.js';
+import { provesFinished, type Verdict } from '../ferment/verdict.js';
 import type { BatchState, RunningPlan } from '../log/batch-state.js';
 import type { TimedPlan } from '../log/entry.js';
 import { calendarDays, dateAfter, daysBetween, dayText } from '../quantity/days.js';
@@ -19,6 +20,9 @@ export type JobKind =
   | 'warm'
   | 'restart'
   | 'rack'
+  | 'look'
+  | 'release'
+  | 'malolactic'
   | 'bottle'
   | 'stabilise'
   | 'test-bottle'
@@ -80,6 +84,7 @@ export function nextJobs(input: JobsInput): readonly Job[] {
     if (state.pitchedAt) fermentJobs(input, add);
     else if (state.filledAt && !isStarter(state)) pitchJob(input, state.filledAt, add);
     if (state.plan) stepJob(input, state.plan, add);
+    careJobs(input, add);
   }
   for (const crate of state.crates) crateJobs(input, crate, add);
   const order: readonly JobUrgency[] = ['overdue', 'today', 'week', 'later'];
@@ -101,6 +106,36 @@ const PLAN_NAMES: Readonly<Record<TimedPlan, string>> = {
 };
 
 const isRestart = ({ plan }: RunningPlan): boolean => plan === 'rouse' || plan === 'restart';
+
+/** Days between two tastings of a drink in malolactic change. @source our estimate of a change that takes weeks */
+const MALOLACTIC_LOOK_DAYS = 21;
+
+/** What was begun and must be looked at: clearing, a loosened cap, a malolactic change. */
+function careJobs({ batchName, state, verdict }: JobsInput, add: Add): void {
+  const { clarified, malolactic, vent, rackedAt } = state;
+  if (clarified && (rackedAt === null || rackedAt < clarified.at)) {
+    add(
+      'look',
+      clarified.at,
+      clarified.lookAt.slice(0, 10),
+      `Look at ${batchName}`,
+      'Has it cleared? Hold a glass of it before a lamp. Rack it off what has settled.',
+    );
+  }
+  if (vent?.vent === 'loose-cap' && verdict && !provesFinished(verdict.status)) {
+    const due = new Date(Date.parse(vent.at) + RELEASE_HOURS * 3_600_000).toISOString();
+    add('release', vent.at, due, `Let the gas out of ${batchName}`, `Its cap is only loosened. Three times a day, next from ${due.slice(11, 16)}.`);
+  }
+  if (malolactic?.done === false) {
+    add(
+      'malolactic',
+      malolactic.at,
+      dateAfter(malolactic.at, MALOLACTIC_LOOK_DAYS),
+      `Taste ${batchName}`,
+      'Is it softer? Measure the acid, and write down how far the malolactic change has come.',
+    );
+  }
+}
 
 function stepJob({ batchName }: JobsInput, plan: RunningPlan, add: Add): void {
   const when = plan.dueAt === plan.doneAt ? '' : `, from ${plan.dueAt.slice(11, 16)} on ${dayText(plan.dueAt)}`;

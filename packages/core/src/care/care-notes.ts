@@ -1,0 +1,172 @@
+import { headspaceCheck } from '../rack/headspace.js';
+import type { Verdict } from '../ferment/verdict.js';
+import { provesFinished } from '../ferment/verdict.js';
+import { abvOf } from '../liquid/views.js';
+import type { BatchState } from '../log/batch-state.js';
+import { calendarDays, dateAfter, dayText } from '../quantity/days.js';
+import { yeastById } from '../reference/yeast-kinds.js';
+import { figure } from '../worked/figures.js';
+import { blowOffRisk } from './blow-off-risk.js';
+
+/** Something to mind while a batch stands. */
+export interface CareNote {
+  readonly id: 'foam' | 'heat' | 'cold' | 'vent' | 'air' | 'lees' | 'plastic' | 'malolactic' | 'haze';
+  readonly weight: 'note' | 'mind' | 'act';
+  readonly text: string;
+}
+
+/** A vessel as care needs to know it. */
+export interface CareVessel {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: string;
+  readonly capacityL: number;
+}
+
+/** Foam is over after the first week or two, or once two fifths are through. @source our estimate */
+const FOAM_DAYS = 12;
+/** Vessels that let air through, and how long a fermented drink may stay in them, days. @source usual advice: weeks, not months */
+const THIN_PLASTIC = new Set(['bucket']);
+const THICK_PLASTIC = new Set(['cube']);
+const THIN_DAYS = 28;
+const THICK_DAYS = 120;
+/** Weak cider is off its lees within this; stronger may lie. @source makers' rule: six weeks under 8 % */
+const LEES_DAYS = 42;
+const LEES_ABV = 8;
+const LONG_LEES_DAYS = 180;
+/** A loosened cap is seen to this often. @source house rule: three times a day */
+export const RELEASE_HOURS = 8;
+
+/**
+ * What to mind about a batch as it stands: foam, heat and cold, gas, air, lees, plastic.
+ *
+ * @param state - the batch
+ * @param verdict - its verdict; null before yeast
+ * @param context - today, ISO 8601, and the maker's vessels
+ * @returns notes, what needs a hand first
+ * @source waits are makers' usual rules or our estimates, named where they stand
+ */
+export function careNotes(
+  state: BatchState,
+  verdict: Verdict | null,
+  context: { readonly today: string; readonly vessels: readonly CareVessel[] },
+): readonly CareNote[] {
+  if (!state.liquid || state.keg) return [];
+  const notes: CareNote[] = [];
+  const working = verdict !== null && !provesFinished(verdict.status) && verdict.status !== 'finished-at-tolerance';
+  const fills = state.vessels.flatMap((fill) => {
+    const vessel = context.vessels.find((v) => v.id === fill.vesselId);
+    return vessel ? [{ ...vessel, volumeL: fill.volumeL }] : [];
+  });
+  if (state.pitchedAt !== null && working) {
+    notes.push(...foamNotes(state, fills, context.today), ...warmthNotes(state));
+    if (state.vent?.vent === 'loose-cap') {
+      const hours = Math.round((Date.parse(context.today) - Date.parse(state.vent.at)) / 3_600_000);
+      notes.push({
+        id: 'vent',
+        weight: 'act',
+        text: `Its cap is only loosened. Let the gas out three times a day: a cap that sticks makes a bomb of it. Last seen to ${hours < 1 ? 'just now' : `about ${hours} hours ago`}.`,
+      });
+    }
+  }
+  if (verdict !== null && !working) notes.push(...restNotes(state, fills, context.today));
+  if (state.malolactic?.done === false)
+    notes.push({
+      id: 'malolactic',
+      weight: 'note',
+      text: `The malolactic change is under way, ${state.malolactic.wanted ? 'wanted' : 'not wanted'}. No sorbate until it is over.`,
+    });
+  if (state.clarified && calendarDays(context.today, state.clarified.lookAt) > 0)
+    notes.push({ id: 'haze', weight: 'note', text: `Clearing: nothing to see before ${dayText(state.clarified.lookAt)}. Leave it still.` });
+  const order: readonly CareNote['weight'][] = ['act', 'mind', 'note'];
+  return notes.sort((a, b) => order.indexOf(a.weight) - order.indexOf(b.weight));
+}
+
+type Fill = CareVessel & { readonly volumeL: number };
+
+function foamNotes(state: BatchState, fills: readonly Fill[], today: string): readonly CareNote[] {
+  if (!state.yeastId || state.pitchedAt === null || calendarDays(state.pitchedAt, today) > FOAM_DAYS || state.vent?.vent === 'tube') return [];
+  const yeast = yeastById(state.yeastId);
+  return fills.flatMap((fill) => {
+    if (fill.volumeL > fill.capacityL * 1.05) return [];
+    const { risk, text } = blowOffRisk({ volumeL: fill.volumeL, capacityL: fill.capacityL, tempC: state.placeC ?? 16, yeast, cloudy: false }).value;
+    return risk === 'low' ? [] : [{ id: 'foam' as const, weight: risk === 'high' ? ('act' as const) : ('mind' as const), text: `${fill.name}. ${text}` }];
+  });
+}
+
+function warmthNotes({ yeastId, placeC }: BatchState): readonly CareNote[] {
+  if (!yeastId || placeC === null) return [];
+  const { tempC, name } = yeastById(yeastId);
+  const [least, from, to, most] = tempC;
+  const at = `${figure(placeC, 0)} °C`;
+  if (placeC > most)
+    return [
+      { id: 'heat', weight: 'act', text: `${at} is more than ${name.toLowerCase()} stands, ${most} °C. Cool it today: it makes solvent smells and dies.` },
+    ];
+  if (placeC > to)
+    return [
+      {
+        id: 'heat',
+        weight: 'mind',
+        text: `${at} is above what ${name.toLowerCase()} likes, ${from}–${to} °C: quicker, and less aroma. A wet cloth and a draught take off some degrees.`,
+      },
+    ];
+  if (placeC < least)
+    return [
+      { id: 'cold', weight: 'mind', text: `${at} is below the ${least} °C that ${name.toLowerCase()} needs. It sleeps: steady readings prove nothing here.` },
+    ];
+  return [];
+}
+
+function restNotes(state: BatchState, fills: readonly Fill[], today: string): readonly CareNote[] {
+  const notes: CareNote[] = [];
+  for (const fill of fills) {
+    if (fill.volumeL > fill.capacityL) continue;
+    const { verdict, emptyL } = headspaceCheck({ volumeL: fill.volumeL, capacityL: fill.capacityL, stage: 'resting' }).value;
+    if (verdict === 'too-much-air') {
+      notes.push({
+        id: 'air',
+        weight: 'mind',
+        text: `${fill.name} has ${figure(emptyL, 1)} L of air over a finished drink. Top it up with like cider, or rack into a smaller vessel.`,
+      });
+    }
+  }
+  const from = state.rackedAt ?? state.pitchedAt ?? today;
+  const days = calendarDays(from, today);
+  const plastic = fills.find((f) => (THIN_PLASTIC.has(f.kind) && days > THIN_DAYS) || (THICK_PLASTIC.has(f.kind) && days > THICK_DAYS));
+  if (plastic) {
+    notes.push({
+      id: 'plastic',
+      weight: 'mind',
+      text: `In ${plastic.name} for ${days} days. Plastic lets air in: ${THIN_PLASTIC.has(plastic.kind) ? 'weeks' : 'a few months'} are all right for a fermented drink, not longer. Move it to glass or steel.`,
+    });
+  }
+  notes.push(...leesNotes(state, today));
+  return notes;
+}
+
+/** Long lees contact by strength: a weak cider goes off on them, a strong one gains. */
+function leesNotes(state: BatchState, today: string): readonly CareNote[] {
+  if (!state.liquid || state.rackedAt !== null || state.pitchedAt === null) return [];
+  const abv = abvOf(state.liquid);
+  const days = calendarDays(state.pitchedAt, today);
+  if (abv < LEES_ABV && days > LEES_DAYS) {
+    return [
+      {
+        id: 'lees',
+        weight: 'mind',
+        text: `On its lees for ${days} days at ${figure(abv, 1)} %. Under 8 % it should be off them within six weeks of its end, before they taste of bread and drains.`,
+      },
+    ];
+  }
+  if (abv >= LEES_ABV && days > LONG_LEES_DAYS) {
+    return [
+      {
+        id: 'lees',
+        weight: 'note',
+        text: `On its lees since ${dayText(state.pitchedAt)}. At ${figure(abv, 1)} % there is no hurry; taste it now and then, and rack by ${dayText(dateAfter(state.pitchedAt, 365))}.`,
+      },
+    ];
+  }
+  return [];
+}
