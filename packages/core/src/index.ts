@@ -171,6 +171,7 @@ export { fruitById } from './reference/fruit-library.js';
 export { blowOffRisk, type BlowOffRisk } from './care/blow-off-risk.js';
 export { careNotes, type CareNote, type CareVessel } from './care/care-notes.js';
 export { clearingWays, FININGS_WAIT_MIN, type ClearingWay, type HazeCause } from './clear/clearing-ways.js';
+export { malolacticOutlook, turnedFromTa, type MalolacticOutlook } from './malolactic/malolactic-outlook.js';
 // faults
 export { FAULTS, type Fault, type FaultId } from './faults/fault-data.js';
 export { FAULT_QUESTIONS, type FaultAnswers, type FaultQuestion, type FaultQuestionId } from './faults/fault-questions.js';

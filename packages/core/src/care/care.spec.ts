@@ -163,6 +163,7 @@ describe('the malolactic change', () => {
     expect(taOf(after.liquid)).toBeCloseTo(taOf(before.liquid) - before.liquid.malicGPerL / 2, 1);
     expect(phOf(after.liquid)).toBeGreaterThan(phOf(before.liquid) + 0.1);
     expect(gravityOf(after.liquid)).toBeLessThan(gravityOf(before.liquid));
+    expect(judgeState(after, dayAt(41))?.value.status).toBe('finished-dry');
     expect(after.malolactic).toEqual({ at: dayAt(40), wanted: true, done: true });
   });
   it('and sorbate are kept apart, whichever comes first', () => {

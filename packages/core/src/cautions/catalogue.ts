@@ -110,6 +110,12 @@ export const CAUTIONS = {
     text: 'Above pH 3.8 spoilage has an easy life, and above 4.0 food-poisoning bacteria may.',
     whatToDo: 'Add acid or blend in sharp juice before you ferment.',
   },
+  'ph-high-after': {
+    id: 'ph-high-after',
+    severity: 'caution',
+    text: 'Above pH 3.8 spoilage has an easy life, and above 4.0 food-poisoning bacteria may.',
+    whatToDo: 'Stop the change with sulfite for its pH, or put malic or tartaric acid back afterwards, and measure again.',
+  },
   'mill-press': {
     id: 'mill-press',
     severity: 'caution',

@@ -1,5 +1,6 @@
 import type { Liquid } from '../liquid/liquid.js';
 import type { YeastKind } from '../reference/yeast-kinds-data.js';
+import type { Hint } from './hints.js';
 import type { GravityReading } from './reading.js';
 
 /** A temperature the vessel stood at. */
@@ -26,6 +27,8 @@ export interface JudgeInput {
   /** ISO 8601. */
   readonly today: string;
   readonly entries: readonly JudgedEntry[];
+  /** Bubbles, clarity and smell as noted: shown beside the verdict, never part of it. */
+  readonly hints?: readonly Hint[] | undefined;
 }
 
 /** Readings this close are equal. @source readability of a home stem, two readings */

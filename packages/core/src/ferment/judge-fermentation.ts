@@ -5,6 +5,7 @@ import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
 import { AT_END_SG, EPS, EQUAL_SG, PROOF_DAYS, TOUCH_HIGH_SG, UNDER_TOLERANCE_ABV, type Facts, type JudgeInput } from './judge-facts.js';
 import { usualToleranceAbv } from '../reference/yeast-kinds.js';
+import { hintEvidence } from './hints.js';
 import { expectedEnd } from './expected-end.js';
 import { siftReadings, type GravityReading } from './reading.js';
 import type { FermentStatus, Verdict } from './verdict.js';
@@ -77,7 +78,8 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
     },
   ];
   if (!last || !first || usable.length < 2 || daysBetween(first.at, last.at) < ALL_WITHIN_DAYS) {
-    return worked({ ...base, ...tooFew(input, usable) }, steps);
+    const few = tooFew(input, usable);
+    return worked({ ...base, ...few, evidence: [...few.evidence, ...hintEvidence(input.hints ?? [], few.status, input.today)] }, steps);
   }
   const rates = ratesPerDay(usable);
   const lastTemp = [...input.temps].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)).at(-1)?.tempC ?? last.tempC;
@@ -100,7 +102,7 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
     tooCold: lastTemp !== null && lastTemp <= input.yeast.tempC[0] - TOO_COLD_BY_C,
   };
   const status = statusOf(facts, first);
-  const evidence = [...evidenceFor(facts, status), ...questioned.map((r) => questionedEvidence(r))];
+  const evidence = [...evidenceFor(facts, status), ...questioned.map((r) => questionedEvidence(r)), ...hintEvidence(input.hints ?? [], status, input.today)];
   steps.push({
     label: 'How fast',
     expression: `last stretch ${figure(facts.lastRatePerDay * 7000, 1)} points a week, best so far ${figure(facts.bestRatePerDay * 7000, 1)}`,

@@ -1,5 +1,6 @@
 import type { GravityReading } from '../ferment/reading.js';
 import type { JudgedEntry, PlaceTemperature } from '../ferment/judge-facts.js';
+import type { Hint } from '../ferment/hints.js';
 import type { Liquid } from '../liquid/liquid.js';
 import type { CapColour, ClearingMeans, TimedPlan, Vent, VesselFill } from './entry.js';
 
@@ -86,6 +87,8 @@ export interface BatchState {
   readonly placeC: number | null;
   readonly yeastId: string | null;
   readonly judged: readonly JudgedEntry[];
+  /** Bubbles, clarity and smell as noted. */
+  readonly hints: readonly Hint[];
   readonly filledAt: string | null;
   readonly sulfitedAt: string | null;
   readonly pitchedAt: string | null;
@@ -119,6 +122,7 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   placeC: null,
   yeastId: null,
   judged: [],
+  hints: [],
   filledAt: null,
   sulfitedAt: null,
   pitchedAt: null,

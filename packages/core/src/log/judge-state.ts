@@ -21,6 +21,7 @@ export function judgeState(state: BatchState, today: string): Worked<Verdict> | 
     temps: state.temps,
     today,
     entries: state.judged,
+    hints: state.hints,
   });
 }
 

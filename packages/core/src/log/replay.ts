@@ -12,6 +12,7 @@ import { abvOf, dryAbvOf, gravityOf } from '../liquid/views.js';
 import { DAY_MS } from '../quantity/days.js';
 import { leadingYeast } from '../yeast/yeast-together.js';
 import { EMPTY_STATE, type BatchState } from './batch-state.js';
+import { hintsInWords } from '../ferment/hints.js';
 import { correctGravity } from './correct-gravity.js';
 import { effectiveEntries } from './effective-entries.js';
 import type { Entry, EntryOf, RawGravity } from './entry.js';
@@ -26,10 +27,11 @@ import { blended, split } from './replay-pours.js';
  * @returns the state
  */
 export function replay(log: readonly Entry[]): BatchState {
-  const draft: Draft = { ...EMPTY_STATE, readings: [], temps: [], judged: [], crates: [], issues: [] };
+  const draft: Draft = { ...EMPTY_STATE, readings: [], temps: [], judged: [], hints: [], crates: [], issues: [] };
   for (const entry of effectiveEntries(log).entries) {
     try {
       Object.assign(draft, applied(draft, entry), { lastEntryAt: entry.at });
+      noteHints(draft, entry);
     } catch (error) {
       if (!(error instanceof CoreError)) throw error;
       draft.issues.push({ entryId: entry.id, text: error.message });
@@ -37,6 +39,13 @@ export function replay(log: readonly Entry[]): BatchState {
   }
   draft.stage = stageOf(draft);
   return draft;
+}
+
+/** What was seen or smelt in passing, in the figures of a reading or in a maker's own words. */
+function noteHints(state: Draft, entry: Entry): void {
+  if (entry.kind === 'reading' && entry.payload.bubbles !== null) state.hints.push({ at: entry.at, of: 'bubbles', is: entry.payload.bubbles });
+  const words = entry.kind === 'note' || entry.kind === 'tasted' ? entry.payload.text : entry.note;
+  if (words !== '') state.hints.push(...hintsInWords(entry.at, words));
 }
 
 function stageOf(state: Draft): BatchState['stage'] {
@@ -219,7 +228,8 @@ function clarified(state: Draft, { at, payload }: EntryOf<'clarified'>): Patch {
 
 function turned(state: Draft, { at, payload }: EntryOf<'malolactic'>): Patch {
   const { turnedFraction, wanted, done } = payload;
-  return { ...moveGravity(state, at, (l) => malolactic(l, turnedFraction)), malolactic: { at, wanted, done } };
+  // It takes less than a point of gravity, so readings on its two sides still prove an end.
+  return { ...both(state, (l) => malolactic(l, turnedFraction)), malolactic: { at, wanted, done } };
 }
 
 function primed(state: Draft, entry: EntryOf<'primed'>): Patch {

@@ -18,6 +18,12 @@ export const routes: Routes = [
   { path: 'batch/:id/note', title: 'Note · Trug', loadComponent: async () => (await import('./features/note/note-page')).NotePage },
   { path: 'batch/:id/move', title: 'Move it · Trug', loadComponent: async () => (await import('./features/note/move-page')).MovePage },
   { path: 'batch/:id/restart', title: 'Set it going again · Trug', loadComponent: async () => (await import('./features/restart/restart-page')).RestartPage },
+  { path: 'batch/:id/clear', title: 'Clear it · Trug', loadComponent: async () => (await import('./features/clear/clear-page')).ClearPage },
+  {
+    path: 'batch/:id/malolactic',
+    title: 'Malolactic change · Trug',
+    loadComponent: async () => (await import('./features/malolactic/malolactic-page')).MalolacticPage,
+  },
   { path: 'batch/:id/fault', title: 'What is wrong with it? · Trug', loadComponent: async () => (await import('./features/fault/fault-page')).FaultPage },
   { path: 'batch/:id/import', title: 'Readings from a table · Trug', loadComponent: async () => (await import('./features/import/import-page')).ImportPage },
   { path: 'batch/:id/rack', title: 'Rack · Trug', loadComponent: async () => (await import('./features/rack/rack-page')).RackPage },

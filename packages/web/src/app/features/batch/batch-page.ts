@@ -25,6 +25,7 @@ import { Units } from '../../shared/units/units';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { larderFeature } from '../../state/larder.reducer';
 import { Family } from './family/family';
+import { Care } from './care/care';
 import { Contents } from './contents/contents';
 import { Curve } from './curve/curve';
 import { Ahead } from './ahead/ahead';
@@ -37,7 +38,7 @@ import { pathStops } from './path/path-stops';
 @Component({
   selector: 'trug-batch-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, MatTabsModule, Icon, Tape, Path, Now, Curve, Ahead, Log, Contents, Family],
+  imports: [RouterLink, MatTabsModule, Icon, Tape, Path, Care, Now, Curve, Ahead, Log, Contents, Family],
   providers: [DeviceFeed],
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',

@@ -18,6 +18,8 @@ const NOTE = { page: 'note', verb: 'Write a note' };
 const ADJUST = { page: 'adjust', verb: 'Adjust it' };
 const SPLIT = { page: 'split', verb: 'Split it for a trial' };
 const RESTART = { page: 'restart', verb: 'Set it going again' };
+const CLEAR = { page: 'clear', verb: 'Clear it' };
+const MALOLACTIC = { page: 'malolactic', verb: 'Malolactic change' };
 const MOVE = { page: 'move', verb: 'Move it' };
 
 /**
@@ -55,8 +57,8 @@ export function nowWords(view: BatchView): NowWords {
     main: done ? (bottleFirst ? BOTTLE : RACK) : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
     also: done
       ? bottleFirst
-        ? [READ, RACK]
-        : [BOTTLE, READ]
+        ? [READ, RACK, CLEAR, MALOLACTIC]
+        : [BOTTLE, READ, CLEAR, MALOLACTIC]
       : toTheWarm
         ? [...(v.next.kind === 'restart' ? [MOVE] : []), READ, RACK, ADJUST]
         : [RACK, MOVE, ADJUST, BOTTLE],

@@ -1,0 +1,110 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Store } from '@ngrx/store';
+import { careNotes, caution, provesFinished, VENTS, type Vent } from '@trug/core';
+import { CautionList } from '../../../shared/caution/caution-list';
+import { EntryWriter } from '../../../shared/entry-writer';
+import type { BatchView } from '../../../state/batch-views.selectors';
+import { cupboardFeature } from '../../../state/cupboard.reducer';
+
+const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube: 'a blow-off tube', 'loose-cap': 'a loosened cap' };
+
+/** What to mind while it stands, and how its gas gets out. Nothing is shown of a batch at ease. */
+@Component({
+  selector: 'trug-care',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, CautionList],
+  template: `
+    @if (notes().length > 0 || working()) {
+      <section aria-label="Care">
+        @for (note of notes(); track note.text) {
+          <p [class]="note.weight">{{ note.text }}</p>
+        }
+        @if (working()) {
+          <div class="vent">
+            <label for="vent">Gas gets out by</label>
+            <select id="vent" name="vent" [ngModel]="vent()" (ngModelChange)="set($event)">
+              <option value="">nobody said</option>
+              @for (v of vents; track v.id) {
+                <option [value]="v.id">{{ v.name }}</option>
+              }
+            </select>
+            @if (vent() === 'loose-cap') {
+              <button class="btn btn-small" type="button" (click)="set('loose-cap')">Let out just now</button>
+            }
+          </div>
+          @if (vent() === 'loose-cap') {
+            <trug-cautions [cautions]="danger" />
+          }
+        }
+        @if (refusal(); as why) {
+          <p class="field-error" role="alert">{{ why }}</p>
+        }
+      </section>
+    }
+  `,
+  styles: `
+    section {
+      display: grid;
+      gap: 0.5rem;
+      margin: 0.875rem 0 0;
+    }
+    p {
+      margin: 0;
+      padding: 0.5rem 0.875rem;
+      border-left: 4px solid var(--line);
+      font-size: 0.9375rem;
+    }
+    .mind {
+      border-left-color: var(--warn);
+      background: var(--warn-wash);
+    }
+    .act {
+      border-left: 8px double var(--danger);
+      background: var(--danger-wash);
+    }
+    .vent {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 0.5rem 0.75rem;
+      font-size: 0.9375rem;
+    }
+    select {
+      min-height: 36px;
+      padding: 0 0.5rem;
+      font: inherit;
+      color: var(--ink);
+      background: var(--surface);
+      border: 1px solid var(--line);
+      border-bottom: 2px solid var(--ink);
+      border-radius: 2px;
+    }
+    @media (max-width: 719px) {
+      select {
+        min-height: 44px;
+      }
+    }
+  `,
+})
+export class Care {
+  private readonly writer = inject(EntryWriter);
+  private readonly vessels = inject(Store).selectSignal(cupboardFeature.selectVessels);
+  readonly view = input.required<BatchView>();
+  readonly now = input.required<string>();
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly vents = VENTS.map((id) => ({ id, name: VENT_NAMES[id] }));
+  protected readonly danger = [caution('let-gas-out')];
+  protected readonly vent = computed(() => this.view().state.vent?.vent ?? '');
+  protected readonly working = computed(() => {
+    const { state, verdict } = this.view();
+    return state.liquid !== null && state.keg === null && verdict !== null && !provesFinished(verdict.value.status);
+  });
+  protected readonly notes = computed(() => careNotes(this.view().state, this.view().verdict?.value ?? null, { today: this.now(), vessels: this.vessels() }));
+
+  protected async set(choice: string): Promise<void> {
+    const vent = VENTS.find((v) => v === choice);
+    if (!vent) return;
+    this.refusal.set(await this.writer.write(this.view(), [{ kind: 'vented', payload: { vent } }], 'Written down.', 'stay'));
+  }
+}

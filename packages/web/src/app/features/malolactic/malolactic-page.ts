@@ -1,0 +1,70 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { attempt, figure, malolacticOutlook, turnedFromTa } from '@trug/core';
+import { injectBatchView } from '../../shared/batch-of-page';
+import { CautionList } from '../../shared/caution/caution-list';
+import { createBatchDraft } from '../../shared/draft';
+import { EntryWriter } from '../../shared/entry-writer';
+import { numberOf } from '../../shared/field/number-of';
+import { TextField } from '../../shared/field/text-field';
+import { Working } from '../../shared/working/working';
+
+/** The malolactic change: what it would do, how far it is, and whether it is wanted. */
+@Component({
+  selector: 'trug-malolactic-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink, CautionList, TextField, Working],
+  templateUrl: './malolactic-page.html',
+  styleUrl: './malolactic-page.scss',
+})
+export class MalolacticPage {
+  private readonly writer = inject(EntryWriter);
+  readonly id = input.required<string>();
+  protected readonly view = injectBatchView(this.id);
+  protected readonly draft = createBatchDraft('malolactic', { is: 'begun', wanted: 'yes', ta: '' });
+  protected readonly fields = computed(() => this.draft.fields());
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly outlook = computed(() => {
+    const liquid = this.view()?.state.liquid;
+    return liquid ? malolacticOutlook(liquid) : null;
+  });
+  protected readonly figures = computed(() => {
+    const o = this.outlook()?.value;
+    return o
+      ? [
+          { name: 'Acid, as malic', now: `${figure(o.now.taGPerL, 1)} g/L`, after: `${figure(o.after.taGPerL, 1)} g/L` },
+          { name: 'pH', now: figure(o.now.ph, 2), after: figure(o.after.ph, 2) },
+        ]
+      : [];
+  });
+  /** How far it has come, from the acid as measured; the whole way when it is over and nothing was measured. */
+  protected readonly turned = computed((): number | string => {
+    const { is, ta } = this.fields();
+    const liquid = this.view()?.state.liquid;
+    if (is === 'begun' || !liquid) return 0;
+    if (ta.trim() === '') return is === 'over' ? 1 : 0;
+    const measured = numberOf(ta);
+    if (measured === null) return `“${ta}” is no acidity. Write g/L as malic, such as 4.2.`;
+    const found = attempt(() => turnedFromTa(liquid, measured));
+    return found.ok ? found.value : found.error.message;
+  });
+  protected readonly turnedText = computed(() => {
+    const turned = this.turned();
+    return typeof turned === 'number' && turned > 0 ? `About ${Math.round(turned * 100)} % of its malic acid has turned.` : null;
+  });
+
+  protected async file(): Promise<void> {
+    const view = this.view();
+    const turned = this.turned();
+    if (!view || typeof turned === 'string') {
+      this.refusal.set(typeof turned === 'string' ? turned : 'This batch is not loaded.');
+      return;
+    }
+    const { is, wanted } = this.fields();
+    const payload = { turnedFraction: turned, wanted: wanted === 'yes', bacteria: is === 'begun', done: is === 'over' };
+    const refused = await this.writer.write(view, [{ kind: 'malolactic', payload }], 'Written down.');
+    if (refused === null) this.draft.forget();
+    this.refusal.set(refused);
+  }
+}
