@@ -83,6 +83,8 @@ describe('the curve', () => {
       startAt: dayAt(0.1),
       expectedEndSg: 0.998,
       questionedIds: [],
+      devices: [],
+      span: null,
       forecast: null,
       pitchedAt: null,
       now: dayAt(today),

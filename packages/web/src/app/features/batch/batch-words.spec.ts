@@ -69,6 +69,8 @@ describe('curveDrawing', () => {
       startAt: dayAt(0),
       expectedEndSg: 0.998,
       questionedIds: [],
+      devices: [],
+      span: null,
       forecast: null,
       pitchedAt: null,
       now: dayAt(26),

@@ -58,6 +58,8 @@ describe('the fan', () => {
         expectedEndSg: 0.998,
         questionedIds: [],
         now: dayAt(7),
+        devices: [],
+        span: null,
         forecast: {
           band: Array.from({ length: 60 }, (_, day) => ({ day, p10: 1.02, p50: 1.021, p90: 1.024 })),
           finishDay: { p10: finish, p50: finish, p90: finish },
