@@ -40,6 +40,11 @@ const VIEWS: readonly (readonly [name: string, path: () => string])[] = [
   ['adjust', () => `/batch/${ids['Terrace Must'] ?? ''}/adjust`],
   ['split', () => `/batch/${ids['Terrace Must'] ?? ''}/split`],
   ['restart', () => `/batch/${ids['Hollow Wild'] ?? ''}/restart`],
+  ['batch, with a device', () => `/batch/${ids['Carton No. 4'] ?? ''}`],
+  ['fault finder', () => `/batch/${ids['Lane Perry'] ?? ''}/fault`],
+  ['clear it', () => `/batch/${ids['Lane Perry'] ?? ''}/clear`],
+  ['malolactic change', () => `/batch/${ids['Gate Blend'] ?? ''}/malolactic`],
+  ['readings from a table', () => `/batch/${ids['Gate B'] ?? ''}/import`],
   ['year', () => '/year'],
   ['practice', () => '/practice'],
 ];

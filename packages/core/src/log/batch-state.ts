@@ -89,6 +89,8 @@ export interface BatchState {
   readonly judged: readonly JudgedEntry[];
   /** Bubbles, clarity and smell as noted. */
   readonly hints: readonly Hint[];
+  /** Nitrogen given after the pitch. */
+  readonly feeds: readonly { readonly at: string; readonly mgNPerL: number }[];
   readonly filledAt: string | null;
   readonly sulfitedAt: string | null;
   readonly pitchedAt: string | null;
@@ -123,6 +125,7 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   yeastId: null,
   judged: [],
   hints: [],
+  feeds: [],
   filledAt: null,
   sulfitedAt: null,
   pitchedAt: null,

@@ -45,6 +45,30 @@ describe('forecastInputOf', () => {
     expect(input?.readings).toHaveLength(2);
     expect(input?.todayDay).toBeCloseTo(7.001, 6);
   });
+  it('counts food by its day after the pitch, and as the juice’s own before it', () => {
+    const food = (day: number, name = 'organic yeast nutrient'): Entry => entry('addition', day, { what: 'nutrient', name, massG: 10 });
+    const before = forecastInputOf(replay([fill, food(0.5), pitch(1), read(4, 1.042)]), dayAt(5));
+    expect(before?.feeds).toEqual([]);
+    expect(before?.liquid.yanMgPerL).toBeCloseTo(80 + 20, 6);
+    const after = forecastInputOf(replay([fill, pitch(1), read(4, 1.042), food(4.5), food(4.6, 'a stranger’s powder')]), dayAt(5), { feedMgNPerL: 50 });
+    expect(after?.feeds).toEqual([
+      { day: 3.5, mgNPerL: 20 },
+      { day: 4, mgNPerL: 50 },
+    ]);
+    expect(after?.liquid.yanMgPerL).toBeCloseTo(80, 6);
+  });
+  it('asks with what a device says, less surely than with glass', () => {
+    const state = replay([fill, pitch(1), read(4, 1.042)]);
+    const device = [
+      { at: dayAt(3), sg: 1.045, plusMinus: 0.004 },
+      { at: dayAt(6), sg: 1.034, plusMinus: 0.004 },
+    ];
+    expect(forecastInputOf(state, dayAt(6), {}, device)?.readings.map((r) => [r.day, r.plusMinus])).toEqual([
+      [2, 0.004],
+      [3, undefined],
+      [5, 0.004],
+    ]);
+  });
   it('has nothing to ask before yeast, in a keg, or when it is gone', () => {
     expect(forecastInputOf(replay([fill]), dayAt(2))).toBeNull();
     const gone = replay([fill, pitch(1), entry('discarded', 5, { volumeL: 20, why: 'vinegar' })]);

@@ -39,7 +39,7 @@ export function forecastInputOf(state: BatchState, today: string, whatIf: WhatIf
   return {
     ...question,
     tempProfile: whatIf.tempC === undefined ? question.tempProfile : [...question.tempProfile, { day, tempC: whatIf.tempC }],
-    feeds: whatIf.feedMgNPerL === undefined ? [] : [{ day, mgNPerL: whatIf.feedMgNPerL }],
+    feeds: [...(question.feeds ?? []), ...(whatIf.feedMgNPerL === undefined ? [] : [{ day, mgNPerL: whatIf.feedMgNPerL }])],
   };
 }
 
@@ -71,6 +71,7 @@ function questionOf(state: BatchState, today: string, device: readonly DeviceRea
     yeastId,
     pitchGPerL: Math.min(5, pitch.gPerL),
     readings,
+    feeds: state.feeds.filter((f) => f.at > pitch.at).map((f) => ({ day: dayOf(f.at), mgNPerL: f.mgNPerL })),
     tempProfile: state.temps.map((t) => ({ day: dayOf(t.at), tempC: t.tempC })),
     todayDay,
     seed: 1,

@@ -6,11 +6,12 @@ import type { BatchState, StateReading } from './batch-state.js';
 import type { VesselFill } from './entry.js';
 
 /** The state while a log is folded: the same as the result, but its lists grow in place, so long logs stay quick. */
-export interface Draft extends Omit<BatchState, 'readings' | 'temps' | 'judged' | 'hints' | 'crates' | 'issues' | 'stage'> {
+export interface Draft extends Omit<BatchState, 'readings' | 'temps' | 'judged' | 'hints' | 'feeds' | 'crates' | 'issues' | 'stage'> {
   readonly readings: StateReading[];
   readonly temps: { at: string; tempC: number }[];
   readonly judged: JudgedEntry[];
   readonly hints: Hint[];
+  readonly feeds: { at: string; mgNPerL: number }[];
   readonly crates: BatchState['crates'][number][];
   readonly issues: { entryId: string; text: string }[];
   stage: BatchState['stage'];

@@ -9,14 +9,14 @@ import { agreeWithMustReading, agreeWithReading } from '../liquid/ferment-to.js'
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { abvOf, dryAbvOf, gravityOf } from '../liquid/views.js';
-import { DAY_MS } from '../quantity/days.js';
 import { leadingYeast } from '../yeast/yeast-together.js';
 import { EMPTY_STATE, type BatchState } from './batch-state.js';
-import { hintsInWords } from '../ferment/hints.js';
 import { correctGravity } from './correct-gravity.js';
 import { effectiveEntries } from './effective-entries.js';
 import type { Entry, EntryOf, RawGravity } from './entry.js';
 import { emptied, inHand, scaled, type Draft, type Patch } from './replay-draft.js';
+import { clarified, noteHints } from './replay-notes.js';
+import { fed } from './replay-feeds.js';
 import { blended, split } from './replay-pours.js';
 
 /**
@@ -27,7 +27,7 @@ import { blended, split } from './replay-pours.js';
  * @returns the state
  */
 export function replay(log: readonly Entry[]): BatchState {
-  const draft: Draft = { ...EMPTY_STATE, readings: [], temps: [], judged: [], hints: [], crates: [], issues: [] };
+  const draft: Draft = { ...EMPTY_STATE, readings: [], temps: [], judged: [], hints: [], feeds: [], crates: [], issues: [] };
   for (const entry of effectiveEntries(log).entries) {
     try {
       Object.assign(draft, applied(draft, entry), { lastEntryAt: entry.at });
@@ -39,13 +39,6 @@ export function replay(log: readonly Entry[]): BatchState {
   }
   draft.stage = stageOf(draft);
   return draft;
-}
-
-/** What was seen or smelt in passing, in the figures of a reading or in a maker's own words. */
-function noteHints(state: Draft, entry: Entry): void {
-  if (entry.kind === 'reading' && entry.payload.bubbles !== null) state.hints.push({ at: entry.at, of: 'bubbles', is: entry.payload.bubbles });
-  const words = entry.kind === 'note' || entry.kind === 'tasted' ? entry.payload.text : entry.note;
-  if (words !== '') state.hints.push(...hintsInWords(entry.at, words));
 }
 
 function stageOf(state: Draft): BatchState['stage'] {
@@ -201,6 +194,7 @@ function added(state: Draft, entry: EntryOf<'addition'>): Patch {
     case 'sulfite':
       return { ...both(state, (l) => addSulfite(l, payload.so2MgPerL)), sulfitedAt: entry.at };
     case 'nutrient':
+      return fed(state, entry.at, payload);
     case 'enzyme':
     case 'bentonite':
     case 'finings':
@@ -216,14 +210,6 @@ function racked(state: Draft, entry: EntryOf<'racked'>): Patch {
     throw new CoreError('NOT_ALLOWED', `${movedL.toFixed(1)} L cannot be racked from ${before.toFixed(1)} L`, { movedL, volumeL: before, lossL });
   }
   return { ...both(state, (l) => ({ ...l, volumeL: movedL })), vessels, rackedAt: entry.at };
-}
-
-function clarified(state: Draft, { at, payload }: EntryOf<'clarified'>): Patch {
-  inHand(state);
-  const lookAt = new Date(Date.parse(at) + payload.waitDays * DAY_MS).toISOString();
-  // With both parts in, the finings' own steps are over.
-  const plan = payload.means === 'finings' && state.plan?.plan === 'finings' ? null : state.plan;
-  return { clarified: { means: payload.means, at, lookAt }, plan };
 }
 
 function turned(state: Draft, { at, payload }: EntryOf<'malolactic'>): Patch {

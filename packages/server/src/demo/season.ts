@@ -1,5 +1,5 @@
 import type { VesselKindId } from '@trug/contract';
-import type { BatchStory } from './story.js';
+import type { Act, BatchStory } from './story.js';
 
 /** The made-up maker's vessels. */
 export const DEMO_VESSELS: readonly { readonly key: string; readonly name: string; readonly kind: VesselKindId; readonly capacityL: number }[] = [
@@ -17,6 +17,12 @@ export const DEMO_VESSELS: readonly { readonly key: string; readonly name: strin
   { key: 'keg', name: 'Steel keg', kind: 'keg', capacityL: 19 },
 ];
 
+/** A step of rousing a ferment that had stopped. */
+const rousing = (step: number, done: string, next: string | null): Act => ({
+  kind: 'stepped',
+  payload: { plan: 'rouse', done, step, of: 2, next, waitMin: 1440 },
+});
+
 /**
  * One season of a made-up garden: each batch stands at another stage, so that every part of the shelf shows
  * something true. Days count back from today.
@@ -32,6 +38,7 @@ export const DEMO_SEASON: readonly BatchStory[] = [
       { daysAgo: 5, add: { what: 'fermentable', fermentableId: 'sucrose', massG: 420 } },
       { daysAgo: 5, move: ['the kitchen corner', 20] },
       { daysAgo: 4, pitch: ['american-ale', 5.2, 'sprinkled', 20] },
+      { daysAgo: 4, act: { kind: 'vented', payload: { vent: 'airlock' } } },
       { daysAgo: 2.2, read: [1.047, 20], note: 'Away by the second morning.', bubbles: 'lively' },
       { daysAgo: 0.4, read: [1.036, 21], bubbles: 'lively' },
     ],
@@ -156,6 +163,8 @@ export const DEMO_SEASON: readonly BatchStory[] = [
       { daysAgo: 38, read: [1.022, 14] },
       { daysAgo: 28, read: [1.011, 14] },
       { daysAgo: 18, read: [1.007, 14] },
+      { daysAgo: 16, act: { kind: 'note', payload: { text: 'Still hazy, evenly so. Strings in the spirit test: pectin.' } } },
+      { daysAgo: 12, act: { kind: 'clarified', payload: { means: 'enzyme', massG: 14, waitDays: 14 } } },
       { daysAgo: 3, read: [1.007, 13], note: 'Round, still a little sweet: the pears.' },
     ],
   },
@@ -260,9 +269,18 @@ export const DEMO_SEASON: readonly BatchStory[] = [
     fill: { source: 'last year’s terrace apples', fruit: 'apple', volumeL: 14.6, sg: 1.054, ph: 3.4, taGPerL: 6.2, vessels: [['bucket', 14.6]], tempC: 15 },
     then: [
       { daysAgo: 400, pitch: ['neutral-champagne', 3.7, 'sprinkled', 15] },
-      { daysAgo: 385, read: [1.012, 15] },
-      { daysAgo: 350, read: [0.998, 12] },
-      { daysAgo: 330, read: [0.998, 11] },
+      { daysAgo: 390, read: [1.031, 14] },
+      { daysAgo: 382, read: [1.024, 9] },
+      { daysAgo: 374, read: [1.024, 9], note: 'Stopped when the frost came.' },
+      { daysAgo: 373, move: ['the kitchen corner', 19] },
+      { daysAgo: 373, act: rousing(1, 'Moved it to the warm and stirred the lees up gently.', 'Feed it: half a dose of yeast nutrient in a cup of cider.') },
+      { daysAgo: 372, add: { what: 'nutrient', name: 'organic yeast nutrient', massG: 5 } },
+      { daysAgo: 372, act: rousing(2, 'Fed it.', null) },
+      { daysAgo: 366, read: [1.024, 19], note: 'Not a bubble. New yeast, then.' },
+      { daysAgo: 364, pitch: ['restart', 4, 'starter', 19], note: 'Built up over three days with more of the cider each time.' },
+      { daysAgo: 358, read: [1.013, 19], bubbles: 'lively' },
+      { daysAgo: 345, read: [0.998, 17] },
+      { daysAgo: 330, read: [0.998, 13] },
       { daysAgo: 329, rack: [[['bucket', 14]], 0.6] },
       { daysAgo: 280, prime: ['sucrose', 78, 2.4, 15] },
       { daysAgo: 280, bottle: [[['crown-500', 26]], 'Old Terrace', 'slate'] },

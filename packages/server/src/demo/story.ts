@@ -20,6 +20,8 @@ export interface StoryStep {
   readonly keg?: readonly [vesselKey: string, volumeL: number, targetVolumes: number, storeC: number];
   readonly open?: readonly [kindId: string, count: number];
   readonly taste?: string;
+  /** Anything else, as the log has it. */
+  readonly act?: Act;
 }
 
 /** A batch told by the days before today. */
@@ -100,6 +102,7 @@ export function fillAct({ fill }: BatchStory, ids: VesselIds): Act {
  * @throws {Error} when the step tells nothing
  */
 export function stepAct(step: StoryStep, ids: VesselIds): Act {
+  if (step.act) return step.act;
   if (step.add) return { kind: 'addition', payload: step.add };
   if (step.pitch) {
     const [yeastId, massG, method, juiceC] = step.pitch;
