@@ -10,3 +10,4 @@ export type { StoredJuice } from './juices/stored-juice.js';
 export type { SupplyDto, SupplyKind } from './supplies/supply.dto.js';
 export type { InstrumentDto, InstrumentKindId } from './instruments/instrument.dto.js';
 export type { DeviceColumns, ReadingsReply, RunningStandIn } from './devices/device-series.js';
+export type { PlaceDto } from './places/place.dto.js';

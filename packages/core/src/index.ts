@@ -150,7 +150,7 @@ export { shareOfSupply, suppliesUsed, type SupplyUnit } from './cupboard/supplie
 export { effectiveEntries } from './log/effective-entries.js';
 export { replay } from './log/replay.js';
 export { correctGravity } from './log/correct-gravity.js';
-export { forecastInputOf, pastFermentOf, type ForecastQuestion, type WhatIf } from './log/forecast-of.js';
+export { forecastInputOf, pastFermentOf, type AlsoKnown, type ForecastQuestion, type WhatIf } from './log/forecast-of.js';
 export { restartInputOf, restartOutcomeOf } from './log/restart-of.js';
 export { judgeState, liquidToBottle, maySeal } from './log/judge-state.js';
 export { checkEntryAgainst, COLD_KEG_MOST_C, type EntryCheck } from './log/check-entry.js';
@@ -169,6 +169,9 @@ export { FRUIT_LIBRARY, type FruitKind } from './reference/fruit-library-data.js
 export { fruitById } from './reference/fruit-library.js';
 // care and clearing
 export { blowOffRisk, type BlowOffRisk } from './care/blow-off-risk.js';
+export { placeProfile, placeTempAt, USUAL_PLACES, type UsualPlace } from './care/place-curve.js';
+export { dirtyVessels, type DirtyVessel } from './rack/dirty-vessels.js';
+export { vesselJobs } from './plan/vessel-jobs.js';
 export { careNotes, type CareNote, type CareVessel } from './care/care-notes.js';
 export { clearingWays, FININGS_WAIT_MIN, type ClearingWay, type HazeCause } from './clear/clearing-ways.js';
 export { malolacticOutlook, turnedFromTa, type MalolacticOutlook } from './malolactic/malolactic-outlook.js';

@@ -1,5 +1,5 @@
 import { IsIn, IsNotEmpty } from 'class-validator';
-import { InRange, Text, Ulid } from '../validation/decorators.js';
+import { InRange, Instant, Text, Ulid } from '../validation/decorators.js';
 import { VESSEL_KINDS, type VesselKindId } from './vessel-kinds.js';
 
 /** A vessel as the maker adds it. */
@@ -16,4 +16,11 @@ export interface VesselDto {
   readonly name: string;
   readonly kind: VesselKindId;
   readonly capacityL: number;
+  /** When it was last cleaned; null or absent when nobody said. */
+  readonly cleanedAt?: string | null | undefined;
+}
+
+/** A vessel was cleaned. */
+export class CleanedDto {
+  @Instant() at!: string;
 }

@@ -63,7 +63,7 @@ describe('forecastInputOf', () => {
       { at: dayAt(3), sg: 1.045, plusMinus: 0.004 },
       { at: dayAt(6), sg: 1.034, plusMinus: 0.004 },
     ];
-    expect(forecastInputOf(state, dayAt(6), {}, device)?.readings.map((r) => [r.day, r.plusMinus])).toEqual([
+    expect(forecastInputOf(state, dayAt(6), {}, { device })?.readings.map((r) => [r.day, r.plusMinus])).toEqual([
       [2, 0.004],
       [3, undefined],
       [5, 0.004],

@@ -1,3 +1,4 @@
+import { placeProfile } from '../care/place-curve.js';
 import type { DeviceReading } from '../device/device-tracks.js';
 import { siftReadings, type GravityReading } from '../ferment/reading.js';
 import type { DayReading, ForecastInput } from '../forecast/forecast-types.js';
@@ -11,6 +12,14 @@ export interface WhatIf {
   readonly tempC?: number | undefined;
   /** Nitrogen put in today, mg/L. */
   readonly feedMgNPerL?: number | undefined;
+}
+
+/** What is known beside a batch's log. */
+export interface AlsoKnown {
+  /** What devices say besides the readings off glass. */
+  readonly device?: readonly DeviceReading[] | undefined;
+  /** The usual year of where it stands, January to December, °C. */
+  readonly placeMonthlyC?: readonly number[] | undefined;
 }
 
 /** Sugar below which there is nothing left to forecast, g/L. */
@@ -29,16 +38,18 @@ export type ForecastQuestion = Omit<ForecastInput, 'history' | 'members'>;
  * @param state - the batch
  * @param today - ISO 8601
  * @param whatIf - a change to try
- * @param device - what a device says besides the readings off glass
+ * @param also - what is known beside the log
  * @returns the input without the maker's history; null where nothing can be forecast: before yeast, after bottling, in a keg, in a blend of ciders, or with no sugar to speak of
  */
-export function forecastInputOf(state: BatchState, today: string, whatIf: WhatIf = {}, device: readonly DeviceReading[] = []): ForecastQuestion | null {
+export function forecastInputOf(state: BatchState, today: string, whatIf: WhatIf = {}, also: AlsoKnown = {}): ForecastQuestion | null {
+  const { device = [], placeMonthlyC } = also;
   const question = state.liquid && !state.keg ? questionOf(state, today, device) : null;
   if (!question) return null;
   const day = question.todayDay ?? 0;
+  const ahead = placeMonthlyC ? placeProfile(placeMonthlyC, today, day, (question.horizonDays ?? USUAL_DAYS) - day) : [];
   return {
     ...question,
-    tempProfile: whatIf.tempC === undefined ? question.tempProfile : [...question.tempProfile, { day, tempC: whatIf.tempC }],
+    tempProfile: whatIf.tempC === undefined ? [...question.tempProfile, ...ahead] : [...question.tempProfile, { day, tempC: whatIf.tempC }],
     feeds: [...(question.feeds ?? []), ...(whatIf.feedMgNPerL === undefined ? [] : [{ day, mgNPerL: whatIf.feedMgNPerL }])],
   };
 }

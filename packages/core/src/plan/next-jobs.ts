@@ -20,6 +20,7 @@ export type JobKind =
   | 'warm'
   | 'restart'
   | 'rack'
+  | 'clean'
   | 'look'
   | 'release'
   | 'malolactic'

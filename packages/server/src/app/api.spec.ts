@@ -119,7 +119,7 @@ describe('batches, vessels and settings', () => {
     const vessel = { id: ulid(), name: 'Back jar', kind: 'jar', capacityL: 5 };
     expect(await server.request('POST', '/api/vessels', vessel)).toMatchObject({ status: 201, body: vessel });
     expect((await server.request('POST', '/api/vessels', { ...vessel, id: ulid(), capacityL: -1 })).status).toBe(400);
-    expect((await server.request('GET', '/api/vessels')).body).toContainEqual(vessel);
+    expect((await server.request('GET', '/api/vessels')).body).toContainEqual({ ...vessel, cleanedAt: null });
   });
   it('notice when another window was quicker', async () => {
     const settings = (await server.request('GET', '/api/settings')).body as { version: number };
@@ -146,5 +146,23 @@ describe('the app', () => {
     expect(body).toEqual({ now: '2026-11-23T10:00:00.000Z', fixed: true });
     expect(headers.get('content-security-policy')).toContain("script-src 'self'");
     expect(headers.get('x-powered-by')).toBeNull();
+  });
+});
+
+describe('vessels and places', () => {
+  it('a vessel is cleaned, and an older cleaning does not undo a newer one', async () => {
+    const id = ulid();
+    await server.request('POST', '/api/vessels', { id, name: 'Jar', kind: 'jar', capacityL: 5 });
+    const clean = (at: string): ReturnType<TestServer['request']> => server.request('POST', `/api/vessels/${id}/cleaned`, { at });
+    expect(await clean('2026-11-20T10:00:00.000Z')).toMatchObject({ status: 200, body: { cleanedAt: '2026-11-20T10:00:00.000Z' } });
+    expect(await clean('2026-11-10T10:00:00.000Z')).toMatchObject({ body: { cleanedAt: '2026-11-20T10:00:00.000Z' } });
+    expect((await clean('yesterday')).status).toBe(400);
+    expect((await server.request('POST', `/api/vessels/${ulid()}/cleaned`, { at: '2026-11-20T10:00:00.000Z' })).status).toBe(404);
+  });
+  it('a place has twelve months of possible temperatures', async () => {
+    const place = { id: ulid(), version: 0, name: 'the shed', monthlyC: [3, 4, 7, 10, 14, 17, 19, 19, 16, 12, 8, 4] };
+    expect((await server.request('POST', '/api/places', place)).status).toBe(201);
+    expect((await server.request('POST', '/api/places', { ...place, id: ulid(), monthlyC: [1, 2] })).status).toBe(400);
+    expect((await server.request('POST', '/api/places', { ...place, id: ulid(), monthlyC: place.monthlyC.map(() => 90) })).status).toBe(400);
   });
 });

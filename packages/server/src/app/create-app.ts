@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { API_PATHS, InstrumentDto, JuiceDto, SupplyDto } from '@trug/contract';
+import { API_PATHS, InstrumentDto, JuiceDto, PlaceDto, SupplyDto } from '@trug/contract';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
@@ -8,7 +8,7 @@ import type { Logger } from 'pino';
 import type { Sequelize } from 'sequelize';
 import { createBatchRouter } from '../batches/batch.router.js';
 import { createBatchService } from '../batches/batch.service.js';
-import { InstrumentModel, JuiceModel, SupplyModel } from '../cards/card.models.js';
+import { InstrumentModel, JuiceModel, PlaceModel, SupplyModel } from '../cards/card.models.js';
 import { createCardRouter } from '../cards/card.router.js';
 import { createCardStore } from '../cards/card.store.js';
 import { createWriteQueue } from '../db/write-queue.js';
@@ -57,6 +57,7 @@ export function createApp({ sequelize, clock, log, webDir, postReadings }: AppDe
   const write = createWriteQueue(sequelize);
   const juices = createCardStore({ model: JuiceModel, dto: JuiceDto, word: 'juice', check: checkJuiceCard }, write);
   const supplies = createCardStore({ model: SupplyModel, dto: SupplyDto, word: 'supply' }, write);
+  const places = createCardStore({ model: PlaceModel, dto: PlaceDto, word: 'place' }, write);
   const instruments = createCardStore({ model: InstrumentModel, dto: InstrumentDto, word: 'instrument', check: checkInstrument }, write);
   const entries = createEntryService({ write, clock, juices });
   const batches = createBatchService({ write, entries });
@@ -95,6 +96,7 @@ export function createApp({ sequelize, clock, log, webDir, postReadings }: AppDe
   app.use(API_PATHS.families, createFamilyRouter(batches));
   app.use(API_PATHS.juices, createCardRouter(juices));
   app.use(API_PATHS.supplies, createCardRouter(supplies));
+  app.use(API_PATHS.places, createCardRouter(places));
   app.use(API_PATHS.instruments, createCardRouter(instruments));
   app.use(API_PATHS.devices, createDeviceRouter({ service: devices, hub, standIns }));
   app.use(API_PATHS.entries, createEntryRouter(entries));

@@ -17,6 +17,13 @@ export class SupplyModel extends CardModel<SupplyModel> {
   declare facts: string;
 }
 
+/** A row of `places`. */
+export class PlaceModel extends CardModel<PlaceModel> {
+  declare id: string;
+  declare version: number;
+  declare facts: string;
+}
+
 /** A row of `instruments`. */
 export class InstrumentModel extends CardModel<InstrumentModel> {
   declare id: string;
@@ -34,5 +41,6 @@ const COLUMNS = {
 export function initCardModels(sequelize: Sequelize): void {
   JuiceModel.init({ ...COLUMNS }, { sequelize, tableName: 'juices' });
   SupplyModel.init({ ...COLUMNS }, { sequelize, tableName: 'supplies' });
+  PlaceModel.init({ ...COLUMNS }, { sequelize, tableName: 'places' });
   InstrumentModel.init({ ...COLUMNS }, { sequelize, tableName: 'instruments' });
 }

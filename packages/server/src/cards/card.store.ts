@@ -4,7 +4,7 @@ import type { Transaction } from 'sequelize';
 import type { Write } from '../db/write-queue.js';
 import { HttpError } from '../http/http-error.js';
 import { readBody } from '../http/read-body.js';
-import type { InstrumentModel, JuiceModel, SupplyModel } from './card.models.js';
+import type { InstrumentModel, JuiceModel, PlaceModel, SupplyModel } from './card.models.js';
 
 /** What every card has. */
 export interface Card {
@@ -24,7 +24,7 @@ export interface CardStore<T extends Card> {
 
 /** What a store of cards is made of. */
 export interface CardKind<T extends Card> {
-  readonly model: typeof JuiceModel | typeof SupplyModel | typeof InstrumentModel;
+  readonly model: typeof JuiceModel | typeof SupplyModel | typeof InstrumentModel | typeof PlaceModel;
   readonly dto: ClassConstructor<T>;
   /** As the maker would call it. */
   readonly word: string;

@@ -12,6 +12,12 @@ export const DEMO_INSTRUMENTS: readonly (Pick<InstrumentDto, 'kind' | 'name' | '
   { kind: 'floating-hydrometer', name: 'The float', calibratedAtC: 20, offset: 0, posts: true, checkedDaysAgo: null, batch: 'Carton No. 4' },
 ];
 
+/** The made-up maker's places, each with its usual year, January to December, °C. */
+export const DEMO_PLACES: readonly { readonly name: string; readonly monthlyC: readonly number[] }[] = [
+  { name: 'the shed', monthlyC: [3, 4, 7, 10, 14, 17, 19, 19, 16, 12, 8, 4] },
+  { name: 'the back room', monthlyC: [12, 12, 13, 15, 17, 19, 20, 20, 18, 16, 14, 13] },
+];
+
 /** Where the float has been: in which batch, from the pitch until so many days ago. */
 export const DEMO_FLOAT_IN: readonly { readonly batch: string; readonly untilDaysAgo: number }[] = [
   { batch: 'Gate Blend', untilDaysAgo: 9 },

@@ -1,7 +1,7 @@
 import { API_PATHS, type InstrumentDto, type JuiceDto, type SupplyDto } from '@trug/contract';
 import { DAY_MS, replay, type Entry, type Steeping } from '@trug/core';
 import { ulid as makeUlid } from 'ulid';
-import { DEMO_FLOAT_IN, DEMO_INSTRUMENTS, floatTrace } from './instruments.js';
+import { DEMO_FLOAT_IN, DEMO_INSTRUMENTS, DEMO_PLACES, floatTrace } from './instruments.js';
 import { DEMO_JUICES, DEMO_SUPPLIES, type JuiceStory } from './larder.js';
 import { DEMO_SEASON, DEMO_VESSELS } from './season.js';
 import { fillAct, fillsOf, stepAct, type Act, type BatchStory, type StoryStep } from './story.js';
@@ -61,6 +61,9 @@ export async function makeSeason(baseUrl: string): Promise<void> {
     const bestBefore = daysLeft === null ? null : new Date(nowMs + daysLeft * DAY_MS).toISOString().slice(0, 10);
     const card: SupplyDto = { id: ulid(nowMs - 30 * DAY_MS + i), version: 0, ...supply, bestBefore };
     await send(`${baseUrl}${API_PATHS.supplies}`, card);
+  }
+  for (const [i, place] of DEMO_PLACES.entries()) {
+    await send(`${baseUrl}${API_PATHS.places}`, { id: ulid(nowMs - 90 * DAY_MS + i), version: 0, ...place });
   }
   await putInInstruments(telling);
 }

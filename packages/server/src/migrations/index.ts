@@ -4,9 +4,10 @@ import * as createBatches from './0001-create-batches.js';
 import * as createVesselsAndSettings from './0002-create-vessels-and-settings.js';
 import * as createJuicesAndSupplies from './0003-create-juices-and-supplies.js';
 import * as createInstruments from './0004-create-instruments-and-device-readings.js';
+import * as createPlaces from './0005-create-places-and-cleanings.js';
 
 /** Every step, in order. A landed step is never edited. */
-const STEPS = [createBatches, createVesselsAndSettings, createJuicesAndSupplies, createInstruments] as const;
+const STEPS = [createBatches, createVesselsAndSettings, createJuicesAndSupplies, createInstruments, createPlaces] as const;
 
 /**
  * The runner of migrations, each in a transaction of its own.

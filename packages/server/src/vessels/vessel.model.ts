@@ -1,5 +1,5 @@
 import type { VesselKindId } from '@trug/contract';
-import { DataTypes, Model, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
 
 /** A row of `vessels`. */
 export class VesselModel extends Model<InferAttributes<VesselModel>, InferCreationAttributes<VesselModel>> {
@@ -7,6 +7,7 @@ export class VesselModel extends Model<InferAttributes<VesselModel>, InferCreati
   declare name: string;
   declare kind: VesselKindId;
   declare capacityL: number;
+  declare cleanedAt: CreationOptional<string | null>;
 }
 
 /** Binds the model to a connection. */
@@ -16,6 +17,7 @@ export function initVesselModel(sequelize: Sequelize): void {
       id: { type: DataTypes.STRING(26), primaryKey: true },
       name: { type: DataTypes.STRING(40), allowNull: false },
       kind: { type: DataTypes.STRING(20), allowNull: false },
+      cleanedAt: { type: DataTypes.STRING(30), allowNull: true },
       capacityL: { type: DataTypes.DOUBLE, allowNull: false, field: 'capacity_l' },
     },
     { sequelize, tableName: 'vessels' },

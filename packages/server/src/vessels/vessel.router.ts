@@ -1,14 +1,14 @@
-import { NewVesselDto, type VesselDto } from '@trug/contract';
+import { CleanedDto, NewVesselDto, type VesselDto } from '@trug/contract';
 import { Router } from 'express';
 import type { Write } from '../db/write-queue.js';
 import { HttpError } from '../http/http-error.js';
 import { readBody } from '../http/read-body.js';
 import { VesselModel } from './vessel.model.js';
 
-const toDto = ({ id, name, kind, capacityL }: VesselModel): VesselDto => ({ id, name, kind, capacityL });
+const toDto = ({ id, name, kind, capacityL, cleanedAt }: VesselModel): VesselDto => ({ id, name, kind, capacityL, cleanedAt });
 
 /**
- * `GET /` lists the maker's vessels, `POST /` adds one.
+ * `GET /` lists the maker's vessels, `POST /` adds one, `POST /:id/cleaned` says when one was cleaned.
  *
  * @param write - the write queue
  * @returns the router
@@ -30,6 +30,16 @@ export function createVesselRouter(write: Write): Router {
       throw new HttpError('conflict', `another vessel is already filed under ${id}`, { current: toDto(row) });
     }
     response.status(created ? 201 : 200).json(toDto(row));
+  });
+  router.post('/:id/cleaned', async (request, response) => {
+    const { at } = readBody(CleanedDto, request.body);
+    const row = await write(async (transaction) => {
+      const there = await VesselModel.findByPk(request.params.id, { transaction });
+      if (!there) throw new HttpError('not-found', `there is no vessel ${request.params.id}`);
+      // Said twice, or late from another window: the newest counts.
+      return (there.cleanedAt ?? '') >= at ? there : there.update({ cleanedAt: at }, { transaction });
+    });
+    response.json(toDto(row));
   });
   return router;
 }

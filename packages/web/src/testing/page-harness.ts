@@ -8,6 +8,7 @@ import {
   DEFAULT_SETTINGS,
   type BatchDto,
   type InstrumentDto,
+  type PlaceDto,
   type StoredJuice,
   type Problem,
   type SupplyDto,
@@ -30,6 +31,7 @@ export interface PageSetting {
   readonly juices?: readonly StoredJuice[];
   readonly supplies?: readonly SupplyDto[];
   readonly instruments?: readonly InstrumentDto[];
+  readonly places?: readonly PlaceDto[];
   readonly providers?: readonly Provider[];
   readonly settings?: Partial<VersionedSettings>;
   /** Day of the sample batch that is today. */
@@ -60,7 +62,18 @@ export class PageHarness {
   /** The same with the drafts of an earlier visit. */
   static async reopen(
     page: Type<unknown>,
-    { batches = [], vessels = [], juices = [], supplies = [], instruments = [], providers = [], settings = {}, today = 0, inputs = {} }: PageSetting,
+    {
+      batches = [],
+      vessels = [],
+      juices = [],
+      supplies = [],
+      instruments = [],
+      places = [],
+      providers = [],
+      settings = {},
+      today = 0,
+      inputs = {},
+    }: PageSetting,
   ): Promise<PageHarness> {
     TestBed.resetTestingModule();
     TestBed.configureTestingModule({
@@ -79,7 +92,7 @@ export class PageHarness {
     const store = TestBed.inject<Store>(Store);
     store.dispatch(
       CellarbookApiActions.loaded({
-        book: { now: dayAt(today), batches, vessels, juices, supplies, instruments, settings: { ...DEFAULT_SETTINGS, ...settings } },
+        book: { now: dayAt(today), batches, vessels, juices, supplies, instruments, places, settings: { ...DEFAULT_SETTINGS, ...settings } },
       }),
     );
     const fixture = TestBed.createComponent(page);
@@ -92,6 +105,7 @@ export class PageHarness {
       if (action.type === LarderPageActions.supplySaved.type) harness.answerSupply(store, action as ReturnType<typeof LarderPageActions.supplySaved>);
       if (action.type === LarderPageActions.instrumentSaved.type)
         harness.answerInstrument(store, action as ReturnType<typeof LarderPageActions.instrumentSaved>);
+      if (action.type === LarderPageActions.placeSaved.type) harness.answerPlace(store, action as ReturnType<typeof LarderPageActions.placeSaved>);
       if (action.type === LarderPageActions.pourMade.type) harness.answerPour(store, action as ReturnType<typeof LarderPageActions.pourMade>);
     });
     await fixture.whenStable();
@@ -196,6 +210,11 @@ export class PageHarness {
   private answerSupply(store: Store, { supply: sent }: ReturnType<typeof LarderPageActions.supplySaved>): void {
     const { refusal: problem } = this;
     setTimeout(() => store.dispatch(problem ? LarderApiActions.supplyRefused({ sent, problem }) : LarderApiActions.supplyStored({ sent, supply: sent })));
+  }
+
+  private answerPlace(store: Store, { place: sent }: ReturnType<typeof LarderPageActions.placeSaved>): void {
+    const { refusal: problem } = this;
+    setTimeout(() => store.dispatch(problem ? LarderApiActions.placeRefused({ sent, problem }) : LarderApiActions.placeStored({ sent, place: sent })));
   }
 
   private answerInstrument(store: Store, { instrument: sent }: ReturnType<typeof LarderPageActions.instrumentSaved>): void {

@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { Actions, ofType } from '@ngrx/effects';
 import { Store, type Action } from '@ngrx/store';
-import type { InstrumentDto, StoredJuice, Problem, SupplyDto } from '@trug/contract/plain';
+import type { InstrumentDto, PlaceDto, StoredJuice, Problem, SupplyDto } from '@trug/contract/plain';
 import { filter, firstValueFrom } from 'rxjs';
 import { NO_ANSWER } from '../state/cellarbook.api';
 import { LarderApiActions, LarderPageActions, type Pour } from '../state/larder.actions';
@@ -24,6 +24,13 @@ export class LarderWriter {
     const refused = await this.refusedByContract('SupplyDto', supply);
     if (refused !== null) return refused;
     return this.ask(LarderPageActions.supplySaved({ supply }), supply, [LarderApiActions.supplyStored.type, LarderApiActions.supplyRefused.type]);
+  }
+
+  /** @returns why the place cannot be filed; null once the server has it */
+  async savePlace(place: PlaceDto): Promise<string | null> {
+    const refused = await this.refusedByContract('PlaceDto', place);
+    if (refused !== null) return refused;
+    return this.ask(LarderPageActions.placeSaved({ place }), place, [LarderApiActions.placeStored.type, LarderApiActions.placeRefused.type]);
   }
 
   /** @returns why the instrument cannot be filed; null once the server has it */
@@ -53,7 +60,7 @@ export class LarderWriter {
     return answered.problem?.detail ?? null;
   }
 
-  private async refusedByContract(name: 'JuiceDto' | 'SupplyDto' | 'InstrumentDto', card: object): Promise<string | null> {
+  private async refusedByContract(name: 'JuiceDto' | 'SupplyDto' | 'InstrumentDto' | 'PlaceDto', card: object): Promise<string | null> {
     const contract = await import('@trug/contract').catch(() => null);
     if (contract === null) return NO_ANSWER;
     const check = contract.checkDto<object>(contract[name], card);

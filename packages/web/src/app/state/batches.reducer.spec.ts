@@ -14,6 +14,7 @@ const book = {
   juices: [],
   supplies: [],
   instruments: [],
+  places: [],
   settings: DEFAULT_SETTINGS,
 };
 

@@ -1,4 +1,4 @@
-import type { BatchDto, InstrumentDto, StoredJuice, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
+import type { BatchDto, InstrumentDto, PlaceDto, StoredJuice, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 
 /** Everything the app opens with. */
@@ -10,6 +10,7 @@ export interface Cellarbook {
   readonly juices: readonly StoredJuice[];
   readonly supplies: readonly SupplyDto[];
   readonly instruments: readonly InstrumentDto[];
+  readonly places: readonly PlaceDto[];
 }
 
 /** The app itself. */
@@ -23,6 +24,7 @@ export const CupboardPageActions = createActionGroup({
   source: 'Cupboard Page',
   events: {
     'Vessel Added': props<{ readonly vessel: VesselDto }>(),
+    'Vessel Cleaned': props<{ readonly vesselId: string; readonly at: string }>(),
     'Settings Changed': props<{ readonly settings: VersionedSettings }>(),
   },
 });
@@ -35,6 +37,8 @@ export const CellarbookApiActions = createActionGroup({
     'Load Failed': props<{ readonly problem: Problem }>(),
     'Vessel Stored': props<{ readonly vessel: VesselDto }>(),
     'Vessel Refused': props<{ readonly vessel: VesselDto; readonly problem: Problem }>(),
+    'Cleaning Stored': props<{ readonly vessel: VesselDto }>(),
+    'Cleaning Refused': props<{ readonly vesselId: string; readonly problem: Problem }>(),
     'Settings Stored': props<{ readonly settings: VersionedSettings }>(),
     'Settings Refused': props<{ readonly settings: VersionedSettings; readonly problem: Problem }>(),
   },

@@ -4,6 +4,7 @@ import {
   API_PATHS,
   type BatchDto,
   type InstrumentDto,
+  type PlaceDto,
   type StoredJuice,
   type Problem,
   type SupplyDto,
@@ -48,6 +49,7 @@ export class CellarbookApi {
       juices: this.http.get<readonly StoredJuice[]>(API_PATHS.juices),
       supplies: this.http.get<readonly SupplyDto[]>(API_PATHS.supplies),
       instruments: this.http.get<readonly InstrumentDto[]>(API_PATHS.instruments),
+      places: this.http.get<readonly PlaceDto[]>(API_PATHS.places),
     }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, ...rest })));
   }
 
@@ -69,6 +71,14 @@ export class CellarbookApi {
 
   saveSupply(supply: SupplyDto): Observable<SupplyDto> {
     return this.saveCard(API_PATHS.supplies, supply);
+  }
+
+  savePlace(place: PlaceDto): Observable<PlaceDto> {
+    return this.saveCard(API_PATHS.places, place);
+  }
+
+  cleanVessel(vesselId: string, at: string): Observable<VesselDto> {
+    return this.http.post<VesselDto>(`${API_PATHS.vessels}/${vesselId}/cleaned`, { at });
   }
 
   saveInstrument(instrument: InstrumentDto): Observable<InstrumentDto> {

@@ -51,6 +51,7 @@ function opened(): void {
   http.expectOne('/api/juices').flush([]);
   http.expectOne('/api/supplies').flush([]);
   http.expectOne('/api/instruments').flush([]);
+  http.expectOne('/api/places').flush([]);
 }
 
 describe('opening', () => {

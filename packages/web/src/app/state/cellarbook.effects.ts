@@ -77,6 +77,20 @@ const addVessel = createEffect(
   { functional: true },
 );
 
+const cleanVessel = createEffect(
+  (actions = inject(Actions), api = inject(CellarbookApi)) =>
+    actions.pipe(
+      ofType(CupboardPageActions.vesselCleaned),
+      concatMap(({ vesselId, at }) =>
+        api.cleanVessel(vesselId, at).pipe(
+          map((vessel) => CellarbookApiActions.cleaningStored({ vessel })),
+          catchError((error: unknown) => of(CellarbookApiActions.cleaningRefused({ vesselId, problem: problemOf(error) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
 const saveSettings = createEffect(
   (actions = inject(Actions), api = inject(CellarbookApi), stored = inject(Store).selectSignal(cupboardFeature.selectStoredSettings)) =>
     actions.pipe(
@@ -100,6 +114,7 @@ const say = createEffect(
         BatchApiActions.entriesRefused,
         BatchApiActions.batchRefused,
         CellarbookApiActions.vesselRefused,
+        CellarbookApiActions.cleaningRefused,
         CellarbookApiActions.settingsRefused,
       ),
       tap((action) => {
@@ -111,4 +126,4 @@ const say = createEffect(
 );
 
 /** What the store does beyond itself: load, file, store, tell. */
-export const cellarbookEffects: Record<string, FunctionalEffect> = { load, fileEntries, beginBatch, openNewBatch, addVessel, saveSettings, say };
+export const cellarbookEffects: Record<string, FunctionalEffect> = { load, fileEntries, beginBatch, openNewBatch, addVessel, cleanVessel, saveSettings, say };

@@ -14,6 +14,9 @@ export interface CupboardState {
 
 const initial: CupboardState = { now: '', vessels: [], settings: DEFAULT_SETTINGS, storedSettings: DEFAULT_SETTINGS };
 
+const cleaned = (vessels: readonly VesselDto[], id: string, cleanedAt: string | null): readonly VesselDto[] =>
+  vessels.map((v) => (v.id === id ? { ...v, cleanedAt } : v));
+
 /** Vessels, settings and the day. */
 export const cupboardFeature = createFeature({
   name: 'cupboard',
@@ -22,6 +25,8 @@ export const cupboardFeature = createFeature({
     on(CellarbookApiActions.loaded, (_state, { book }) => ({ now: book.now, vessels: book.vessels, settings: book.settings, storedSettings: book.settings })),
     on(CupboardPageActions.vesselAdded, (state, { vessel }) => ({ ...state, vessels: [...state.vessels, vessel] })),
     on(CellarbookApiActions.vesselRefused, (state, { vessel }) => ({ ...state, vessels: state.vessels.filter((v) => v.id !== vessel.id) })),
+    on(CupboardPageActions.vesselCleaned, (state, { vesselId, at }) => ({ ...state, vessels: cleaned(state.vessels, vesselId, at) })),
+    on(CellarbookApiActions.cleaningRefused, (state, { vesselId }) => ({ ...state, vessels: cleaned(state.vessels, vesselId, null) })),
     on(CupboardPageActions.settingsChanged, (state, { settings }) => ({ ...state, settings })),
     // A later change may be on its way already, so only the version is taken over.
     on(CellarbookApiActions.settingsStored, (state, { settings }) => ({

@@ -1,4 +1,4 @@
-import type { BatchDto, InstrumentDto, StoredJuice, Problem, SupplyDto } from '@trug/contract/plain';
+import type { BatchDto, InstrumentDto, PlaceDto, StoredJuice, Problem, SupplyDto } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
 import { createActionGroup, props } from '@ngrx/store';
 
@@ -14,6 +14,7 @@ export const LarderPageActions = createActionGroup({
   events: {
     'Juice Saved': props<{ readonly juice: StoredJuice }>(),
     'Supply Saved': props<{ readonly supply: SupplyDto }>(),
+    'Place Saved': props<{ readonly place: PlaceDto }>(),
     'Instrument Saved': props<{ readonly instrument: InstrumentDto }>(),
     'Pour Made': props<{ readonly pour: Pour }>(),
   },
@@ -27,6 +28,8 @@ export const LarderApiActions = createActionGroup({
     'Juice Refused': props<{ readonly sent: StoredJuice; readonly problem: Problem }>(),
     'Supply Stored': props<{ readonly sent: SupplyDto; readonly supply: SupplyDto }>(),
     'Supply Refused': props<{ readonly sent: SupplyDto; readonly problem: Problem }>(),
+    'Place Stored': props<{ readonly sent: PlaceDto; readonly place: PlaceDto }>(),
+    'Place Refused': props<{ readonly sent: PlaceDto; readonly problem: Problem }>(),
     'Instrument Stored': props<{ readonly sent: InstrumentDto; readonly instrument: InstrumentDto }>(),
     'Instrument Refused': props<{ readonly sent: InstrumentDto; readonly problem: Problem }>(),
     'Pour Stored': props<{ readonly sent: Pour; readonly batches: readonly BatchDto[] }>(),

@@ -33,6 +33,20 @@ const saveSupply = createEffect(
   { functional: true },
 );
 
+const savePlace = createEffect(
+  (actions = inject(Actions), api = inject(CellarbookApi)) =>
+    actions.pipe(
+      ofType(LarderPageActions.placeSaved),
+      concatMap(({ place: sent }) =>
+        api.savePlace(sent).pipe(
+          map((place) => LarderApiActions.placeStored({ sent, place })),
+          catchError((error: unknown) => of(LarderApiActions.placeRefused({ sent, problem: problemOf(error) }))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
 const saveInstrument = createEffect(
   (actions = inject(Actions), api = inject(CellarbookApi)) =>
     actions.pipe(
@@ -62,4 +76,4 @@ const pour = createEffect(
 );
 
 /** Sends cards and pours to the server, one after another. */
-export const larderEffects: Record<string, FunctionalEffect> = { saveJuice, saveSupply, saveInstrument, pour };
+export const larderEffects: Record<string, FunctionalEffect> = { saveJuice, saveSupply, saveInstrument, savePlace, pour };

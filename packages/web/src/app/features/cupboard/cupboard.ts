@@ -3,10 +3,13 @@ import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { VESSEL_KINDS, type VesselKindId } from '@trug/contract/plain';
+import { caution, dayText } from '@trug/core';
+import { CautionList } from '../../shared/caution/caution-list';
+import { EntryWriter } from '../../shared/entry-writer';
 import { newId } from '../../shared/new-id';
 import { createDraft } from '../../shared/draft';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
-import { selectFreeVessels } from '../../shared/free-vessels';
+import { selectDirtyVessels, selectFreeVessels } from '../../shared/free-vessels';
 import { Units } from '../../shared/units/units';
 import { drinkLook } from '../../shared/vessel/drink-look';
 import { Vessel, type DrinkLook } from '../../shared/vessel/vessel';
@@ -14,6 +17,7 @@ import { selectBatchViews } from '../../state/batch-views.selectors';
 import { CupboardPageActions } from '../../state/cellarbook.actions';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { InstrumentShelf } from './instrument-shelf';
+import { PlaceShelf } from './place-shelf';
 import { SupplyShelf } from './supply-shelf';
 
 const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working: false };
@@ -22,15 +26,18 @@ const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working:
 @Component({
   selector: 'trug-cupboard',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, Vessel, InstrumentShelf, SupplyShelf],
+  imports: [FormsModule, RouterLink, QuantityField, CautionList, Vessel, InstrumentShelf, PlaceShelf, SupplyShelf],
   templateUrl: './cupboard.html',
   styleUrl: './cupboard.scss',
 })
 export class Cupboard {
   private readonly store = inject(Store);
+  private readonly writer = inject(EntryWriter);
+  protected readonly caustic = [caution('caustic')];
   protected readonly units = inject(Units);
   private readonly vessels = this.store.selectSignal(cupboardFeature.selectVessels);
   private readonly free = this.store.selectSignal(selectFreeVessels);
+  private readonly dirty = this.store.selectSignal(selectDirtyVessels);
   private readonly views = this.store.selectSignal(selectBatchViews);
   private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
   protected readonly kinds = VESSEL_KINDS;
@@ -39,18 +46,26 @@ export class Cupboard {
   protected readonly usual = computed(() => VESSEL_KINDS.find((k) => k.id === this.draft.fields().kind) ?? VESSEL_KINDS[0]);
   protected readonly cards = computed(() => {
     const free = new Set(this.free().map((v) => v.id));
+    const dirty = new Map(this.dirty().map((d) => [d.vesselId, dayText(d.since)]));
     return this.vessels().map((vessel) => {
       const holder = this.views().find((v) => v.state.liquid && v.state.vessels.some((f) => f.vesselId === vessel.id));
       const fill = holder?.state.vessels.find((f) => f.vesselId === vessel.id)?.volumeL ?? 0;
       return {
         vessel,
         free: free.has(vessel.id),
+        dirtySince: dirty.get(vessel.id) ?? null,
         holder: holder?.batch ?? null,
         fraction: fill / vessel.capacityL,
         look: holder ? drinkLook(holder.state, holder.verdict?.value ?? null, this.now()) : EMPTY_LOOK,
       };
     });
   });
+
+  protected readonly anyDirty = computed(() => this.dirty().length > 0);
+
+  protected cleaned(vesselId: string): void {
+    this.store.dispatch(CupboardPageActions.vesselCleaned({ vesselId, at: this.writer.now() }));
+  }
 
   protected add(): void {
     const { name, kind, capacity } = this.draft.fields();

@@ -7,7 +7,9 @@ import { EntryWriter } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { CautionList } from '../../shared/caution/caution-list';
 import { Units } from '../../shared/units/units';
-import { caution } from '@trug/core';
+import { caution, placeTempAt } from '@trug/core';
+import { Store } from '@ngrx/store';
+import { larderFeature } from '../../state/larder.reducer';
 
 /** Where it stands now, and how warm it is there. */
 @Component({
@@ -24,7 +26,20 @@ import { caution } from '@trug/core';
         <div class="sheet">
           <div class="field">
             <label for="place">Where to</label>
-            <input id="place" name="place" placeholder="the kitchen corner" [ngModel]="fields().place" (ngModelChange)="draft.set('place', $event)" />
+            <input
+              id="place"
+              name="place"
+              list="places"
+              autocomplete="off"
+              placeholder="the kitchen corner"
+              [ngModel]="fields().place"
+              (ngModelChange)="to($event)"
+            />
+            <datalist id="places">
+              @for (p of places(); track p.id) {
+                <option [value]="p.name"></option>
+              }
+            </datalist>
           </div>
           <trug-quantity
             label="How warm is it there"
@@ -50,12 +65,20 @@ import { caution } from '@trug/core';
 export class MovePage {
   private readonly writer = inject(EntryWriter);
   private readonly units = inject(Units);
+  protected readonly places = inject(Store).selectSignal(larderFeature.selectPlaces);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   protected readonly draft = createBatchDraft('move', { place: '', temp: '' });
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly refusal = signal<string | null>(null);
   protected readonly cautions = [caution('lift-glass')];
+
+  /** A place with a usual year says how warm it should be there now. */
+  protected to(place: string): void {
+    this.draft.set('place', place);
+    const known = this.places().find((p) => p.name === place);
+    if (known) this.draft.set('temp', this.units.temperature(Math.round(placeTempAt(known.monthlyC, this.writer.now()))));
+  }
 
   protected async file(): Promise<void> {
     const view = this.view();

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { juiceJobs, type JobKind, type JobUrgency } from '@trug/core';
+import { juiceJobs, vesselJobs, type JobKind, type JobUrgency } from '@trug/core';
+import { selectDirtyVessels } from '../../shared/free-vessels';
 import { selectJobs } from '../../state/batch-views.selectors';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { larderFeature } from '../../state/larder.reducer';
@@ -29,6 +30,7 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
   look: { page: '', verb: 'Look' },
   release: { page: '', verb: 'Let it out' },
   malolactic: { page: 'malolactic', verb: 'Taste' },
+  clean: { page: '', verb: 'Clean' },
   bottle: { page: 'bottle', verb: 'Bottle' },
   'test-bottle': { page: 'note', verb: 'Note it' },
   'open-one': { page: '', verb: 'Open' },
@@ -128,12 +130,15 @@ export class JobList {
   private readonly store = inject(Store);
   private readonly ofBatches = this.store.selectSignal(selectJobs);
   private readonly juices = this.store.selectSignal(larderFeature.selectJuices);
+  private readonly dirty = this.store.selectSignal(selectDirtyVessels);
+  private readonly vessels = this.store.selectSignal(cupboardFeature.selectVesselById);
   private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
   private readonly jobs = computed(() => [
     ...(this.now() === '' ? [] : juiceJobs(this.juices(), this.now())).map((job) => ({
       ...job,
       place: job.kind === 'strain' ? ['/juice', job.juiceId] : ['/juice'],
     })),
+    ...vesselJobs(this.dirty(), (id) => this.vessels().get(id)?.name ?? 'a vessel', this.now()).map((job) => ({ ...job, tape: 'slate', place: ['/cupboard'] })),
     ...this.ofBatches().map((job) => ({ ...job, tape: job.batch.tape, place: ['/batch', job.batch.id] })),
   ]);
   protected readonly groups = computed(() =>

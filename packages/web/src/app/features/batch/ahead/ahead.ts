@@ -5,6 +5,7 @@ import { QuantityField, readQuantity } from '../../../shared/field/quantity-fiel
 import { Units } from '../../../shared/units/units';
 import { Working } from '../../../shared/working/working';
 import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
+import { larderFeature } from '../../../state/larder.reducer';
 import { ForecastRunner } from './forecast-runner';
 
 /** The latest batches a pace is learned from. */
@@ -25,6 +26,7 @@ export class Ahead {
   private readonly units = inject(Units);
   private readonly runner = inject(ForecastRunner);
   private readonly views = inject(Store).selectSignal(selectBatchViews);
+  private readonly places = inject(Store).selectSignal(larderFeature.selectPlaces);
   readonly view = input.required<BatchView>();
   readonly now = input.required<string>();
   /** What a device says besides the readings off glass. */
@@ -44,9 +46,14 @@ export class Ahead {
     const tempC = read?.ok === true && read.value.value >= -10 && read.value.value <= 60 ? read.value.value : undefined;
     return tempC === undefined && !this.feed() ? null : { tempC, feedMgNPerL: this.feed() ? FEED_MG_N_PER_L : undefined };
   });
+  /** What devices say, and the usual year of the place it stands in. */
+  private readonly also = computed(() => ({
+    device: this.device(),
+    placeMonthlyC: this.places().find((p) => p.name === this.view().state.place)?.monthlyC,
+  }));
   private readonly asIs = computed(() => {
     const { state, verdict } = this.view();
-    return verdict && provesFinished(verdict.value.status) ? null : forecastInputOf(state, this.now(), {}, this.device());
+    return verdict && provesFinished(verdict.value.status) ? null : forecastInputOf(state, this.now(), {}, this.also());
   });
   /** Whether there is anything to forecast. */
   protected readonly applies = computed(() => this.asIs() !== null);
@@ -71,7 +78,7 @@ export class Ahead {
       if (asIs === null) {
         this.runner.stop();
         this.runner.answer.set(null);
-      } else this.runner.start({ asIs, whatIf: whatIf && forecastInputOf(this.view().state, this.now(), whatIf, this.device()), past: this.past() });
+      } else this.runner.start({ asIs, whatIf: whatIf && forecastInputOf(this.view().state, this.now(), whatIf, this.also()), past: this.past() });
     });
     effect(() => this.found.emit(this.runner.answer()?.asIs.value ?? null));
     inject(DestroyRef).onDestroy(() => this.runner.stop());

@@ -1,0 +1,77 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import type { PlaceDto } from '@trug/contract/plain';
+import { LarderWriter } from '../../shared/larder-writer';
+import { readQuantity } from '../../shared/field/quantity-field';
+import { Units } from '../../shared/units/units';
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+/** Temperatures are drawn between these, °C. */
+const COLDEST_C = -5;
+const WARMEST_C = 30;
+
+/** A place and its twelve months, each a figure that can be set and a bar that shows it. */
+@Component({
+  selector: 'trug-place-year',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <b>{{ place().name }}</b>
+    <div class="year">
+      @for (m of months(); track m.name; let i = $index) {
+        <label>
+          <span class="bar" [style.height.%]="m.height" [style.--warm]="m.height + '%'"></span>
+          <input
+            [attr.name]="'month-' + i"
+            [attr.aria-label]="m.name + ' in ' + place().name"
+            [value]="m.text"
+            (input)="set(i, $any($event.target).value)"
+            inputmode="decimal"
+          />
+          <span>{{ m.name }}</span>
+        </label>
+      }
+    </div>
+    @if (changed()) {
+      <button class="btn btn-small" type="button" (click)="save()">Write it down</button>
+    }
+    @if (refusal(); as why) {
+      <p class="field-error" role="alert">{{ why }}</p>
+    }
+  `,
+  styleUrl: './place-year.scss',
+})
+export class PlaceYear {
+  private readonly larder = inject(LarderWriter);
+  private readonly units = inject(Units);
+  readonly place = input.required<PlaceDto>();
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly texts = linkedSignal(() => this.place().monthlyC.map((c) => this.units.temperature(c)));
+  protected readonly changed = computed(() => this.texts().some((text, i) => text !== this.units.temperature(this.place().monthlyC[i] ?? 0)));
+  protected readonly months = computed(() =>
+    MONTHS.map((name, i) => {
+      const text = this.texts()[i] ?? '';
+      const tempC = this.readC(text) ?? this.place().monthlyC[i] ?? 0;
+      const share = (Math.min(WARMEST_C, Math.max(COLDEST_C, tempC)) - COLDEST_C) / (WARMEST_C - COLDEST_C);
+      return { name, text, height: Math.round(share * 100) };
+    }),
+  );
+
+  protected set(month: number, text: string): void {
+    this.texts.update((now) => now.map((was, i) => (i === month ? text : was)));
+  }
+
+  protected async save(): Promise<void> {
+    const read = this.texts().map((text) => this.readC(text));
+    const wrong = read.findIndex((c) => c === null);
+    if (wrong >= 0) {
+      this.refusal.set(`“${this.texts()[wrong] ?? ''}” for ${MONTHS[wrong] ?? ''} is no temperature. Write it as 12 C or 54 F.`);
+      return;
+    }
+    const { id, version, name } = this.place();
+    this.refusal.set(await this.larder.savePlace({ id, version, name, monthlyC: read.flatMap((c) => c ?? []) }));
+  }
+
+  private readC(text: string): number | null {
+    const read = readQuantity(this.units, text, 'temperature');
+    return read?.ok === true ? Math.round(read.value.value * 10) / 10 : null;
+  }
+}
