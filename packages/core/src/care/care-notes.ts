@@ -1,7 +1,7 @@
 import { headspaceCheck } from '../rack/headspace.js';
 import type { Verdict } from '../ferment/verdict.js';
 import { provesFinished } from '../ferment/verdict.js';
-import { abvOf } from '../liquid/views.js';
+import { abvOf, dryGravityOf, gravityOf } from '../liquid/views.js';
 import type { BatchState } from '../log/batch-state.js';
 import { calendarDays, dateAfter, dayText } from '../quantity/days.js';
 import { yeastById } from '../reference/yeast-kinds.js';
@@ -10,7 +10,7 @@ import { blowOffRisk } from './blow-off-risk.js';
 
 /** Something to mind while a batch stands. */
 export interface CareNote {
-  readonly id: 'foam' | 'heat' | 'cold' | 'vent' | 'air' | 'lees' | 'plastic' | 'malolactic' | 'haze';
+  readonly id: 'foam' | 'narrow' | 'gas' | 'heat' | 'cold' | 'vent' | 'air' | 'lees' | 'plastic' | 'malolactic' | 'haze';
   readonly weight: 'note' | 'mind' | 'act';
   readonly text: string;
 }
@@ -25,6 +25,12 @@ export interface CareVessel {
 
 /** Foam is over after the first week or two, or once two fifths are through. @source our estimate */
 const FOAM_DAYS = 12;
+/** Wide open vessels, and how far a ferment is when its foam is over. @source usual advice: after the first half, our estimate */
+const WIDE = new Set(['bucket']);
+const FOAM_OVER_FRACTION = 0.6;
+/** A drink holds this much gas from its own ferment when it stands colder than this, °C. @source CO2 solubility: above one volume under about 12 °C */
+const GASSY_C = 12;
+
 /** Vessels that let air through, and how long a fermented drink may stay in them, days. @source usual advice: weeks, not months */
 const THIN_PLASTIC = new Set(['bucket']);
 const THICK_PLASTIC = new Set(['cube']);
@@ -59,7 +65,7 @@ export function careNotes(
     return vessel ? [{ ...vessel, volumeL: fill.volumeL }] : [];
   });
   if (state.pitchedAt !== null && working) {
-    notes.push(...foamNotes(state, fills, context.today), ...warmthNotes(state));
+    notes.push(...foamNotes(state, fills, context.today), ...warmthNotes(state), ...narrowNotes(state, fills));
     if (state.vent?.vent === 'loose-cap') {
       const hours = Math.round((Date.parse(context.today) - Date.parse(state.vent.at)) / 3_600_000);
       notes.push({
@@ -92,6 +98,23 @@ function foamNotes(state: BatchState, fills: readonly Fill[], today: string): re
     const { risk, text } = blowOffRisk({ volumeL: fill.volumeL, capacityL: fill.capacityL, tempC: state.placeC ?? 16, yeast, cloudy: false }).value;
     return risk === 'low' ? [] : [{ id: 'foam' as const, weight: risk === 'high' ? ('act' as const) : ('mind' as const), text: `${fill.name}. ${text}` }];
   });
+}
+
+/** Once the foam is over, a wide bucket only lets air in. */
+function narrowNotes({ must, readings }: BatchState, fills: readonly Fill[]): readonly CareNote[] {
+  const bucket = fills.find((f) => WIDE.has(f.kind));
+  const last = readings.at(-1);
+  if (!bucket || !must || !last) return [];
+  const [start, end] = [gravityOf(must), dryGravityOf(must)];
+  const gone = (start - last.sg) / Math.max(0.001, start - end);
+  if (gone < FOAM_OVER_FRACTION) return [];
+  return [
+    {
+      id: 'narrow',
+      weight: 'mind',
+      text: `${figure(gone * 100, 0)} % through, so its foam is over. Move it from ${bucket.name} to a narrow neck, full, under an airlock: the gas no longer keeps the air out.`,
+    },
+  ];
 }
 
 function warmthNotes({ yeastId, placeC }: BatchState): readonly CareNote[] {
@@ -142,6 +165,13 @@ function restNotes(state: BatchState, fills: readonly Fill[], today: string): re
     });
   }
   notes.push(...leesNotes(state, today));
+  if (state.rackedAt === null && state.placeC !== null && state.placeC < GASSY_C) {
+    notes.push({
+      id: 'gas',
+      weight: 'note',
+      text: `So cold it is still full of gas, about one volume. Stir the gas out of a sample before you read it, and out of all of it before finings.`,
+    });
+  }
   return notes;
 }
 

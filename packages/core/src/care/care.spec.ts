@@ -81,6 +81,15 @@ describe('careNotes', () => {
     expect(ids([fill(23), pitch(), ...dry], 60, vessel('cube', 23))).not.toContain('plastic');
     expect(ids([fill(23), pitch(), ...dry, entry('racked', 30, { vessels: [{ vesselId: 'V', volumeL: 22.5 }], lossL: 0.5 })], 60)).toEqual([]);
   });
+  it('asks for a narrow neck once the foam is over, and not before', () => {
+    expect(ids([fill(20), pitch(), read(3, 1.04), read(6, 1.03)], 6, vessel('bucket', 25))).not.toContain('narrow');
+    expect(ids([fill(20), pitch(), read(3, 1.04), read(8, 1.015)], 8, vessel('bucket', 25))).toContain('narrow');
+    expect(ids([fill(20), pitch(), read(3, 1.04), read(8, 1.015)], 8)).not.toContain('narrow');
+  });
+  it('reminds of the gas in a cold drink that was not racked', () => {
+    expect(ids([fill(22.5), pitch(), ...dry, move(29, 8)], 30)).toContain('gas');
+    expect(ids([fill(22.5), pitch(), ...dry, move(29, 16)], 30)).not.toContain('gas');
+  });
   it('leaves a strong drink on its lees for long', () => {
     const strong = [fill(23, 1.085), pitch('neutral-champagne'), read(30, 0.997), read(40, 0.997)];
     expect(ids(strong, 100)).toEqual([]);

@@ -27,11 +27,11 @@ async function soon<T>(what: () => T | undefined): Promise<T | undefined> {
 describe('an emptied vessel', () => {
   it('is dirty until it is said to be clean', async () => {
     const page = await PageHarness.open(Cupboard, { vessels: [VESSEL], batches: [sampleBatch(emptied)], today: 12 });
-    expect(page.text()).toMatch(/dirty since \d+ \w+/);
+    expect(page.text()).toContain('dirty');
     expect(page.text()).toContain('burn eyes and skin');
     await page.press('Cleaned: Jar 1');
     expect(page.sent(CupboardPageActions.vesselCleaned.type)[0]).toMatchObject({ vesselId: VESSEL.id });
-    expect(page.text()).not.toContain('dirty since');
+    expect(page.text()).not.toContain('dirty');
   });
   it('is a job on the shelf', async () => {
     const page = await PageHarness.open(JobList, { vessels: [VESSEL], batches: [sampleBatch(emptied)], today: 12 });

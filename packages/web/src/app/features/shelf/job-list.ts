@@ -138,8 +138,8 @@ export class JobList {
       ...job,
       place: job.kind === 'strain' ? ['/juice', job.juiceId] : ['/juice'],
     })),
-    ...vesselJobs(this.dirty(), (id) => this.vessels().get(id)?.name ?? 'a vessel', this.now()).map((job) => ({ ...job, tape: 'slate', place: ['/cupboard'] })),
     ...this.ofBatches().map((job) => ({ ...job, tape: job.batch.tape, place: ['/batch', job.batch.id] })),
+    ...vesselJobs(this.dirty(), (id) => this.vessels().get(id)?.name ?? 'a vessel', this.now()).map((job) => ({ ...job, tape: 'slate', place: ['/cupboard'] })),
   ]);
   protected readonly groups = computed(() =>
     HEADS.map(({ urgency, title }) => ({
