@@ -65,11 +65,7 @@ const VIEWS = [
     },
   },
   { file: 'pitch', path: (id) => `/batch/${id('Terrace Must')}/pitch` },
-  {
-    file: 'fault',
-    path: (id) => `/batch/${id('Lane Perry')}/fault`,
-    act: (page) => page.select('select[name="hazeTest"]', 'pectin'),
-  },
+  { file: 'fault', path: (id) => `/batch/${id('Lane Perry')}/fault` },
   { file: 'restart', path: (id) => `/batch/${id('Hollow Wild')}/restart` },
   { file: 'rack', path: (id) => `/batch/${id('Lane Perry')}/rack` },
   { file: 'bottle-bench', path: (id) => `/batch/${id('Gate Blend')}/bottle` },

@@ -188,6 +188,7 @@ export { smoothTrack, type SmoothTrack } from './device/smooth-track.js';
 export { deviceGravity, forDeviceForecast, joinSeries, trackOf, type DeviceGravity, type DeviceReading, type DeviceSeries } from './device/device-tracks.js';
 export { devicesOf } from './log/devices-of.js';
 export { checkInstrument, INSTRUMENT_CHECKS, type CheckedKind, type InstrumentCheck } from './device/instrument-check.js';
+export { deviceNow, type DeviceNow } from './device/device-now.js';
 export { type GlassCheck } from './device/offset-against-glass.js';
 export { STAND_IN_KINDS, standInReading, type StandInKind, type StandInReading } from './device/stand-in.js';
 export { vesselTruth } from './device/vessel-truth.js';

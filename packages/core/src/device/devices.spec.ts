@@ -5,6 +5,7 @@ import { seededRandom } from '../numeric/random.js';
 import { makeFerment } from '../testing/made-ferments.js';
 import { DAY_MS } from '../quantity/days.js';
 import { deviceGravity, FOAM_LIFTS_SG, forDeviceForecast, joinSeries, type DeviceSeries } from './device-tracks.js';
+import { deviceNow } from './device-now.js';
 import { deviceLevel } from './device-level.js';
 import { checkInstrument } from './instrument-check.js';
 import { gravityByWeight } from './gravity-by-weight.js';
@@ -170,6 +171,19 @@ describe('deviceGravity', () => {
   it('tells nothing of a device that sent no gravity', () => {
     const none = { deviceId: 'P', atMs: [SINCE], sg: [null], tempC: [18], ph: [3.5], massG: [null] };
     expect(deviceGravity(none, must, { atMs: [], values: [] })).toBeNull();
+  });
+  it('says the latest warmth and pH by the median of some hours', () => {
+    const hour = DAY_MS / 24;
+    const series: DeviceSeries = {
+      deviceId: 'P',
+      atMs: [0, 10, 11, 12, 13].map((h) => SINCE + h * hour),
+      sg: Array<null>(5).fill(null),
+      tempC: [30, 17, 17.5, 18, null],
+      ph: [4, 3.4, 3.42, 9, 3.44],
+      massG: Array<null>(5).fill(null),
+    };
+    expect(deviceNow(series)).toEqual({ atMs: SINCE + 13 * hour, tempC: 17.5, ph: expect.closeTo(3.43, 9) });
+    expect(deviceNow({ ...series, atMs: [] })).toBeNull();
   });
   it('joins what comes late in its place, a moment once', () => {
     const part = (...days: readonly number[]): DeviceSeries => seriesOf({ atMs: days, values: days.map((d) => 1 + d / 1000) });

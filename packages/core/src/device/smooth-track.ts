@@ -64,7 +64,15 @@ function localLine(rough: Track, ms: number, otherwise: number): number {
   const atMs = rough.atMs.slice(from, to);
   const values = rough.values.slice(from, to);
   if (atMs.length < LEAST_IN_REACH) return otherwise;
-  const slopeFrom = (a: number): number => median(atMs.flatMap((at, b) => (b === a ? [] : ((values[b] ?? 0) - (values[a] ?? 0)) / (at - (atMs[a] ?? 0)))));
+  const slopes = new Float64Array(atMs.length - 1);
+  const slopeFrom = (a: number): number => {
+    for (let b = 0, k = 0; b < atMs.length; b += 1) {
+      if (b === a) continue;
+      slopes[k] = ((values[b] ?? 0) - (values[a] ?? 0)) / ((atMs[b] ?? 0) - (atMs[a] ?? 0));
+      k += 1;
+    }
+    return median(slopes);
+  };
   const slope = median(atMs.map((_at, a) => slopeFrom(a)));
   return median(values.map((value, k) => value + slope * (ms - (atMs[k] ?? 0))));
 }

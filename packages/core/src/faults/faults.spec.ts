@@ -94,6 +94,7 @@ describe('signsInNotes', () => {
     ['Eggy smell, gone by evening.', {}],
     ['Not mousy at all', {}],
     ['pours ropy', { pour: 'strings' }],
+    ['Still hazy. Strings in the spirit test.', { look: 'haze', hazeTest: 'pectin' }],
     ['Looked for a fault. Mould, likely. Seen: furry spots', {}],
   ])('reads %s', (text, answers) => expect(answersOf(signsInNotes([note(text)]))).toEqual(answers));
   it('takes the newest word on each question, and says where it stands', () => {

@@ -23,6 +23,8 @@ const WORDS: readonly { readonly question: FaultQuestionId; readonly answer: str
   { question: 'surface', answer: 'film', words: /white (film|skin|bloom|islands)|\bfilm\b/i },
   { question: 'pour', answer: 'strings', words: /\brop(e|y)\b|slimy|in strings|stringy/i },
   { question: 'pour', answer: 'oil', words: /\boily\b|like oil/i },
+  { question: 'hazeTest', answer: 'pectin', words: /strings in (the )?spirit|\bpectin haze\b/i },
+  { question: 'hazeTest', answer: 'starch', words: /blue with iodine|\bstarch haze\b/i },
   { question: 'look', answer: 'cold-haze', words: /haz[ye] when cold|chill haze/i },
   { question: 'look', answer: 'silky', words: /silky swirl/i },
   { question: 'look', answer: 'milky', words: /\bmilky\b/i },

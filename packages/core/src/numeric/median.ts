@@ -4,7 +4,7 @@
  * @param values - at least one, in any order; left as they are
  * @returns the middle one, or the mean of the two in the middle; NaN of none
  */
-export function median(values: readonly number[]): number {
+export function median(values: ArrayLike<number>): number {
   const sorted = Float64Array.from(values).sort();
   const middle = sorted.length >> 1;
   const upper = sorted[middle] ?? NaN;

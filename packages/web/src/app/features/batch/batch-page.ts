@@ -5,7 +5,7 @@ import { Store } from '@ngrx/store';
 import {
   abvFromGravities,
   abvOf,
-  daysBetween,
+  deviceNow,
   dayText,
   devicesOf,
   forDeviceForecast,
@@ -15,7 +15,6 @@ import {
   phOf,
   provesFinished,
   type Forecast,
-  type Track,
 } from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { DeviceFeed } from '../../shared/device-feed/device-feed';
@@ -24,6 +23,7 @@ import { Tape } from '../../shared/tape/tape';
 import { Units } from '../../shared/units/units';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { larderFeature } from '../../state/larder.reducer';
+import { deviceWords } from './device-words';
 import { Family } from './family/family';
 import { Care } from './care/care';
 import { Contents } from './contents/contents';
@@ -63,15 +63,23 @@ export class BatchPage {
     const view = this.view();
     return view ? devicesOf(view.state, this.feed.settled()).flatMap(forDeviceForecast) : [];
   });
-  protected readonly deviceNotes = computed(() =>
-    this.devices().map(({ deviceId, smooth, check, level }) => ({
-      id: deviceId,
-      name: this.instruments().find((i) => i.id === deviceId)?.name ?? 'A device',
-      says: this.deviceSays(smooth),
-      check: check.text,
-      level: provesFinished(this.view()?.verdict?.value.status ?? 'working') ? null : (level?.text ?? null),
-    })),
-  );
+  protected readonly deviceNotes = computed(() => {
+    const proven = provesFinished(this.view()?.verdict?.value.status ?? 'working');
+    return this.feed.series().flatMap((series) => {
+      const now = deviceNow(series);
+      if (!now) return [];
+      const gravity = this.devices().find((d) => d.deviceId === series.deviceId);
+      return [
+        {
+          id: series.deviceId,
+          name: this.instruments().find((i) => i.id === series.deviceId)?.name ?? 'A device',
+          says: deviceWords(now, gravity?.smooth ?? null, this.units, this.now()),
+          check: gravity?.check.text ?? '',
+          level: proven ? null : (gravity?.level?.text ?? null),
+        },
+      ];
+    });
+  });
   protected readonly stops = computed(() => {
     const view = this.view();
     return view ? pathStops(view.state, view.method, view.batch.startedAt, this.now(), view.verdict?.value.status ?? null) : [];
@@ -105,12 +113,6 @@ export class BatchPage {
 
   constructor() {
     effect(() => this.feed.open(this.id()));
-  }
-
-  private deviceSays({ atMs, values }: Track): string {
-    const last = new Date(atMs.at(-1) ?? 0).toISOString();
-    const gravity = this.units.gravity(values.at(-1) ?? 1);
-    return daysBetween(last, this.now()) > 1 ? `said last, on ${dayText(last)}, about ${gravity}.` : `says about ${gravity}.`;
   }
 
   /** Strength by the school the maker trusts; mass balance also counts what was added on the way. */
