@@ -15,9 +15,13 @@ export function createReadingsPost(ownUrl: () => string): PostReadings {
         headers: { 'content-type': 'application/json', connection: 'close' },
         body: JSON.stringify(readings),
       });
-      return { ok: response.ok, limited: response.status === 429, detail: response.ok ? '' : await response.text() };
+      return { ok: response.ok, limited: response.status === 429, detail: response.ok ? '' : detailOf(await response.json()) };
     } catch (error) {
       return { ok: false, limited: false, detail: error instanceof Error ? error.message : 'no answer' };
     }
   };
+}
+
+function detailOf(problem: unknown): string {
+  return typeof problem === 'object' && problem !== null && 'detail' in problem ? String(problem.detail) : 'it was refused';
 }

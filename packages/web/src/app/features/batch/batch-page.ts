@@ -54,6 +54,7 @@ export class BatchPage {
   private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
   protected readonly view = injectBatchView(this.id);
   protected readonly forecast = signal<Forecast | null>(null);
+  protected readonly deviceTrouble = this.feed.trouble;
   protected readonly devices = computed(() => {
     const view = this.view();
     return view ? devicesOf(view.state, this.feed.series()) : [];

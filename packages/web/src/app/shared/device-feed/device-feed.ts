@@ -4,6 +4,7 @@ import { Store } from '@ngrx/store';
 import { API_PATHS, type DeviceColumns } from '@trug/contract/plain';
 import { joinSeries, type DeviceSeries } from '@trug/core';
 import { firstValueFrom } from 'rxjs';
+import { problemOf } from '../../state/cellarbook.api';
 import { larderFeature } from '../../state/larder.reducer';
 
 /** What changes less often than this is worth a new forecast, ms. */
@@ -27,6 +28,8 @@ export class DeviceFeed {
   private readonly wanted = computed(() => (this.instruments().some((i) => i.posts) ? this.batchId() : null));
   private stream: EventSource | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  /** Why earlier readings could not be fetched; null when all is well. */
+  readonly trouble = signal<string | null>(null);
   /** Everything so far, at once. */
   readonly series = computed(() => [...this.bySender().values()]);
   /** The same once nothing new has come for a moment. */
@@ -70,8 +73,14 @@ export class DeviceFeed {
   }
 
   private async fetch(batchId: string): Promise<void> {
-    const columns = await firstValueFrom(this.http.get<readonly DeviceColumns[]>(`${API_PATHS.devices}/readings?batch=${batchId}`));
-    if (this.batchId() === batchId) this.take(columns);
+    try {
+      const columns = await firstValueFrom(this.http.get<readonly DeviceColumns[]>(`${API_PATHS.devices}/readings?batch=${batchId}`));
+      if (this.batchId() !== batchId) return;
+      this.trouble.set(null);
+      this.take(columns);
+    } catch (error) {
+      this.trouble.set(problemOf(error).detail);
+    }
   }
 
   private take(columns: readonly DeviceColumns[]): void {

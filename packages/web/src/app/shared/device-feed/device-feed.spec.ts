@@ -1,0 +1,89 @@
+import { provideHttpClient } from '@angular/common/http';
+import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
+import { provideZonelessChangeDetection } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { provideState, provideStore, Store } from '@ngrx/store';
+import { LarderApiActions } from '../../state/larder.actions';
+import { larderFeature } from '../../state/larder.reducer';
+import { sampleInstrument } from '../../../testing/sample-instrument';
+import { DeviceFeed } from './device-feed';
+
+/** A stream that a test can speak through. */
+class MadeStream extends EventTarget {
+  static last: MadeStream | null = null;
+  closed = false;
+  constructor(readonly url: string) {
+    super();
+    MadeStream.last = this;
+  }
+  close(): void {
+    this.closed = true;
+  }
+  tell(columns: object): void {
+    this.dispatchEvent(new MessageEvent('readings', { data: JSON.stringify(columns) }));
+  }
+}
+
+const columns = (...at: readonly number[]): object => {
+  const none = at.map(() => null);
+  return { deviceId: 'F', at, sg: at.map((s) => 1 + s / 1000), tempC: none, ph: none, massG: none };
+};
+
+let feed: DeviceFeed;
+let http: HttpTestingController;
+beforeEach(() => {
+  Object.assign(globalThis, { EventSource: MadeStream });
+  MadeStream.last = null;
+  TestBed.configureTestingModule({
+    providers: [provideZonelessChangeDetection(), provideHttpClient(), provideHttpClientTesting(), provideStore(), provideState(larderFeature), DeviceFeed],
+  });
+  feed = TestBed.inject(DeviceFeed);
+  http = TestBed.inject(HttpTestingController);
+});
+
+function withFloat(): void {
+  const instrument = sampleInstrument({ kind: 'floating-hydrometer', posts: true });
+  TestBed.inject(Store).dispatch(LarderApiActions.instrumentStored({ sent: instrument, instrument }));
+}
+
+describe('DeviceFeed', () => {
+  it('opens no stream where no instrument sends readings', () => {
+    feed.open('B');
+    TestBed.tick();
+    expect(MadeStream.last).toBeNull();
+  });
+  it('joins what was there with what comes, a moment once', async () => {
+    withFloat();
+    feed.open('B');
+    TestBed.tick();
+    expect(MadeStream.last?.url).toBe('/api/devices/live?batch=B');
+    MadeStream.last?.dispatchEvent(new Event('open'));
+    MadeStream.last?.tell(columns(30, 40));
+    http.expectOne('/api/devices/readings?batch=B').flush([columns(10, 20, 30)]);
+    await new Promise((resolve) => setTimeout(resolve, 5));
+    expect(feed.series()[0]?.atMs).toEqual([10_000, 20_000, 30_000, 40_000]);
+  });
+  it('fetches what it missed when the stream comes back, and says when it cannot', async () => {
+    withFloat();
+    feed.open('B');
+    TestBed.tick();
+    MadeStream.last?.dispatchEvent(new Event('open'));
+    http.expectOne('/api/devices/readings?batch=B').flush({ detail: 'busy' }, { status: 500, statusText: 'no' });
+    await new Promise((resolve) => setTimeout(resolve, 5));
+    expect(feed.trouble()).toBe('busy');
+    MadeStream.last?.dispatchEvent(new Event('open'));
+    http.expectOne('/api/devices/readings?batch=B').flush([columns(10)]);
+    await new Promise((resolve) => setTimeout(resolve, 5));
+    expect([feed.trouble(), feed.series().length]).toEqual([null, 1]);
+  });
+  it('leaves a batch when another is opened', () => {
+    withFloat();
+    feed.open('B');
+    TestBed.tick();
+    const first = MadeStream.last;
+    feed.open('C');
+    TestBed.tick();
+    expect(first?.closed).toBe(true);
+    expect(MadeStream.last?.url).toBe('/api/devices/live?batch=C');
+  });
+});
