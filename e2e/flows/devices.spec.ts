@@ -61,7 +61,7 @@ it('a stand-in plays a whole ferment in fast time, live on the curve, and the lo
   const after = (await (await fetch(`${trug.url}/api/batches/${batch.id}`)).json()) as { entries: unknown[] };
   expect(after.entries).toEqual(batch.entries);
   expect([...faults, ...watching.faults]).toEqual([]);
-}, 120_000);
+}, 240_000);
 
 it('readings pasted as a table are shown as understood, and only the good ones are filed', async () => {
   const { page, faults } = await trug.page(DESK);
@@ -74,4 +74,4 @@ it('readings pasted as a table are shown as understood, and only the good ones a
   await bench.press('Write them down');
   await bench.says(/1\.036 .*out of a table/);
   expect(faults).toEqual([]);
-}, 60_000);
+}, 120_000);

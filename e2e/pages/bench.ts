@@ -3,6 +3,27 @@ import type { ElementHandle, Page } from 'puppeteer-core';
 /** Scrolls something clear of the bar at the bottom of a phone, as a thumb would. */
 const centred = (handle: ElementHandle): Promise<void> => handle.evaluate((el) => el.scrollIntoView({ block: 'center' }));
 
+/** A machine that is busy with other tests may take its time; nothing is measured by this. */
+const SAID_WITHIN_MS = 45_000;
+
+/** Waits until something has stayed in its place for some frames: what was typed may still move the page. */
+const still = (handle: ElementHandle): Promise<void> =>
+  handle.evaluate(
+    (el) =>
+      new Promise<void>((resolve) => {
+        let [last, equal] = ['', 0];
+        const look = (): void => {
+          const { x, y, width } = el.getBoundingClientRect();
+          const now = `${x} ${y} ${width}`;
+          equal = now === last ? equal + 1 : 0;
+          last = now;
+          if (equal >= 4) resolve();
+          else requestAnimationFrame(look);
+        };
+        look();
+      }),
+  );
+
 /** What a person does on any page of Trug; selectors live here alone. */
 export class Bench {
   constructor(
@@ -41,6 +62,7 @@ export class Bench {
     const target = await this.page.waitForSelector(`::-p-aria([name="${name}"])`, { visible: true });
     if (!target) throw new Error(`there is nothing called ${name}`);
     await centred(target);
+    await still(target);
     await target.click();
   }
 
@@ -71,7 +93,7 @@ export class Bench {
   async says(words: RegExp, selector = 'body'): Promise<void> {
     const wanted = this.page.waitForFunction(
       (sel, source, flags) => new RegExp(source, flags).test(document.querySelector<HTMLElement>(sel)?.innerText ?? ''),
-      { timeout: 15_000 },
+      { timeout: SAID_WITHIN_MS },
       selector,
       words.source,
       words.flags,
