@@ -17,7 +17,7 @@ function batchOf(query: unknown): string {
 }
 
 /**
- * `POST /:id/readings` takes readings in, `GET /readings?batch=` gives a batch's, `GET /live?batch=` follows them as
+ * `POST /:id/readings` takes readings in, `DELETE /:id/readings?batch=` takes them out again, `GET /readings?batch=` gives a batch's, `GET /live?batch=` follows them as
  * server-sent events, `GET /stand-ins`, `POST` and `DELETE /:id/stand-in` run simulated devices.
  *
  * @param parts - the use cases, the hub of open pages and the stand-ins
@@ -56,6 +56,9 @@ export function createDeviceRouter({
   });
   router.post('/:id/readings', limited, async (request, response) => {
     response.json(await service.receive(String(request.params['id']), request.body));
+  });
+  router.delete('/:id/readings', async (request, response) => {
+    response.json({ forgotten: await service.forget(request.params.id, batchOf(request.query['batch'])) });
   });
   router.get('/stand-ins', (_request, response) => {
     response.json(standIns.running());

@@ -23,6 +23,8 @@ export interface DeviceService {
   readonly receive: (deviceId: string, body: unknown) => Promise<ReadingsReply>;
   /** Everything devices sent about a batch. */
   readonly ofBatch: (batchId: string) => Promise<readonly DeviceColumns[]>;
+  /** Takes out what a device sent about a batch, such as a stand-in's play; gives how many readings that were. */
+  readonly forget: (deviceId: string, batchId: string) => Promise<number>;
   /** The moment of a device's newest reading about a batch, s since 1970; null when there is none. */
   readonly lastAtS: (deviceId: string, batchId: string) => Promise<number | null>;
 }
@@ -97,6 +99,11 @@ export function createDeviceService({ write, clock, instruments, hub }: DeviceSe
         else byDevice.set(row.deviceId, [row]);
       }
       return [...byDevice].map(([deviceId, list]) => columnsOf(deviceId, list));
+    },
+    forget: async (deviceId, batchId) => {
+      const count = await write((transaction) => DeviceReadingModel.destroy({ where: { deviceId, batchId }, transaction }));
+      hub.tellForgotten(batchId, deviceId);
+      return count;
     },
     lastAtS: async (deviceId, batchId) => {
       const row = await DeviceReadingModel.findOne({ where: { deviceId, batchId }, order: [['atS', 'DESC']], raw: true });

@@ -116,6 +116,19 @@ describe('readings of a device', () => {
     expect((await post(calm, { sg: 1.04 })).status).toBe(200);
     expect((await server.request('GET', `/api/batches/${batch}`)).body).toEqual(before);
   });
+  it('are taken out again for one batch, and for no other', async () => {
+    const [batch, other] = [await begun(), await begun()];
+    const device = await put({ batchId: batch });
+    await post(
+      device,
+      [1, 2, 3].map((i) => ({ at: 1793520000 + i, sg: 1.04 })),
+    );
+    await post(device, { batchId: other, readings: [{ at: 1793530000, sg: 1.03 }] });
+    expect(await server.request('DELETE', `/api/devices/${device}/readings?batch=${batch}`)).toMatchObject({ status: 200, body: { forgotten: 3 } });
+    expect(await of(batch)).toEqual([]);
+    expect((await of(other))[0]?.sg).toEqual([1.03]);
+    expect((await server.request('DELETE', `/api/devices/${device}/readings`)).status).toBe(400);
+  });
   it('are refused for a device or a batch nobody knows', async () => {
     expect((await post(ulid(), { sg: 1.04 })).status).toBe(404);
     expect((await post(await put(), { batchId: ulid(), readings: [{ sg: 1.04 }] })).status).toBe(404);

@@ -6,6 +6,8 @@ export interface LiveHub {
   /** Keeps a response open and sends it everything about a batch. */
   readonly follow: (batchId: string, response: Response) => void;
   readonly tell: (batchId: string, columns: DeviceColumns) => void;
+  /** What a device sent about a batch was taken out. */
+  readonly tellForgotten: (batchId: string, deviceId: string) => void;
   readonly close: () => void;
 }
 
@@ -16,6 +18,9 @@ const STILL_HERE_MS = 20_000;
 export function createLiveHub(): LiveHub {
   const followers = new Map<string, Set<Response>>();
   const everyone = (): Response[] => [...followers.values()].flatMap((set) => [...set]);
+  const say = (batchId: string, event: string, data: object): void => {
+    for (const response of followers.get(batchId) ?? []) response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+  };
   const stillHere = setInterval(() => {
     for (const response of everyone()) response.write(': still here\n\n');
   }, STILL_HERE_MS);
@@ -33,8 +38,10 @@ export function createLiveHub(): LiveHub {
       });
     },
     tell: (batchId, columns) => {
-      const text = `event: readings\ndata: ${JSON.stringify(columns)}\n\n`;
-      for (const response of followers.get(batchId) ?? []) response.write(text);
+      say(batchId, 'readings', columns);
+    },
+    tellForgotten: (batchId, deviceId) => {
+      say(batchId, 'forgotten', { deviceId });
     },
     close: () => {
       clearInterval(stillHere);

@@ -21,6 +21,14 @@ export class DeviceApi {
     );
   }
 
+  /** Takes out what a device sent about a batch. @returns why it cannot; null once it is gone */
+  async forget(deviceId: string, batchId: string): Promise<string | null> {
+    return firstValueFrom(this.http.delete(`${API_PATHS.devices}/${deviceId}/readings?batch=${batchId}`)).then(
+      () => null,
+      (error: unknown) => problemOf(error).detail,
+    );
+  }
+
   async stop(deviceId: string): Promise<void> {
     await firstValueFrom(this.http.delete(`${API_PATHS.devices}/${deviceId}/stand-in`));
   }

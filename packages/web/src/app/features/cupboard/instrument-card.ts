@@ -44,6 +44,7 @@ export class InstrumentCard {
   protected readonly pace = signal<string>(PACES[1].id);
   protected readonly shown = signal('');
   protected readonly checking = signal(false);
+  protected readonly forgetting = signal(false);
   protected readonly said = signal<string | null>(null);
   protected readonly refusal = signal<string | null>(null);
   protected readonly run = signal<RunningStandIn | null>(null);
@@ -97,6 +98,21 @@ export class InstrumentCard {
   protected async stop(): Promise<void> {
     await this.api.stop(this.card().id);
     await this.look();
+  }
+
+  /** Asked twice, since it cannot be undone. */
+  protected async forget(): Promise<void> {
+    const { id, batchId } = this.card();
+    if (batchId === null) return;
+    if (!this.forgetting()) {
+      this.forgetting.set(true);
+      return;
+    }
+    this.forgetting.set(false);
+    await this.stop();
+    const refused = await this.api.forget(id, batchId);
+    this.refusal.set(refused);
+    if (refused === null) this.said.set('What it sent about this batch is taken out. The log is as it was.');
   }
 
   private async save(changes: Partial<Pick<InstrumentDto, 'offset' | 'checkedOn' | 'batchId'>>): Promise<void> {

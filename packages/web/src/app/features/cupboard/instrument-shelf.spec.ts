@@ -54,7 +54,11 @@ describe('instruments in the cupboard', () => {
     const batch = sampleBatch([filled(), pitched()]);
     const float = sampleInstrument({ kind: 'floating-hydrometer', posts: true, name: 'Float' });
     const asked: unknown[] = [];
-    const api: Pick<DeviceApi, 'running' | 'start' | 'stop'> = {
+    const api: Pick<DeviceApi, 'running' | 'start' | 'stop' | 'forget'> = {
+      forget: (...args) => {
+        asked.push(args);
+        return Promise.resolve(null);
+      },
       running: () => Promise.resolve([]),
       start: (...args) => {
         asked.push(args);
@@ -74,6 +78,12 @@ describe('instruments in the cupboard', () => {
     await page.choose('standsIn', batch.id);
     expect(await savedSoon(page)).toMatchObject({ id: float.id, batchId: batch.id });
     expect(page.text()).toContain(`/api/devices/${float.id}/readings`);
+    asked.length = 0;
+    await page.press('Take out what it sent about this batch');
+    expect(asked).toEqual([]);
+    await page.press('Yes, take all of it out for good');
+    expect(asked).toEqual([[float.id, batch.id]]);
+    expect(page.text()).toContain('The log is as it was');
   });
 });
 

@@ -62,6 +62,8 @@ describe('DeviceFeed', () => {
     http.expectOne('/api/devices/readings?batch=B').flush([columns(10, 20, 30)]);
     await new Promise((resolve) => setTimeout(resolve, 5));
     expect(feed.series()[0]?.atMs).toEqual([10_000, 20_000, 30_000, 40_000]);
+    MadeStream.last?.dispatchEvent(new MessageEvent('forgotten', { data: JSON.stringify({ deviceId: 'F' }) }));
+    expect(feed.series()).toEqual([]);
   });
   it('fetches what it missed when the stream comes back, and says when it cannot', async () => {
     withFloat();

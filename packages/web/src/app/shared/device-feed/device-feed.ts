@@ -68,6 +68,11 @@ export class DeviceFeed {
       const columns: unknown = JSON.parse(event.data);
       if (isColumns(columns)) this.take([columns]);
     });
+    this.stream.addEventListener('forgotten', (event: MessageEvent<string>) => {
+      const told: unknown = JSON.parse(event.data);
+      const gone = typeof told === 'object' && told !== null && 'deviceId' in told ? told.deviceId : null;
+      this.bySender.update((before) => new Map([...before].filter(([id]) => id !== gone)));
+    });
     // After a break the stream comes back by itself, and what was missed is fetched.
     this.stream.addEventListener('open', () => void this.fetch(batchId));
   }
