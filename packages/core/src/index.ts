@@ -6,7 +6,7 @@ export { LIMITS, type Range } from './errors/guards.js';
 export { DEFAULT_UNITS, formatQuantity, type Quantity, type UnitPreferences } from './quantity/format-quantity.js';
 export { parseQuantity, type ParsedQuantity, type ParseQuantityOptions } from './quantity/parse-quantity.js';
 export { BAR_PER, celsiusToFahrenheit, fahrenheitToCelsius, type Dimension, type Gallon, type UnitId } from './quantity/units.js';
-export { calendarDays, dateAfter, DAY_MS, daysBetween, dayText } from './quantity/days.js';
+export { calendarDays, dateAfter, DAY_MS, daysBetween, dayText, MOST_DAYS_AHEAD } from './quantity/days.js';
 export { figure, gravityText } from './worked/figures.js';
 export { worked, type Step, type Worked } from './worked/worked.js';
 export { CAUTION_FOOTING, type Caution, type CautionSeverity } from './cautions/caution.js';
@@ -102,7 +102,7 @@ export { judgeFermentation } from './ferment/judge-fermentation.js';
 export { EQUAL_SG, PROOF_DAYS, type JudgedEntry, type JudgeInput, type PlaceTemperature } from './ferment/judge-facts.js';
 export { siftReadings, type GravityReading } from './ferment/reading.js';
 export { questionReading, type ReadingQuestion } from './ferment/question-reading.js';
-export { provesFinished, STATUS_WORDS, type Evidence, type FermentStatus, type NextAction, type Verdict } from './ferment/verdict.js';
+export { isWorking, provesFinished, STATUS_WORDS, type Evidence, type FermentStatus, type NextAction, type Verdict } from './ferment/verdict.js';
 // racking, finishing and bottling
 export { fitVessels, type VesselFit, type VesselSize } from './rack/fit-vessels.js';
 export { leftoverWays, type LeftoverWay } from './rack/leftover-ways.js';
@@ -168,12 +168,11 @@ export { yeastById } from './reference/yeast-kinds.js';
 export { FRUIT_LIBRARY, type FruitKind } from './reference/fruit-library-data.js';
 export { fruitById } from './reference/fruit-library.js';
 // care and clearing
-export { blowOffRisk, type BlowOffRisk } from './care/blow-off-risk.js';
-export { placeProfile, placeTempAt, USUAL_PLACES, type UsualPlace } from './care/place-curve.js';
+export { placeTempAt, USUAL_PLACES, type UsualPlace } from './care/place-curve.js';
 export { dirtyVessels, type DirtyVessel } from './rack/dirty-vessels.js';
 export { vesselJobs } from './plan/vessel-jobs.js';
 export { careNotes, type CareNote, type CareVessel } from './care/care-notes.js';
-export { clearingWays, FININGS_WAIT_MIN, type ClearingWay, type HazeCause } from './clear/clearing-ways.js';
+export { clearingWays, type ClearingWay, type HazeCause } from './clear/clearing-ways.js';
 export { malolacticOutlook, turnedFromTa, type MalolacticOutlook } from './malolactic/malolactic-outlook.js';
 // faults
 export { FAULTS, type Fault, type FaultId } from './faults/fault-data.js';
@@ -182,9 +181,8 @@ export { findFaults, type FaultCause, type FaultFact } from './faults/find-fault
 export { answersFromBatch, factsOfBatch } from './faults/facts-of-batch.js';
 export { answersOf, FAULT_NOTE_LEAD, signsInNotes, type NotedSign } from './faults/signs-in-notes.js';
 // devices and tables of readings
-export { EMPTY_TRACK, valueAt, type Track } from './device/track.js';
+export { EMPTY_TRACK, type Track } from './device/track.js';
 export { thinOut } from './device/thin-out.js';
-export { smoothTrack, type SmoothTrack } from './device/smooth-track.js';
 export { deviceGravity, forDeviceForecast, joinSeries, trackOf, type DeviceGravity, type DeviceReading, type DeviceSeries } from './device/device-tracks.js';
 export { devicesOf } from './log/devices-of.js';
 export { checkInstrument, INSTRUMENT_CHECKS, type CheckedKind, type InstrumentCheck } from './device/instrument-check.js';
@@ -194,4 +192,3 @@ export { STAND_IN_KINDS, standInReading, type StandInKind, type StandInReading }
 export { vesselTruth } from './device/vessel-truth.js';
 export { COLUMN_ROLES, guessColumns, type ColumnRole, type TableGuess } from './device/guess-columns.js';
 export { DEVICE_LIMITS, readingsFromTable, type ReadTable, type RefusedRow, type TableReading } from './device/readings-from-table.js';
-export { readMoment, type DateOrder } from './device/read-moment.js';

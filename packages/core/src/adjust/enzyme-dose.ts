@@ -22,7 +22,7 @@ const HOT_C = 50;
 /**
  * Pectic enzyme for a juice: by the packet's rate, or the usual one.
  *
- * @param input - volume, L; temperature, °C; the packet's rate, g/L; whether sulfite or bentonite went in, and whether the juice was boiled
+ * @param input - volume, L; temperature, °C; the packet's rate, g/L; whether sulfite or bentonite went in, and whether the juice was boiled or has fermented
  * @returns grams, the wait and how to time it with sulfite and bentonite
  * @throws {CoreError} OUT_OF_RANGE
  * @source usual packet rate; enzyme is a protein, so heat destroys it and bentonite carries it down
@@ -32,24 +32,27 @@ export function enzymeDose(input: {
   readonly tempC: number;
   readonly packetGPerL?: number | undefined;
   readonly boiled: boolean;
+  /** Whether it has fermented: alcohol slows the enzyme as cold does. */
+  readonly fermented?: boolean;
   readonly bentoniteIn: boolean;
   readonly sulfitedHoursAgo: number | null;
 }): Worked<PacketDose> {
   const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
   const tempC = inRange('tempC', input.tempC, LIMITS.tempC);
   const rate = inRange('packetGPerL', input.packetGPerL ?? ENZYME_G_PER_L, { min: 0.001, max: 20 });
-  const cold = tempC < COLD_C ? 2 : 1;
+  const cold = tempC < COLD_C;
+  const times = cold || input.fermented === true ? 2 : 1;
   const advice: string[] = [];
   if (tempC > HOT_C) advice.push(`${figure(tempC, 0)} °C destroys it. Let the juice cool below ${HOT_C} °C first.`);
   if (input.boiled) advice.push('Boiling has set the pectin free: add the enzyme once it is cool, and expect some haze all the same.');
   if (input.bentoniteIn) advice.push('Bentonite is in already and carries the enzyme down. Rack off it first, or leave the enzyme out.');
   if (input.sulfitedHoursAgo !== null && input.sulfitedHoursAgo < 12) advice.push('Sulfite went in not long ago. Give it about 12 hours before the enzyme.');
-  if (cold > 1) advice.push('In the cold it is slow: twice the dose, or twice the time.');
-  return worked({ massG: rate * cold * volumeL, waitH: 12, advice }, [
+  if (cold) advice.push('In the cold it is slow: twice the dose, or twice the time.');
+  return worked({ massG: rate * times * volumeL, waitH: 12, advice }, [
     {
       label: 'Pectic enzyme',
-      expression: `${figure(rate, 2)} g/L${cold > 1 ? ' × 2 for the cold' : ''} × ${figure(volumeL, 1)} L`,
-      result: `${figure(rate * cold * volumeL, 1)} g`,
+      expression: `${figure(rate, 2)} g/L${times === 1 ? '' : cold ? ' × 2 for the cold' : ' × 2 for the alcohol'} × ${figure(volumeL, 1)} L`,
+      result: `${figure(rate * times * volumeL, 1)} g`,
       source: 'usual packet rate; your packet wins',
     },
   ]);

@@ -1,6 +1,5 @@
 import { headspaceCheck } from '../rack/headspace.js';
-import type { Verdict } from '../ferment/verdict.js';
-import { provesFinished } from '../ferment/verdict.js';
+import { provesFinished, type Verdict } from '../ferment/verdict.js';
 import { abvOf, dryGravityOf, gravityOf } from '../liquid/views.js';
 import type { BatchState } from '../log/batch-state.js';
 import { calendarDays, dateAfter, dayText } from '../quantity/days.js';
@@ -23,7 +22,7 @@ export interface CareVessel {
   readonly capacityL: number;
 }
 
-/** Foam is over after the first week or two, or once two fifths are through. @source our estimate */
+/** Foam is over after the first week or two. @source our estimate */
 const FOAM_DAYS = 12;
 /** Wide open vessels, and how far a ferment is when its foam is over. @source usual advice: after the first half, our estimate */
 const WIDE = new Set(['bucket']);
@@ -37,8 +36,8 @@ const THICK_PLASTIC = new Set(['cube']);
 const THIN_DAYS = 28;
 const THICK_DAYS = 120;
 /** Weak cider is off its lees within this; stronger may lie. @source makers' rule: six weeks under 8 % */
-const LEES_DAYS = 42;
-const LEES_ABV = 8;
+export const LEES_DAYS = 42;
+export const LEES_ABV = 8;
 const LONG_LEES_DAYS = 180;
 /** A loosened cap is seen to this often. @source house rule: three times a day */
 export const RELEASE_HOURS = 8;
@@ -59,7 +58,7 @@ export function careNotes(
 ): readonly CareNote[] {
   if (!state.liquid || state.keg) return [];
   const notes: CareNote[] = [];
-  const working = verdict !== null && !provesFinished(verdict.status) && verdict.status !== 'finished-at-tolerance';
+  const working = verdict !== null && !provesFinished(verdict.status);
   const fills = state.vessels.flatMap((fill) => {
     const vessel = context.vessels.find((v) => v.id === fill.vesselId);
     return vessel ? [{ ...vessel, volumeL: fill.volumeL }] : [];

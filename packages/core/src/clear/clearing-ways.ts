@@ -2,7 +2,7 @@ import { caution } from '../cautions/catalogue.js';
 import type { Caution } from '../cautions/caution.js';
 import { bentoniteDose, enzymeDose } from '../adjust/enzyme-dose.js';
 import type { ClearingMeans } from '../log/entry.js';
-import type { Verdict } from '../ferment/verdict.js';
+import { isWorking, type Verdict } from '../ferment/verdict.js';
 import { figure } from '../worked/figures.js';
 import { worked, type Step, type Worked } from '../worked/worked.js';
 
@@ -27,7 +27,7 @@ export interface ClearingWay {
 const FININGS_FIRST_G_PER_L = 0.2;
 const FININGS_SECOND_G_PER_L = 0.8;
 /** The first part's time, min. @source usual packets: about an hour */
-export const FININGS_WAIT_MIN = 60;
+const FININGS_WAIT_MIN = 60;
 /** Cold enough to settle yeast and chill haze, °C. @source usual practice */
 const COLD_C = 4;
 const DAY_MIN = 1440;
@@ -51,7 +51,7 @@ export function clearingWays(input: {
   readonly bentoniteIn: boolean;
 }): Worked<readonly ClearingWay[]> {
   const { volumeL, tempC, haze } = input;
-  const working = input.verdict?.status === 'working' || input.verdict?.status === 'slowing';
+  const working = isWorking(input.verdict?.status);
   const all = [
     timeWay(working, haze),
     coldWay(tempC, working, haze),
@@ -112,9 +112,8 @@ function enzymeWay(
   { volumeL, tempC, bentoniteIn }: { readonly volumeL: number; readonly tempC: number; readonly bentoniteIn: boolean },
   haze: HazeCause,
 ): ClearingWay {
-  const { value, steps } = enzymeDose({ volumeL, tempC, boiled: false, bentoniteIn, sulfitedHoursAgo: null });
-  // Alcohol slows the enzyme, so a fermented drink gets the cold dose at any warmth.
-  const massG = tempC < 12 ? value.massG : 2 * value.massG;
+  const { value, steps } = enzymeDose({ volumeL, tempC, boiled: false, fermented: true, bentoniteIn, sulfitedHoursAgo: null });
+  const { massG } = value;
   return {
     means: 'enzyme',
     name: 'Pectic enzyme',
@@ -129,10 +128,7 @@ function enzymeWay(
     steps: [{ text: `Stir in ${figure(massG, 1)} g, and keep it at 15–20 °C for two weeks.`, waitMin: 14 * DAY_MIN }],
     lookDays: [14, 42],
     cautions: [],
-    working: [
-      ...steps,
-      { label: 'Twice over in a fermented drink', expression: 'alcohol slows the enzyme', result: `${figure(massG, 1)} g`, source: 'usual packet advice' },
-    ],
+    working: steps,
   };
 }
 

@@ -1,4 +1,5 @@
 import type { Liquid } from '../liquid/liquid.js';
+import { DAY_MS } from '../quantity/days.js';
 import { deviceLevel, type DeviceLevel } from './device-level.js';
 import { gravityByWeight } from './gravity-by-weight.js';
 import { offsetAgainstGlass, type GlassCheck } from './offset-against-glass.js';
@@ -67,7 +68,7 @@ export function joinSeries(earlier: DeviceSeries, later: DeviceSeries): DeviceSe
 }
 
 /** Device readings a forecast may use: one for so many days, and so many at most. */
-const FORECAST_EVERY_MS = 1.5 * 86_400_000;
+const FORECAST_EVERY_MS = 1.5 * DAY_MS;
 const FORECAST_MOST = 20;
 
 /** A device's gravity as a reading for the forecast, and how far it may be off. */

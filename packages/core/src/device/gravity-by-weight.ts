@@ -1,11 +1,9 @@
+import { CO2_PER_HEXOSE } from '../bottle/priming-sugar.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { dryGravityOf, fermentableGPerL, gravityOf } from '../liquid/views.js';
 import { median } from '../numeric/median.js';
 import { DAY_MS } from '../quantity/days.js';
 import { EMPTY_TRACK, indexAt, type Track } from './track.js';
-
-/** CO2 given off by sugar that ferments, by mass. @source C6H12O6 → 2 C2H5OH + 2 CO2: 88.02 of 180.16 */
-export const CO2_OF_SUGAR = 0.489;
 
 /** The first hours on the scale tell what it weighed before. */
 const FIRST_MS = DAY_MS / 4;
@@ -25,6 +23,6 @@ export function gravityByWeight(weight: Track, must: Liquid): Track {
   if (firstMs === undefined || sugarG <= 0) return EMPTY_TRACK;
   const beforeG = median(weight.values.slice(0, Math.max(1, indexAt(weight, firstMs + FIRST_MS))));
   const startSg = gravityOf(must);
-  const sgPerG = (startSg - dryGravityOf(must)) / (CO2_OF_SUGAR * sugarG);
+  const sgPerG = (startSg - dryGravityOf(must)) / (CO2_PER_HEXOSE * sugarG);
   return { atMs: weight.atMs, values: weight.values.map((g) => startSg - sgPerG * (beforeG - g)) };
 }

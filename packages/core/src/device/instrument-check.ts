@@ -9,7 +9,7 @@ export interface InstrumentCheck {
   readonly truth: number;
   readonly decimals: number;
   readonly unit: 'SG' | 'Bx' | 'C' | 'pH' | 'g';
-  /** An error above this is worth correcting; above ten times this the instrument is broken or misread. */
+  /** An error above this is worth correcting; far above it the instrument is broken or misread. */
   readonly worth: number;
   /** Days after which it should be checked again. */
   readonly everyDays: number;

@@ -1,4 +1,5 @@
 import { sgFromAnyBrix } from '../measure/brix.js';
+import { DAY_MS, MOST_DAYS_AHEAD } from '../quantity/days.js';
 import { fahrenheitToCelsius } from '../quantity/units.js';
 import { tableNumber, type ColumnRole, type TableGuess } from './guess-columns.js';
 import { readMoment } from './read-moment.js';
@@ -73,7 +74,7 @@ function readRow(row: readonly string[], { roles, dateOrder }: TableGuess, nowMs
   const cellOf = (...wanted: readonly ColumnRole[]): string => row[roles.findIndex((role) => wanted.includes(role))] ?? '';
   const atMs = readMoment(cellOf('moment', 'date'), dateOrder, cellOf('time'));
   if (atMs === null) return 'there is no date Trug can read';
-  if (atMs > nowMs + 1.5 * 86_400_000) return 'its date is still to come';
+  if (atMs > nowMs + MOST_DAYS_AHEAD * DAY_MS) return 'its date is still to come';
   const figures: Record<string, number | null> = { sg: null, tempC: null, ph: null, massG: null };
   for (const [i, role] of roles.entries()) {
     const figure = FIGURES[role];

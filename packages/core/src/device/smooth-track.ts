@@ -1,6 +1,6 @@
 import { median } from '../numeric/median.js';
 import { DAY_MS } from '../quantity/days.js';
-import { indexAt, type Track } from './track.js';
+import { indexAt, valueAt, type Track } from './track.js';
 
 /** A track with the roughness taken out. */
 export interface SmoothTrack extends Track {
@@ -85,11 +85,8 @@ function scatterAbout(smooth: Track, track: Track): number {
   const off: number[] = [];
   for (let i = 0; i < track.atMs.length; i += every) {
     const ms = track.atMs[i] ?? 0;
-    const after = Math.min(smooth.atMs.length - 1, indexAt(smooth, ms));
-    const before = Math.max(0, after - 1);
-    const [a, b] = [smooth.atMs[before] ?? 0, smooth.atMs[after] ?? 0];
-    const share = b > a ? Math.min(1, Math.max(0, (ms - a) / (b - a))) : 0;
-    off.push(Math.abs((track.values[i] ?? 0) - ((smooth.values[before] ?? 0) * (1 - share) + (smooth.values[after] ?? 0) * share)));
+    const expected = valueAt(smooth, ms, Infinity) ?? 0;
+    off.push(Math.abs((track.values[i] ?? 0) - expected));
   }
   return MAD_TO_SD * median(off);
 }

@@ -1,9 +1,9 @@
+import { CO2_PER_HEXOSE } from '../bottle/priming-sugar.js';
 import type { ForecastQuestion } from '../log/forecast-of.js';
 import { simulateFermentation } from '../forecast/simulate-fermentation.js';
 import { UNTOLD_TEMP_C } from '../forecast/temp-profile.js';
 import { phOf } from '../liquid/acid-chemistry.js';
 import { fermentableGPerL, gravityOf, solidsOf } from '../liquid/views.js';
-import { CO2_OF_SUGAR } from './gravity-by-weight.js';
 import type { DayReading } from '../forecast/forecast-types.js';
 import type { VesselTruth } from './stand-in.js';
 
@@ -65,7 +65,7 @@ export function vesselTruth(question: ForecastQuestion, days: number): (day: num
       sg,
       tempC: placeAt(day) + DAY_SWING_C * Math.sin(2 * Math.PI * (day - 0.3)) + OWN_HEAT_C * pace,
       ph: startPh - PH_FALL * Math.min(1, gone / 0.3),
-      massG: fullG - CO2_OF_SUGAR * fermentableGPerL(liquid) * gone * liquid.volumeL,
+      massG: fullG - CO2_PER_HEXOSE * fermentableGPerL(liquid) * gone * liquid.volumeL,
       // Foam stands while it works hard and before it is two thirds through.
       foam: gone > 0.03 && gone < 0.65 ? pace : 0,
     };

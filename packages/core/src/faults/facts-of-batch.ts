@@ -1,4 +1,5 @@
-import type { Verdict } from '../ferment/verdict.js';
+import { LEES_ABV, LEES_DAYS } from '../care/care-notes.js';
+import { isWorking, type Verdict } from '../ferment/verdict.js';
 import { phOf } from '../liquid/acid-chemistry.js';
 import { abvOf, fermentableGPerL } from '../liquid/views.js';
 import type { BatchState } from '../log/batch-state.js';
@@ -11,9 +12,6 @@ const HIGH_PH = 3.7;
 const GUARDED_SO2_MG_PER_L = 25;
 /** Nitrogen under which yeast goes hungry. @source usual advice */
 const POOR_YAN_MG_PER_L = 80;
-/** A cider below this should not lie on its lees past so many days. @source makers' rule of six weeks under 8 % */
-const WEAK_ABV = 8;
-const LEES_DAYS = 42;
 const SUGAR_LEFT_G_PER_L = 12;
 /** A jar or carboy emptier than this has room for vinegar. @source our estimate */
 const AIRY_FRACTION = 0.12;
@@ -35,7 +33,7 @@ export function factsOfBatch(
   const { lastLiquid: liquid, must } = state;
   if (!liquid) return [];
   const facts: FaultFact[] = [];
-  const working = verdict?.status === 'working' || verdict?.status === 'slowing';
+  const working = isWorking(verdict?.status);
   const ph = phOf(liquid);
   if (ph > HIGH_PH && liquid.freeSo2MgPerL < GUARDED_SO2_MG_PER_L) {
     const why = `pH ${ph.toFixed(2)} with little sulfite favours bacteria`;
@@ -54,7 +52,7 @@ export function factsOfBatch(
   if (state.crates.length > 0 && fermentableGPerL(liquid) > SUGAR_LEFT_G_PER_L)
     facts.push({ id: 'gusher', times: 4, why: 'there was sugar left when it was bottled' });
   const leesFrom = state.rackedAt ?? state.pitchedAt;
-  if (leesFrom !== null && state.liquid && daysBetween(leesFrom, context.today) > LEES_DAYS && abvOf(liquid) < WEAK_ABV) {
+  if (leesFrom !== null && state.liquid && daysBetween(leesFrom, context.today) > LEES_DAYS && abvOf(liquid) < LEES_ABV) {
     facts.push(
       { id: 'autolysis', times: 2, why: 'it has lain on its lees past six weeks' },
       { id: 'set-sulfide', times: 2, why: 'it has lain on its lees past six weeks' },
@@ -72,7 +70,7 @@ export function answersFromBatch(state: BatchState, verdict: Verdict | null): Fa
         ? 'high'
         : verdict.status === 'finished-dry' || verdict.status === 'settled-short'
           ? 'end'
-          : verdict.status === 'working' || verdict.status === 'slowing'
+          : isWorking(verdict.status)
             ? 'falls'
             : undefined;
   return { ...(gravity === undefined ? {} : { gravity }), ...(state.crates.length === 0 && state.liquid ? { fizz: 'vessel' } : {}) };

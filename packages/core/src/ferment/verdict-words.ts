@@ -3,6 +3,7 @@ import { figure, gravityText } from '../worked/figures.js';
 import { AT_END_SG, EPS, PROOF_DAYS, TOUCH_HIGH_SG, type Facts, type JudgeInput } from './judge-facts.js';
 import type { GravityReading } from './reading.js';
 import type { Evidence, FermentStatus, NextAction, Verdict } from './verdict.js';
+import { isWorking } from './verdict.js';
 
 /** Why a reading was set aside. */
 export function questionedEvidence(reading: GravityReading): Evidence {
@@ -76,7 +77,7 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
       above <= 2
         ? `${gravityText(last.sg)} is where it should end, about ${gravityText(endSg)}`
         : `${figure(above, 0)} points above where it should end, about ${gravityText(endSg)}`,
-    speaks: status === 'stalled' || status === 'finished-dry' || status === 'working' || status === 'slowing' ? 'for' : 'note',
+    speaks: status === 'stalled' || status === 'finished-dry' || isWorking(status) ? 'for' : 'note',
   });
   if (status === 'finished-dry' && last.sg > endSg + AT_END_SG) {
     out.push({ text: `This kind of yeast usually ends at ${gravityText(input.yeast.expectedFg[0])}–${gravityText(input.yeast.expectedFg[1])}`, speaks: 'for' });

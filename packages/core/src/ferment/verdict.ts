@@ -50,6 +50,11 @@ export const STATUS_WORDS: Readonly<Record<FermentStatus, string>> = Object.free
   'too-few-readings': 'cannot tell yet',
 });
 
+/** Whether a status says that it ferments, fast or slowly. */
+export function isWorking(status: FermentStatus | undefined): boolean {
+  return status === 'working' || status === 'slowing';
+}
+
 /**
  * Whether a status proves that the ferment has ended.
  *

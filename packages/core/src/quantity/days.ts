@@ -3,6 +3,9 @@ import { CoreError } from '../errors/core-error.js';
 /** Milliseconds in a day. */
 export const DAY_MS = 86_400_000;
 
+/** How far ahead of the clock a thing may be dated, days: a maker's phone may sit a time zone away. */
+export const MOST_DAYS_AHEAD = 1.5;
+
 /** Milliseconds since 1970 of an ISO 8601 instant or date; throws UNREADABLE for anything else. */
 export function instantMs(iso: string): number {
   const ms = Date.parse(iso);

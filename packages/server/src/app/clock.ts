@@ -1,6 +1,3 @@
-/** How far ahead of the server's clock a thing may be dated: a maker's phone may sit a time zone away. */
-export const MOST_DAYS_AHEAD = 1.5;
-
 /** Where the server gets its day from. */
 export interface Clock {
   readonly now: () => Date;

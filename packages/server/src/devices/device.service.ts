@@ -1,5 +1,5 @@
 import type { DeviceColumns, InstrumentDto, ReadingsReply } from '@trug/contract';
-import { Op } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import type { Clock } from '../app/clock.js';
 import { BatchModel } from '../batches/batch.model.js';
 import type { CardStore } from '../cards/card.store.js';
@@ -50,7 +50,7 @@ function columnsOf(deviceId: string, rows: readonly PostedReading[]): DeviceColu
  * @returns the service
  */
 export function createDeviceService({ write, clock, instruments, hub }: DeviceServiceDeps): DeviceService {
-  async function fresh(deviceId: string, readings: readonly PostedReading[]): Promise<readonly PostedReading[]> {
+  async function fresh(deviceId: string, readings: readonly PostedReading[], transaction: Transaction): Promise<readonly PostedReading[]> {
     const bySecond = new Map<number, PostedReading>();
     for (const reading of readings) if (!bySecond.has(reading.atS)) bySecond.set(reading.atS, reading);
     const seconds = [...bySecond.keys()].sort((a, b) => a - b);
@@ -58,6 +58,7 @@ export function createDeviceService({ write, clock, instruments, hub }: DeviceSe
       attributes: ['atS'],
       where: { deviceId, atS: { [Op.between]: [seconds[0] ?? 0, seconds.at(-1) ?? 0] } },
       raw: true,
+      transaction,
     });
     for (const { atS } of there) bySecond.delete(atS);
     return [...bySecond.values()].sort((a, b) => a.atS - b.atS);
@@ -71,7 +72,7 @@ export function createDeviceService({ write, clock, instruments, hub }: DeviceSe
       const batchId = posted.batchId ?? device.batchId;
       if (batchId !== null && !(await BatchModel.findByPk(batchId))) throw new HttpError('not-found', `there is no batch ${batchId}`);
       const added = await write(async (transaction) => {
-        const rows = await fresh(deviceId, posted.readings);
+        const rows = await fresh(deviceId, posted.readings, transaction);
         for (let i = 0; i < rows.length; i += ROWS_AT_ONCE) {
           await DeviceReadingModel.bulkCreate(
             rows.slice(i, i + ROWS_AT_ONCE).map((row) => ({ ...row, deviceId, batchId })),

@@ -1,6 +1,5 @@
 import { checkDto, DeviceReadingDto, isUnixSeconds, MOST_READINGS_AT_ONCE } from '@trug/contract';
-import { DAY_MS, fahrenheitToCelsius, sgFromAnyBrix } from '@trug/core';
-import { MOST_DAYS_AHEAD } from '../app/clock.js';
+import { DAY_MS, fahrenheitToCelsius, MOST_DAYS_AHEAD, sgFromAnyBrix } from '@trug/core';
 import { HttpError } from '../http/http-error.js';
 
 /** A device's reading in Trug's own units. */

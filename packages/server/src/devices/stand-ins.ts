@@ -1,12 +1,12 @@
 import type { InstrumentDto, RunningStandIn, StandInDto } from '@trug/contract';
-import { forecastInputOf, replay, STAND_IN_KINDS, standInReading, vesselTruth, type StandInKind, type StandInReading } from '@trug/core';
+import { DAY_MS, forecastInputOf, replay, STAND_IN_KINDS, standInReading, vesselTruth, type StandInKind, type StandInReading } from '@trug/core';
 import type { Clock } from '../app/clock.js';
 import type { BatchService } from '../batches/batch.service.js';
 import type { CardStore } from '../cards/card.store.js';
 import { HttpError } from '../http/http-error.js';
 import type { DeviceService } from './device.service.js';
 
-/** Posts readings as a device does, over HTTP; gives what the server replied, and how long to wait when it was limited. */
+/** Posts readings as a device does, over HTTP; gives what the server replied. */
 export type PostReadings = (
   deviceId: string,
   readings: readonly unknown[],
@@ -30,7 +30,6 @@ export interface StandIns {
 }
 
 const TICK_MS = 250;
-const DAY_MS = 86_400_000;
 /** One request carries at most this many. */
 const MOST_AT_ONCE = 2000;
 /** A batch is simulated this far, days. */

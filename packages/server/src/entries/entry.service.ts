@@ -1,8 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import { checkEntry, type JuiceDto } from '@trug/contract';
-import { checkEntryAgainst, daysBetween, judgeState, replay, type Entry } from '@trug/core';
+import { checkEntryAgainst, daysBetween, judgeState, MOST_DAYS_AHEAD, replay, type Entry } from '@trug/core';
 import type { Transaction } from 'sequelize';
-import { MOST_DAYS_AHEAD, type Clock } from '../app/clock.js';
+import type { Clock } from '../app/clock.js';
 import { BatchModel } from '../batches/batch.model.js';
 import type { CardStore } from '../cards/card.store.js';
 import type { Write } from '../db/write-queue.js';

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatTabsModule } from '@angular/material/tabs';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -14,6 +14,8 @@ import {
   gravityOf,
   phOf,
   provesFinished,
+  type DeviceGravity,
+  type DeviceReading,
   type Forecast,
 } from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
@@ -60,9 +62,9 @@ export class BatchPage {
     return view ? devicesOf(view.state, this.feed.series()) : [];
   });
   /** What the forecast takes from devices, once they are quiet for a moment. */
-  protected readonly deviceReadings = computed(() => {
-    const view = this.view();
-    return view ? devicesOf(view.state, this.feed.settled()).flatMap(forDeviceForecast) : [];
+  protected readonly deviceReadings = linkedSignal<readonly DeviceGravity[] | null, readonly DeviceReading[]>({
+    source: () => (this.feed.settled() === this.feed.series() ? this.devices() : null),
+    computation: (quiet, before) => quiet?.flatMap(forDeviceForecast) ?? before?.value ?? [],
   });
   protected readonly deviceNotes = computed(() => {
     const proven = provesFinished(this.view()?.verdict?.value.status ?? 'working');

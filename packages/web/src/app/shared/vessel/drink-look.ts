@@ -1,4 +1,4 @@
-import { daysBetween, type BatchState, type Verdict } from '@trug/core';
+import { isWorking, daysBetween, type BatchState, type Verdict } from '@trug/core';
 import type { DrinkLook } from './vessel';
 
 /** How fast a drink clears once it rests, and how deep its lees lie. @source our estimate, for drawing only */
@@ -18,7 +18,7 @@ export function drinkLook(state: BatchState, verdict: Verdict | null, now: strin
   const fruit = state.lastLiquid?.fruit ?? 'apple';
   if (!state.pitchedAt) return { fruit, haze: 0.9, sedimentMm: 0, working: false };
   const status = verdict?.status;
-  const working = status === 'working' || status === 'slowing' || (status === 'too-few-readings' && state.readings.length < 2);
+  const working = isWorking(status) || (status === 'too-few-readings' && state.readings.length < 2);
   const days = daysBetween(state.rackedAt ?? state.pitchedAt, now);
   const haze = working ? 0.85 : Math.max(0.05, 0.7 - days / CLEARS_IN_DAYS);
   return { fruit, haze, sedimentMm: state.rackedAt ? LEES_AFTER_RACKING_MM : Math.min(LEES_MM, 4 + days), working };
