@@ -8,12 +8,17 @@ const wanted = process.argv.slice(2);
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
 let passed = 0;
 let failed = 0;
+/** Told again at the end, where a long log is read first. */
+const failures = [];
 
 function check(name, program, args, cwd = ROOT) {
   say(`\n— ${name}`);
   const { status } = spawnSync(program, args, { cwd, stdio: ['ignore', 'inherit', 'inherit'] });
   if (status === 0) passed += 1;
-  else failed += 1;
+  else {
+    failed += 1;
+    failures.push(name);
+  }
 }
 
 function jest(name, config, env = {}) {
@@ -31,11 +36,20 @@ function jest(name, config, env = {}) {
   );
   if (!existsSync(results)) {
     failed += 1;
+    failures.push(name);
     return;
   }
   const report = JSON.parse(readFileSync(results, 'utf8'));
   passed += report.numPassedTests;
   failed += report.numFailedTests + report.numRuntimeErrorTestSuites;
+  for (const file of report.testResults.filter((r) => r.status === 'failed')) {
+    const tests = file.assertionResults.filter((a) => a.status === 'failed');
+    failures.push(
+      ...(tests.length > 0
+        ? tests.map((a) => `${a.fullName}: ${(a.failureMessages[0] ?? '').split('\n')[0]}`)
+        : [`${file.name}: ${file.message.split('\n')[0]}`]),
+    );
+  }
   if (status !== 0 && report.numFailedTests + report.numRuntimeErrorTestSuites === 0) failed += 1;
 }
 
@@ -57,5 +71,6 @@ if (wanted.includes('e2e')) {
   jest('end-to-end tests', 'e2e/jest.config.js', env);
   jest('timed end-to-end tests', 'e2e/jest.timing.config.js', env);
 }
+for (const failure of failures) say(`failed: ${failure}`);
 say(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 && passed > 0 ? 0 : 1);

@@ -85,7 +85,7 @@ export class TestTrug {
       TRUG_WEB: join(ROOT, 'packages/web/dist'),
     };
     this.child = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], { env, stdio: ['ignore', 'ignore', 'inherit'] });
-    for (let i = 0; i < 100; i += 1) {
+    for (let i = 0; i < 600; i += 1) {
       if (
         await fetch(`${this.url}/api/clock`).then(
           (r) => r.ok,

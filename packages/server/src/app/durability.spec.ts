@@ -21,7 +21,7 @@ async function freePort(): Promise<number> {
 async function start(port: number, dataDir: string): Promise<ChildProcess> {
   const env = { ...process.env, TRUG_PORT: String(port), TRUG_DATA: dataDir, TRUG_TODAY: TODAY, TRUG_LOG: 'silent', TRUG_WEB: '' };
   const child = spawn(process.execPath, [BUILT_SERVER], { env, stdio: 'ignore' });
-  for (let i = 0; i < 100; i += 1) {
+  for (let i = 0; i < 600; i += 1) {
     if (
       await fetch(`http://localhost:${port}/api/clock`).then(
         (r) => r.ok,
@@ -74,4 +74,4 @@ it(`loses no acknowledged entry of ${ENTRIES} when killed mid-writing, and repea
   child.kill('SIGTERM');
   expect(await new Promise((resolve) => child.once('exit', resolve))).toBe(0);
   rmSync(dataDir, { recursive: true, force: true });
-}, 120_000);
+}, 600_000);

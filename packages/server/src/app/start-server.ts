@@ -5,7 +5,7 @@ import { connect } from '../db/connect.js';
 import { initModels } from '../db/init-models.js';
 import { createReadingsPost } from '../devices/post-readings.js';
 import { createMigrator } from '../migrations/index.js';
-import { createApp } from './create-app.js';
+import { createApp, type AppDeps } from './create-app.js';
 import { createClock } from './clock.js';
 import type { Config } from './config.js';
 
@@ -23,7 +23,7 @@ export interface RunningServer {
  * @returns the address and a way to stop cleanly
  */
 export async function startServer(
-  config: Omit<Config, 'dataDir'> & { readonly dataDir: string | null },
+  config: Omit<Config, 'dataDir'> & Pick<AppDeps, 'floodWindowMs'> & { readonly dataDir: string | null },
   log: Logger = pino({ level: config.logLevel }),
 ): Promise<RunningServer> {
   const sequelize = connect(config.dataDir);
@@ -36,6 +36,7 @@ export async function startServer(
     log,
     webDir: config.webDir,
     postReadings: createReadingsPost(() => ownUrl),
+    ...(config.floodWindowMs === undefined ? {} : { floodWindowMs: config.floodWindowMs }),
   });
   const server = createServer(app);
   await new Promise<void>((resolve, reject) => {

@@ -7,9 +7,8 @@ import type { DeviceService } from './device.service.js';
 import type { LiveHub } from './live-hub.js';
 import type { StandIns } from './stand-ins.js';
 
-/** Requests a device may make in a window, and the window, ms: twenty a second, each with up to 5,000 readings. */
+/** Requests a device may make in a window: twenty a second in the ten seconds Trug runs with, each with up to 5,000 readings. */
 const MOST_REQUESTS = 200;
-const WINDOW_MS = 10_000;
 
 function batchOf(query: unknown): string {
   if (typeof query !== 'string' || query === '') throw new HttpError('bad-request', 'say which batch, as ?batch=…');
@@ -20,21 +19,23 @@ function batchOf(query: unknown): string {
  * `POST /:id/readings` takes readings in, `DELETE /:id/readings?batch=` takes them out again, `GET /readings?batch=` gives a batch's, `GET /live?batch=` follows them as
  * server-sent events, `GET /stand-ins`, `POST` and `DELETE /:id/stand-in` run simulated devices.
  *
- * @param parts - the use cases, the hub of open pages and the stand-ins
+ * @param parts - the use cases, the hub of open pages, the stand-ins and over how long requests are counted, ms
  * @returns the router
  */
 export function createDeviceRouter({
   service,
   hub,
   standIns,
+  floodWindowMs,
 }: {
   readonly service: DeviceService;
   readonly hub: LiveHub;
   readonly standIns: StandIns;
+  readonly floodWindowMs: number;
 }): Router {
   const router = Router();
   const limited = rateLimit({
-    windowMs: WINDOW_MS,
+    windowMs: floodWindowMs,
     limit: MOST_REQUESTS,
     standardHeaders: 'draft-8',
     legacyHeaders: false,
@@ -43,7 +44,7 @@ export function createDeviceRouter({
       next(
         new HttpError(
           'too-many',
-          `More than ${MOST_REQUESTS} requests in ${WINDOW_MS / 1000} seconds from one device. Wait as Retry-After says, or send several readings as one list.`,
+          `More than ${MOST_REQUESTS} requests in ${floodWindowMs / 1000} seconds from one device. Wait as Retry-After says, or send several readings as one list.`,
         ),
       );
     },

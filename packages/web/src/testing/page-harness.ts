@@ -1,3 +1,5 @@
+// What pages load when they first need it is there already: a cold machine takes seconds over it.
+import '@trug/contract';
 import { provideHttpClient } from '@angular/common/http';
 import { Component, ChangeDetectionStrategy, provideZonelessChangeDetection, type Provider, type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
@@ -23,6 +25,7 @@ import { cupboardFeature } from '../app/state/cupboard.reducer';
 import { LarderApiActions, LarderPageActions } from '../app/state/larder.actions';
 import { larderFeature } from '../app/state/larder.reducer';
 import { dayAt } from './sample-batch';
+import { until } from './until';
 
 /** What a page is opened on. */
 export interface PageSetting {
@@ -124,11 +127,8 @@ export class PageHarness {
 
   /** Waits until something is there, as for an answer worked out beside the page. */
   async shows(selector: string): Promise<void> {
-    for (let i = 0; i < 300 && !this.has(selector); i += 1) {
-      await new Promise((resolve) => setTimeout(resolve, 10));
-      await this.fixture.whenStable();
-    }
-    this.find(selector);
+    await until(() => this.has(selector));
+    await this.fixture.whenStable();
   }
 
   attribute(selector: string, name: string): string | null {
@@ -254,7 +254,7 @@ export class PageHarness {
     return this.find<HTMLInputElement>(`[name="${name}"] input, input[name="${name}"], textarea[name="${name}"], select[name="${name}"]`);
   }
 
-  /** Filing loads the contract first, so a few turns pass before anything is dispatched. */
+  /** Filing checks by the contract first, so a few turns pass before anything is dispatched. */
   private async settled(): Promise<void> {
     for (let i = 0; i < 5; i += 1) {
       await new Promise((resolve) => setTimeout(resolve, 5));

@@ -9,6 +9,7 @@ import { provideState, provideStore, Store } from '@ngrx/store';
 import { DEFAULT_SETTINGS, type VersionedSettings } from '@trug/contract/plain';
 import { Subject } from 'rxjs';
 import { BATCH_ID, filled, reading, sampleBatch } from '../../testing/sample-batch';
+import { until } from '../../testing/until';
 import { BatchPageActions } from './batches.actions';
 import { batchesFeature } from './batches.reducer';
 import { AppActions, CupboardPageActions } from './cellarbook.actions';
@@ -109,7 +110,7 @@ describe('beginning a batch', () => {
     const batch = sampleBatch([filled()]);
     store.dispatch(BatchPageActions.batchBegun({ draft: { batch, entries: batch.entries } }));
     http.expectOne('/api/batches').flush(batch);
-    await new Promise((resolve) => setTimeout(resolve, 20));
+    await until(() => TestBed.inject(Router).url !== '/');
     expect(TestBed.inject(Router).url).toBe(`/batch/${BATCH_ID}`);
   });
 });

@@ -1,6 +1,7 @@
 import type { PlaceDto } from '@trug/contract/plain';
 import { PageHarness } from '../../../testing/page-harness';
 import { BATCH_ID, filled, pitched, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
+import { until } from '../../../testing/until';
 import { CupboardPageActions } from '../../state/cellarbook.actions';
 import { LarderPageActions } from '../../state/larder.actions';
 import { MovePage } from '../note/move-page';
@@ -19,7 +20,7 @@ const emptied = [
 ];
 
 async function soon<T>(what: () => T | undefined): Promise<T | undefined> {
-  for (let i = 0; i < 200 && what() === undefined; i += 1) await new Promise((resolve) => setTimeout(resolve, 10));
+  await until(() => what() !== undefined);
   await new Promise((resolve) => setTimeout(resolve, 30));
   return what();
 }

@@ -1,6 +1,7 @@
 import { PageHarness } from '../../../testing/page-harness';
 import { filled, pitched, sampleBatch } from '../../../testing/sample-batch';
 import { sampleInstrument } from '../../../testing/sample-instrument';
+import { until } from '../../../testing/until';
 import { LarderPageActions } from '../../state/larder.actions';
 import { gaugesOf } from '../reading/gauges';
 import { DeviceApi } from './device-api';
@@ -11,7 +12,7 @@ const saved = (page: PageHarness): Saved['instrument'] | undefined => page.sent<
 
 /** A card is checked by the contract before it is sent, which takes a moment. */
 async function savedSoon(page: PageHarness): Promise<Saved['instrument'] | undefined> {
-  for (let i = 0; i < 200 && !saved(page); i += 1) await new Promise((resolve) => setTimeout(resolve, 10));
+  await until(() => saved(page) !== undefined);
   // The answer is waited for as well, so that no test ends in the middle of it.
   await new Promise((resolve) => setTimeout(resolve, 30));
   return saved(page);

@@ -6,6 +6,7 @@ import { provideState, provideStore, Store } from '@ngrx/store';
 import { LarderApiActions } from '../../state/larder.actions';
 import { larderFeature } from '../../state/larder.reducer';
 import { sampleInstrument } from '../../../testing/sample-instrument';
+import { until } from '../../../testing/until';
 import { DeviceFeed } from './device-feed';
 
 /** A stream that a test can speak through. */
@@ -60,7 +61,7 @@ describe('DeviceFeed', () => {
     MadeStream.last?.dispatchEvent(new Event('open'));
     MadeStream.last?.tell(columns(30, 40));
     http.expectOne('/api/devices/readings?batch=B').flush([columns(10, 20, 30)]);
-    await new Promise((resolve) => setTimeout(resolve, 5));
+    await until(() => feed.series().length > 0);
     expect(feed.series()[0]?.atMs).toEqual([10_000, 20_000, 30_000, 40_000]);
     MadeStream.last?.dispatchEvent(new MessageEvent('forgotten', { data: JSON.stringify({ deviceId: 'F' }) }));
     expect(feed.series()).toEqual([]);
@@ -71,11 +72,11 @@ describe('DeviceFeed', () => {
     TestBed.tick();
     MadeStream.last?.dispatchEvent(new Event('open'));
     http.expectOne('/api/devices/readings?batch=B').flush({ detail: 'busy' }, { status: 500, statusText: 'no' });
-    await new Promise((resolve) => setTimeout(resolve, 5));
+    await until(() => feed.trouble() !== null);
     expect(feed.trouble()).toBe('busy');
     MadeStream.last?.dispatchEvent(new Event('open'));
     http.expectOne('/api/devices/readings?batch=B').flush([columns(10)]);
-    await new Promise((resolve) => setTimeout(resolve, 5));
+    await until(() => feed.trouble() === null);
     expect([feed.trouble(), feed.series().length]).toEqual([null, 1]);
   });
   it('leaves a batch when another is opened', () => {

@@ -1,5 +1,6 @@
 import { PageHarness } from '../../../../testing/page-harness';
 import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry } from '../../../../testing/sample-batch';
+import { until } from '../../../../testing/until';
 import { BatchPage } from '../batch-page';
 
 const open = (log: ReturnType<typeof finishedLog>, today: number): Promise<PageHarness> =>
@@ -10,7 +11,7 @@ describe('care beside the verdict', () => {
   it('files how the gas gets out, and shows what a loosened cap asks for', async () => {
     const page = await open(working, 7);
     await page.choose('vent', 'loose-cap');
-    for (let i = 0; i < 100 && page.written().length === 0; i += 1) await new Promise((resolve) => setTimeout(resolve, 10));
+    await until(() => page.written().length > 0);
     expect(page.written()[0]).toMatchObject({ kind: 'vented', payload: { vent: 'loose-cap' } });
     await new Promise((resolve) => setTimeout(resolve, 30));
     const later = await open([...working, sampleEntry('vented', 6.5, { vent: 'loose-cap' })], 7);
