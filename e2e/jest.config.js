@@ -3,7 +3,7 @@ export default {
   roots: ['<rootDir>/flows'],
   testEnvironment: 'node',
   testMatch: ['**/*.spec.ts'],
-  testTimeout: 240_000,
+  testTimeout: 600_000,
   maxWorkers: 2,
   // What was filed is worked out again by the core itself.
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1', '^@trug/core$': '<rootDir>/../packages/core/src/index.ts' },

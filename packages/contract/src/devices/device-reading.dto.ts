@@ -1,5 +1,5 @@
 import { DEVICE_LIMITS } from '@trug/core';
-import { IsOptional, Matches, ValidateIf } from 'class-validator';
+import { IsBoolean, IsOptional, Matches, ValidateIf } from 'class-validator';
 import { InRange } from '../validation/decorators.js';
 
 /** How many readings one request may carry. */
@@ -24,6 +24,8 @@ export class DeviceReadingDto {
   @IsOptional() @InRange(DEVICE_LIMITS.tempF) tempF?: number;
   @IsOptional() @InRange(DEVICE_LIMITS.ph) ph?: number;
   @IsOptional() @InRange(DEVICE_LIMITS.massG) massG?: number;
+  /** Whether it was made up to try things out: such a reading is drawn and counts for nothing. */
+  @IsOptional() @IsBoolean() madeUp?: boolean;
 }
 
 /** Whether a number can be seconds since 1970. */

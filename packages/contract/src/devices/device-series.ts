@@ -6,6 +6,8 @@ export interface DeviceColumns {
   readonly tempC: readonly (number | null)[];
   readonly ph: readonly (number | null)[];
   readonly massG: readonly (number | null)[];
+  /** Whether any of it was made up by a stand-in. */
+  readonly madeUp: boolean;
 }
 
 /** The reply to readings that were taken in. */

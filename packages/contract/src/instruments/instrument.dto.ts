@@ -1,5 +1,5 @@
-import { IsBoolean, IsIn, IsInt, IsNotEmpty, Matches, ValidateIf } from 'class-validator';
-import { InRange, Text, Ulid } from '../validation/decorators.js';
+import { IsBoolean, IsIn, IsInt, IsNotEmpty, ValidateIf } from 'class-validator';
+import { Day, InRange, Text, Ulid } from '../validation/decorators.js';
 
 /** What a maker measures with. */
 export const INSTRUMENT_KINDS = ['hydrometer', 'refractometer', 'thermometer', 'ph-meter', 'scale', 'floating-hydrometer'] as const;
@@ -19,7 +19,7 @@ export class InstrumentDto {
   @InRange({ min: -50, max: 50 }) offset!: number;
   /** The day it was last checked; null when it never was. */
   @ValidateIf((i: InstrumentDto) => i.checkedOn !== null)
-  @Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, { message: '$property must be a day such as 2026-10-03' })
+  @Day()
   checkedOn!: string | null;
   /** Whether it posts its readings. */
   @IsBoolean() posts!: boolean;

@@ -1,5 +1,5 @@
-import { IsIn, IsInt, IsNotEmpty, Matches, ValidateIf } from 'class-validator';
-import { InRange, InRangeOrNull, Text, Ulid } from '../validation/decorators.js';
+import { IsIn, IsInt, IsNotEmpty, ValidateIf } from 'class-validator';
+import { Day, InRange, InRangeOrNull, Text, Ulid } from '../validation/decorators.js';
 
 /** What the cupboard holds besides vessels. */
 export const SUPPLY_KINDS = ['yeast', 'nutrient', 'sulfite', 'acid', 'carbonate', 'tannin', 'sugar', 'enzyme', 'bentonite', 'finings', 'other'] as const;
@@ -23,6 +23,6 @@ export class SupplyDto {
   /** What one packet holds, g; null when it is not counted in packets. */
   @InRangeOrNull({ min: 0.1, max: 5000 }) packetG!: number | null;
   @ValidateIf((s: SupplyDto) => s.bestBefore !== null)
-  @Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, { message: '$property must be a day such as 2027-05-31' })
+  @Day()
   bestBefore!: string | null;
 }

@@ -30,6 +30,11 @@ export function Ulid(): PropertyDecorator {
   return Matches(/^[0-9A-HJKMNP-TV-Z]{26}$/, { message: '$property must be a ULID' });
 }
 
+/** A calendar day, as `2026-11-23`. */
+export function Day(): PropertyDecorator {
+  return Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, { message: '$property must be a day such as 2026-11-23' });
+}
+
 /** An instant, as `2026-11-23T10:00:00.000Z`. */
 export function Instant(): PropertyDecorator {
   return Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])T([01]\d|2[0-3]):[0-5]\d:[0-5]\d(\.\d{1,3})?Z$/, {

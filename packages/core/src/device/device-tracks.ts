@@ -14,6 +14,8 @@ export interface DeviceSeries {
   readonly tempC: readonly (number | null)[];
   readonly ph: readonly (number | null)[];
   readonly massG: readonly (number | null)[];
+  /** Whether any of it was made up by a stand-in: then it is drawn, and counts for nothing. */
+  readonly madeUp: boolean;
 }
 
 /** A device's gravity made ready to be drawn and judged. */
@@ -27,6 +29,7 @@ export interface DeviceGravity {
   readonly scatterSg: number;
   readonly check: GlassCheck;
   readonly level: DeviceLevel | null;
+  readonly madeUp: boolean;
 }
 
 /** One quantity of a series, without its gaps. */
@@ -51,6 +54,7 @@ export function joinSeries(earlier: DeviceSeries, later: DeviceSeries): DeviceSe
     tempC: [...earlier.tempC, ...later.tempC],
     ph: [...earlier.ph, ...later.ph],
     massG: [...earlier.massG, ...later.massG],
+    madeUp: earlier.madeUp || later.madeUp,
   };
   if ((earlier.atMs.at(-1) ?? -Infinity) < (later.atMs[0] ?? Infinity)) return joined;
   const order = joined.atMs.map((_ms, i) => i).sort((a, b) => (joined.atMs[a] ?? 0) - (joined.atMs[b] ?? 0));
@@ -64,6 +68,7 @@ export function joinSeries(earlier: DeviceSeries, later: DeviceSeries): DeviceSe
     tempC: pick(joined.tempC),
     ph: pick(joined.ph),
     massG: pick(joined.massG),
+    madeUp: joined.madeUp,
   };
 }
 
@@ -96,16 +101,18 @@ export function deviceGravity(series: DeviceSeries, must: Liquid | null, glass: 
   const rough = smoothTrack(raw, FOAM_LIFTS_SG);
   const check = offsetAgainstGlass(rough, glass);
   const smooth = { atMs: rough.atMs, values: rough.values.map((sg) => sg - check.offsetSg) };
-  return { deviceId: series.deviceId, raw, smooth, scatterSg: rough.scatter, check, level: deviceLevel(smooth) };
+  const { deviceId, madeUp } = series;
+  return { deviceId, raw, smooth, scatterSg: rough.scatter, check, level: deviceLevel(smooth), madeUp };
 }
 
 /**
  * The few figures of a device that a forecast rests on. Its errors hang together, so many of them tell no more than a few.
  *
  * @param gravity - made ready
- * @returns at most twenty, the newest among them
+ * @returns at most twenty, the newest among them; none of what was made up
  */
-export function forDeviceForecast({ smooth, check }: DeviceGravity): readonly DeviceReading[] {
+export function forDeviceForecast({ smooth, check, madeUp }: DeviceGravity): readonly DeviceReading[] {
+  if (madeUp) return [];
   const picked: DeviceReading[] = [];
   let nextMs = Infinity;
   for (let i = smooth.atMs.length - 1; i >= 0 && picked.length < FORECAST_MOST; i -= 1) {

@@ -13,7 +13,7 @@ import { offsetAgainstGlass } from './offset-against-glass.js';
 import { smoothTrack } from './smooth-track.js';
 import { standInReading, type StandInReading } from './stand-in.js';
 import { thinOut } from './thin-out.js';
-import { valueAt, type Track } from './track.js';
+import { EMPTY_TRACK, valueAt, type Track } from './track.js';
 import { vesselTruth } from './vessel-truth.js';
 
 const SINCE = Date.parse('2026-10-01T12:00:00Z');
@@ -155,7 +155,7 @@ describe('standInReading', () => {
 describe('deviceGravity', () => {
   const seriesOf = ({ atMs, values }: Track): DeviceSeries => {
     const none = values.map(() => null);
-    return { deviceId: 'F', atMs, sg: values, tempC: none, ph: none, massG: none };
+    return { deviceId: 'F', atMs, sg: values, tempC: none, ph: none, massG: none, madeUp: false };
   };
   it('is corrected by glass, and gives the forecast a few figures with their doubt', () => {
     const { raw, trueAt } = floatIn(11, 20);
@@ -168,8 +168,15 @@ describe('deviceGravity', () => {
     few.forEach((r) => expect(Math.abs(r.sg - trueAt(Date.parse(r.at)))).toBeLessThan(0.003));
     expect(new Set(few.map((r) => r.plusMinus))).toEqual(new Set([0.0015]));
   });
+  it('gives the forecast nothing that a stand-in made up, though it is drawn', () => {
+    const measured = seriesOf(floatIn(11, 20).raw);
+    const later = { ...measured, atMs: measured.atMs.map((ms) => ms + 30 * DAY_MS), madeUp: true };
+    const found = deviceGravity(joinSeries(measured, later), must, EMPTY_TRACK);
+    expect(found?.smooth.values.length).toBeGreaterThan(0);
+    expect(found ? forDeviceForecast(found) : null).toEqual([]);
+  });
   it('tells nothing of a device that sent no gravity', () => {
-    const none = { deviceId: 'P', atMs: [SINCE], sg: [null], tempC: [18], ph: [3.5], massG: [null] };
+    const none = { deviceId: 'P', atMs: [SINCE], sg: [null], tempC: [18], ph: [3.5], massG: [null], madeUp: false };
     expect(deviceGravity(none, must, { atMs: [], values: [] })).toBeNull();
   });
   it('says the latest warmth and pH by the median of some hours', () => {
@@ -181,6 +188,7 @@ describe('deviceGravity', () => {
       tempC: [30, 17, 17.5, 18, null],
       ph: [4, 3.4, 3.42, 9, 3.44],
       massG: Array<null>(5).fill(null),
+      madeUp: false,
     };
     expect(deviceNow(series)).toEqual({ atMs: SINCE + 13 * hour, tempC: 17.5, ph: expect.closeTo(3.43, 9) });
     expect(deviceNow({ ...series, atMs: [] })).toBeNull();

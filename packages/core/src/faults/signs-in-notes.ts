@@ -1,3 +1,4 @@
+import { mentions } from '../log/mentions.js';
 import { dayText } from '../quantity/days.js';
 import type { FaultAnswers, FaultQuestionId } from './fault-questions.js';
 
@@ -34,10 +35,6 @@ const WORDS: readonly { readonly question: FaultQuestionId; readonly answer: str
 /** How a note begins that the fault finder itself wrote; it is no new sign. */
 export const FAULT_NOTE_LEAD = 'Looked for a fault.';
 
-/** Words just before that turn a sign round. */
-const DENIED = /\b(no|not|without|gone|never|lost)\b[^.!?;]{0,24}$/i;
-const GONE_AFTER = /^[^.!?;]{0,24}\b(gone|went|faded|cleared)\b/i;
-
 /**
  * Signs a maker wrote down in passing, the newest of each question.
  *
@@ -49,10 +46,7 @@ export function signsInNotes(notes: readonly { readonly at: string; readonly tex
   const own = notes.filter(({ text }) => !text.startsWith(FAULT_NOTE_LEAD));
   for (const { at, text } of own.sort((a, b) => (a.at < b.at ? 1 : -1))) {
     for (const { question, answer, words } of WORDS) {
-      const match = words.exec(text);
-      if (!match || found.has(question)) continue;
-      const denied = DENIED.test(text.slice(0, match.index)) || GONE_AFTER.test(text.slice(match.index + match[0].length));
-      if (!denied) found.set(question, { question, answer, from: `your note of ${dayText(at)}: “${text}”` });
+      if (!found.has(question) && mentions(text, words)) found.set(question, { question, answer, from: `your note of ${dayText(at)}: “${text}”` });
     }
   }
   return [...found.values()];

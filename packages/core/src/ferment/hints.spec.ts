@@ -24,4 +24,7 @@ it.each([
   ['Not clear yet, still hazy', ['hazy']],
   ['Eggy smell', ['egg']],
   ['Dry and sharp', []],
+  ['smelt of eggs, gone by evening', []],
+  ['no haze any more', []],
+  ['the haze has cleared', ['clear']],
 ] as const)('hintsInWords reads %s', (text, found) => expect(hintsInWords(TODAY, text).map((h) => h.is)).toEqual([...found]));

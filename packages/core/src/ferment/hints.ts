@@ -1,3 +1,4 @@
+import { mentions } from '../log/mentions.js';
 import { daysBetween, dayText } from '../quantity/days.js';
 import type { Evidence, FermentStatus } from './verdict.js';
 import { provesFinished } from './verdict.js';
@@ -21,9 +22,9 @@ const FRESH_DAYS = 21;
  */
 export function hintsInWords(at: string, text: string): readonly Hint[] {
   const hints: Hint[] = [];
-  if (/\b(not|never|won.t|will not|isn.t) (yet )?clear|haz[ye]|cloudy/i.test(text)) hints.push({ at, of: 'clarity', is: 'hazy' });
+  if (/\b(not|never|won.t|will not|isn.t) (yet )?clear/i.test(text) || mentions(text, /haz[ye]|cloudy/i)) hints.push({ at, of: 'clarity', is: 'hazy' });
   else if (/\b(clear enough|clear now|cleared|is clear|bright|crystal)\b|^clear\b/i.test(text)) hints.push({ at, of: 'clarity', is: 'clear' });
-  if (/\begg(y|s)?\b/i.test(text)) hints.push({ at, of: 'smell', is: 'egg' });
+  if (mentions(text, /\begg(y|s)?\b/i)) hints.push({ at, of: 'smell', is: 'egg' });
   return hints;
 }
 

@@ -10,6 +10,7 @@ export class DeviceReadingModel extends Model<InferAttributes<DeviceReadingModel
   declare tempC: number | null;
   declare ph: number | null;
   declare massG: number | null;
+  declare madeUp: boolean;
 }
 
 /** Binds the model to a connection. */
@@ -24,6 +25,7 @@ export function initDeviceReadingModel(sequelize: Sequelize): void {
       tempC: { ...figure },
       ph: { ...figure },
       massG: { ...figure },
+      madeUp: { type: DataTypes.BOOLEAN, allowNull: false, defaultValue: false },
     },
     { sequelize, tableName: 'device_readings' },
   );

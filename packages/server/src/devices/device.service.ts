@@ -25,8 +25,8 @@ export interface DeviceService {
   readonly ofBatch: (batchId: string) => Promise<readonly DeviceColumns[]>;
   /** Takes out what a device sent about a batch, such as a stand-in's play; gives how many readings that were. */
   readonly forget: (deviceId: string, batchId: string) => Promise<number>;
-  /** The moment of a device's newest reading about a batch, s since 1970; null when there is none. */
-  readonly lastAtS: (deviceId: string, batchId: string) => Promise<number | null>;
+  /** A device's newest reading about a batch, s since 1970, and whether any is a true one; null when there is none. */
+  readonly lastOf: (deviceId: string, batchId: string) => Promise<{ readonly atS: number; readonly measured: boolean } | null>;
 }
 
 /** Rows written by one statement. */
@@ -40,6 +40,7 @@ function columnsOf(deviceId: string, rows: readonly PostedReading[]): DeviceColu
     tempC: rows.map((r) => r.tempC),
     ph: rows.map((r) => r.ph),
     massG: rows.map((r) => r.massG),
+    madeUp: rows.some((r) => r.madeUp),
   };
 }
 
@@ -106,9 +107,9 @@ export function createDeviceService({ write, clock, instruments, hub }: DeviceSe
       hub.tellForgotten(batchId, deviceId);
       return count;
     },
-    lastAtS: async (deviceId, batchId) => {
+    lastOf: async (deviceId, batchId) => {
       const row = await DeviceReadingModel.findOne({ where: { deviceId, batchId }, order: [['atS', 'DESC']], raw: true });
-      return row?.atS ?? null;
+      return row && { atS: row.atS, measured: (await DeviceReadingModel.count({ where: { deviceId, batchId, madeUp: false } })) > 0 };
     },
   };
 }

@@ -71,6 +71,7 @@ describe('readings of a device', () => {
     ['a field nobody knows', { sg: 1.04, colour: 'red' }, 400, /colour/],
     ['no figure', { at: '2026-11-01T08:00:00Z' }, 400, /at least one of/],
     ['a figure as text', { sg: '1.04' }, 400, /sg/],
+    ['made up in doubt', { sg: 1.04, madeUp: 'perhaps' }, 400, /madeUp/],
     ['a gravity beyond syrup', [{ sg: 1.04 }, { sg: 15 }], 400, /1\.sg/],
     ['a day that never was', { at: '2026-02-31T99:00:00Z', sg: 1.04 }, 400, /moment/],
     ['a moment without its zone', { at: '2026-11-01T08:00', sg: 1.04 }, 400, /with its zone/],
@@ -194,6 +195,7 @@ describe('a stand-in', () => {
       await new Promise((resolve) => setTimeout(resolve, 50));
     }
     const [columns] = await of(batch);
+    expect(columns?.madeUp).toBe(true);
     const series = columns && { ...columns, atMs: columns.at.map((s) => s * 1000) };
     const found = series ? deviceGravity(series, null, EMPTY_TRACK) : null;
     // From 1.048 to about dry, whatever its own offset is.
@@ -202,6 +204,17 @@ describe('a stand-in', () => {
     expect(fell).toBeLessThan(0.054);
     expect(found?.level?.days).toBeGreaterThan(5);
     expect((await server.request('DELETE', `/api/devices/${device}/stand-in`)).body).toEqual([]);
+  });
+  it('is not let loose on what a device measured itself', async () => {
+    const batch = await begun();
+    const device = await put({ batchId: batch });
+    await post(device, { at: '2026-11-20T08:00:00Z', sg: 1.02 });
+    expect((await of(batch))[0]?.madeUp).toBe(false);
+    expect(await server.request('POST', `/api/devices/${device}/stand-in`, { daysPerSecond: 30, everyMinutes: 30 })).toMatchObject({
+      status: 422,
+      body: { detail: expect.stringContaining('measured this batch itself') },
+    });
+    expect((await server.request('GET', '/api/devices/stand-ins')).body).toEqual([]);
   });
   it('needs a batch with yeast in it, and an instrument that posts', async () => {
     const options = { daysPerSecond: 1, everyMinutes: 15 };

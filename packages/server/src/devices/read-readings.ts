@@ -10,6 +10,7 @@ export interface PostedReading {
   readonly tempC: number | null;
   readonly ph: number | null;
   readonly massG: number | null;
+  readonly madeUp: boolean;
 }
 
 /** Readings as posted, and the batch they are about when the sender says so. */
@@ -56,7 +57,7 @@ function readOne(plain: unknown, prefix: string, nowMs: number): PostedReading {
     const fields = check.fields.map((f) => ({ ...f, path: `${prefix}${f.path}` }));
     throw new HttpError('bad-request', fields.map((f) => `${f.path}: ${f.message}`).join('; '), { fields });
   }
-  const { at, sg, brix, tempC, tempF, ph, massG } = check.value;
+  const { at, sg, brix, tempC, tempF, ph, massG, madeUp } = check.value;
   const ms = at === undefined ? nowMs : typeof at === 'number' ? (isUnixSeconds(at) ? at * 1000 : NaN) : Date.parse(at);
   if (!Number.isFinite(ms)) throw refuse(`${prefix}at`, 'moment', `${String(at)} is no moment there ever was or will be`);
   if (ms > nowMs + MOST_DAYS_AHEAD * DAY_MS) {
@@ -71,6 +72,7 @@ function readOne(plain: unknown, prefix: string, nowMs: number): PostedReading {
     tempC: tempC ?? (tempF === undefined ? null : fahrenheitToCelsius(tempF)),
     ph: ph ?? null,
     massG: massG ?? null,
+    madeUp: madeUp ?? false,
   };
   if (reading.sg === null && reading.tempC === null && reading.ph === null && reading.massG === null) {
     throw refuse(prefix === '' ? 'sg' : prefix.slice(0, -1), 'figure', 'a reading needs at least one of sg, brix, tempC, tempF, ph and massG');

@@ -69,11 +69,11 @@ export function createStandIns({ clock, instruments, batches, devices, post }: S
 
   async function tick(run: Run): Promise<void> {
     const until = Math.min(clock.now().getTime(), run.nextMs + run.daysPerSecond * DAY_MS * (TICK_MS / 1000));
-    const readings: (StandInReading & { readonly at: string })[] = [];
+    const readings: (StandInReading & { readonly at: string; readonly madeUp: true })[] = [];
     let ms = run.nextMs;
     for (; ms <= until && readings.length < MOST_AT_ONCE; ms += run.everyMs) {
       const reading = run.read(ms);
-      if (reading) readings.push({ at: new Date(ms).toISOString(), ...reading });
+      if (reading) readings.push({ at: new Date(ms).toISOString(), ...reading, madeUp: true });
     }
     const reply = readings.length === 0 ? null : await post(run.deviceId, readings);
     if (runs.get(run.deviceId) !== run) return;
@@ -119,13 +119,18 @@ export function createStandIns({ clock, instruments, batches, devices, post }: S
     const truth = vesselTruth(question, LONGEST_DAYS);
     const seed = seedOf(deviceId);
     const everyMs = options.everyMinutes * 60_000;
-    const lastS = await devices.lastAtS(deviceId, batchId);
+    const last = await devices.lastOf(deviceId, batchId);
+    if (last?.measured === true)
+      throw new HttpError(
+        'not-allowed',
+        'It has measured this batch itself, and made-up readings would mix with its own. Put in another instrument to try a stand-in.',
+      );
     return {
       deviceId,
       daysPerSecond: options.daysPerSecond,
       everyMs,
       read: (atMs) => standInReading({ kind, seed, sinceMs, atMs, truth: truth((atMs - sinceMs) / DAY_MS) }),
-      nextMs: lastS === null ? sinceMs : lastS * 1000 + everyMs,
+      nextMs: last === null ? sinceMs : last.atS * 1000 + everyMs,
       trouble: null,
       timer: null,
     };

@@ -5,9 +5,10 @@ import * as createVesselsAndSettings from './0002-create-vessels-and-settings.js
 import * as createJuicesAndSupplies from './0003-create-juices-and-supplies.js';
 import * as createInstruments from './0004-create-instruments-and-device-readings.js';
 import * as createPlaces from './0005-create-places-and-cleanings.js';
+import * as markMadeUp from './0006-mark-made-up-readings.js';
 
 /** Every step, in order. A landed step is never edited. */
-const STEPS = [createBatches, createVesselsAndSettings, createJuicesAndSupplies, createInstruments, createPlaces] as const;
+const STEPS = [createBatches, createVesselsAndSettings, createJuicesAndSupplies, createInstruments, createPlaces, markMadeUp] as const;
 
 /**
  * The runner of migrations, each in a transaction of its own.

@@ -22,7 +22,7 @@ import { BatchApiActions, BatchPageActions } from '../app/state/batches.actions'
 import { batchesFeature } from '../app/state/batches.reducer';
 import { CellarbookApiActions } from '../app/state/cellarbook.actions';
 import { cupboardFeature } from '../app/state/cupboard.reducer';
-import { LarderApiActions, LarderPageActions } from '../app/state/larder.actions';
+import { LarderApiActions, LarderPageActions, type Shelf, type Shelves } from '../app/state/larder.actions';
 import { larderFeature } from '../app/state/larder.reducer';
 import { dayAt } from './sample-batch';
 import { until } from './until';
@@ -104,11 +104,7 @@ export class PageHarness {
     TestBed.inject(ScannedActionsSubject).subscribe((action) => {
       harness.actions.push(action);
       if (action.type === BatchPageActions.entriesWritten.type && 'entries' in action) harness.answer(store, action.entries as readonly Entry[]);
-      if (action.type === LarderPageActions.juiceSaved.type) harness.answerCard(store, action as ReturnType<typeof LarderPageActions.juiceSaved>);
-      if (action.type === LarderPageActions.supplySaved.type) harness.answerSupply(store, action as ReturnType<typeof LarderPageActions.supplySaved>);
-      if (action.type === LarderPageActions.instrumentSaved.type)
-        harness.answerInstrument(store, action as ReturnType<typeof LarderPageActions.instrumentSaved>);
-      if (action.type === LarderPageActions.placeSaved.type) harness.answerPlace(store, action as ReturnType<typeof LarderPageActions.placeSaved>);
+      if (action.type === LarderPageActions.cardSaved.type) harness.answerCard(store, action as ReturnType<typeof LarderPageActions.cardSaved>);
       if (action.type === LarderPageActions.pourMade.type) harness.answerPour(store, action as ReturnType<typeof LarderPageActions.pourMade>);
     });
     await fixture.whenStable();
@@ -198,30 +194,10 @@ export class PageHarness {
     );
   }
 
-  private answerCard(store: Store, { juice: sent }: ReturnType<typeof LarderPageActions.juiceSaved>): void {
+  private answerCard(store: Store, { sent }: ReturnType<typeof LarderPageActions.cardSaved>): void {
     const { refusal: problem } = this;
-    setTimeout(() =>
-      store.dispatch(
-        problem ? LarderApiActions.juiceRefused({ sent, problem }) : LarderApiActions.juiceStored({ sent, juice: { ...sent, version: sent.version + 1 } }),
-      ),
-    );
-  }
-
-  private answerSupply(store: Store, { supply: sent }: ReturnType<typeof LarderPageActions.supplySaved>): void {
-    const { refusal: problem } = this;
-    setTimeout(() => store.dispatch(problem ? LarderApiActions.supplyRefused({ sent, problem }) : LarderApiActions.supplyStored({ sent, supply: sent })));
-  }
-
-  private answerPlace(store: Store, { place: sent }: ReturnType<typeof LarderPageActions.placeSaved>): void {
-    const { refusal: problem } = this;
-    setTimeout(() => store.dispatch(problem ? LarderApiActions.placeRefused({ sent, problem }) : LarderApiActions.placeStored({ sent, place: sent })));
-  }
-
-  private answerInstrument(store: Store, { instrument: sent }: ReturnType<typeof LarderPageActions.instrumentSaved>): void {
-    const { refusal: problem } = this;
-    setTimeout(() =>
-      store.dispatch(problem ? LarderApiActions.instrumentRefused({ sent, problem }) : LarderApiActions.instrumentStored({ sent, instrument: sent })),
-    );
+    const card = Object.assign({}, sent.card, { version: sent.card.version + 1 });
+    setTimeout(() => store.dispatch(problem ? LarderApiActions.cardRefused({ sent, problem }) : LarderApiActions.cardStored({ sent, card })));
   }
 
   private answerPour(store: Store, { pour: sent }: ReturnType<typeof LarderPageActions.pourMade>): void {
@@ -233,6 +209,13 @@ export class PageHarness {
   /** What the page has sent of one sort, in order. */
   sent<T extends Action>(type: string): readonly T[] {
     return this.actions.filter((action): action is T => action.type === type);
+  }
+
+  /** The cards the page has saved on a shelf, in order. */
+  saved<S extends Shelf>(shelf: S): readonly Shelves[S][] {
+    return this.sent<ReturnType<typeof LarderPageActions.cardSaved>>(LarderPageActions.cardSaved.type).flatMap(({ sent }) =>
+      sent.shelf === shelf ? [sent.card as Shelves[S]] : [],
+    );
   }
 
   /** The entries the page has written, in order. */

@@ -6,7 +6,6 @@ import { CupboardPageActions } from '../state/cellarbook.actions';
 import { Cellar } from './cellar/cellar';
 import { Cupboard } from './cupboard/cupboard';
 import { SupplyShelf } from './cupboard/supply-shelf';
-import { LarderPageActions } from '../state/larder.actions';
 import { ComingPlace } from './places/coming-place';
 import { SettingsPage } from './settings/settings-page';
 import { Shelf } from './shelf/shelf';
@@ -149,7 +148,7 @@ describe('SupplyShelf', () => {
     await page.choose('supplyWhat', 'yeast:restart');
     await page.type('supplyAmount', '3');
     await page.submit();
-    const saved = page.sent<ReturnType<typeof LarderPageActions.supplySaved>>(LarderPageActions.supplySaved.type).map((a) => a.supply);
+    const saved = page.saved('supplies');
     expect(saved[0]).toMatchObject({ kind: 'sugar', refId: 'sucrose', unit: 'g', amount: expect.closeTo(453.6, 1) as number, packetG: null });
     expect(saved[1]).toMatchObject({ kind: 'yeast', refId: 'restart', unit: 'packet', amount: 3, packetG: 5 });
   });

@@ -1,46 +1,24 @@
 import { inject, Injectable } from '@angular/core';
 import { Actions, ofType } from '@ngrx/effects';
 import { Store, type Action } from '@ngrx/store';
-import type { InstrumentDto, PlaceDto, StoredJuice, Problem, SupplyDto } from '@trug/contract/plain';
+import type { Problem } from '@trug/contract/plain';
 import { filter, firstValueFrom } from 'rxjs';
 import { NO_ANSWER } from '../state/cellarbook.api';
-import { LarderApiActions, LarderPageActions, type Pour } from '../state/larder.actions';
+import { LarderApiActions, LarderPageActions, type Pour, type Shelf, type Shelved } from '../state/larder.actions';
 
-/** Files juices, supplies and pours, and waits for the server's answer, so that a refusal finds the form as it was. */
+const DTO_OF = { juices: 'JuiceDto', supplies: 'SupplyDto', places: 'PlaceDto', instruments: 'InstrumentDto' } as const satisfies Record<Shelf, string>;
+
+/** Files cards and pours, and waits for the server's answer, so that a refusal finds the form as it was. */
 @Injectable({ providedIn: 'root' })
 export class LarderWriter {
   private readonly actions = inject(Actions);
   private readonly store = inject(Store);
 
-  /** @returns why the juice cannot be filed; null once the server has it */
-  async saveJuice(juice: StoredJuice): Promise<string | null> {
-    const refused = await this.refusedByContract('JuiceDto', juice);
+  /** @returns why the card cannot be filed; null once the server has it */
+  async save(sent: Shelved): Promise<string | null> {
+    const refused = await refusedByContract(sent);
     if (refused !== null) return refused;
-    return this.ask(LarderPageActions.juiceSaved({ juice }), juice, [LarderApiActions.juiceStored.type, LarderApiActions.juiceRefused.type]);
-  }
-
-  /** @returns why the supply cannot be filed; null once the server has it */
-  async saveSupply(supply: SupplyDto): Promise<string | null> {
-    const refused = await this.refusedByContract('SupplyDto', supply);
-    if (refused !== null) return refused;
-    return this.ask(LarderPageActions.supplySaved({ supply }), supply, [LarderApiActions.supplyStored.type, LarderApiActions.supplyRefused.type]);
-  }
-
-  /** @returns why the place cannot be filed; null once the server has it */
-  async savePlace(place: PlaceDto): Promise<string | null> {
-    const refused = await this.refusedByContract('PlaceDto', place);
-    if (refused !== null) return refused;
-    return this.ask(LarderPageActions.placeSaved({ place }), place, [LarderApiActions.placeStored.type, LarderApiActions.placeRefused.type]);
-  }
-
-  /** @returns why the instrument cannot be filed; null once the server has it */
-  async saveInstrument(instrument: InstrumentDto): Promise<string | null> {
-    const refused = await this.refusedByContract('InstrumentDto', instrument);
-    if (refused !== null) return refused;
-    return this.ask(LarderPageActions.instrumentSaved({ instrument }), instrument, [
-      LarderApiActions.instrumentStored.type,
-      LarderApiActions.instrumentRefused.type,
-    ]);
+    return this.ask(LarderPageActions.cardSaved({ sent }), sent, [LarderApiActions.cardStored.type, LarderApiActions.cardRefused.type]);
   }
 
   /** @returns why nothing was poured; null once the server has all of it */
@@ -59,11 +37,11 @@ export class LarderWriter {
     const answered: Action & { readonly problem?: Problem } = await answer;
     return answered.problem?.detail ?? null;
   }
+}
 
-  private async refusedByContract(name: 'JuiceDto' | 'SupplyDto' | 'InstrumentDto' | 'PlaceDto', card: object): Promise<string | null> {
-    const contract = await import('@trug/contract').catch(() => null);
-    if (contract === null) return NO_ANSWER;
-    const check = contract.checkDto<object>(contract[name], card);
-    return check.ok ? null : check.fields.map((f) => `${f.path}: ${f.message}`).join('. ');
-  }
+async function refusedByContract({ shelf, card }: Shelved): Promise<string | null> {
+  const contract = await import('@trug/contract').catch(() => null);
+  if (contract === null) return NO_ANSWER;
+  const check = contract.checkDto<object>(contract[DTO_OF[shelf]], card);
+  return check.ok ? null : check.fields.map((f) => `${f.path}: ${f.message}`).join('. ');
 }

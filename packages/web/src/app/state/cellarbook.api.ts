@@ -15,7 +15,7 @@ import type { Entry } from '@trug/core';
 import { forkJoin, map, type Observable } from 'rxjs';
 import type { BatchDraft } from './batches.actions';
 import type { Cellarbook } from './cellarbook.actions';
-import type { Pour } from './larder.actions';
+import type { Card, Pour, Shelved } from './larder.actions';
 
 /** What is said when the server cannot be reached. */
 export const NO_ANSWER = 'Trug’s server did not answer. What you typed is still here: start Trug again and send it once more.';
@@ -65,29 +65,14 @@ export class CellarbookApi {
     return this.http.post<VesselDto>(API_PATHS.vessels, vessel);
   }
 
-  saveJuice(juice: StoredJuice): Observable<StoredJuice> {
-    return this.saveCard(API_PATHS.juices, juice);
-  }
-
-  saveSupply(supply: SupplyDto): Observable<SupplyDto> {
-    return this.saveCard(API_PATHS.supplies, supply);
-  }
-
-  savePlace(place: PlaceDto): Observable<PlaceDto> {
-    return this.saveCard(API_PATHS.places, place);
-  }
-
   cleanVessel(vesselId: string, at: string): Observable<VesselDto> {
     return this.http.post<VesselDto>(`${API_PATHS.vessels}/${vesselId}/cleaned`, { at });
   }
 
-  saveInstrument(instrument: InstrumentDto): Observable<InstrumentDto> {
-    return this.saveCard(API_PATHS.instruments, instrument);
-  }
-
   /** A card never stored has version 0 and is filed; any other is changed on the version it was read at. */
-  private saveCard<T extends { readonly id: string; readonly version: number }>(path: string, card: T): Observable<T> {
-    return card.version === 0 ? this.http.post<T>(path, card) : this.http.put<T>(`${path}/${card.id}`, card);
+  saveCard({ shelf, card }: Shelved): Observable<Card> {
+    const path = API_PATHS[shelf];
+    return card.version === 0 ? this.http.post<Card>(path, card) : this.http.put<Card>(`${path}/${card.id}`, card);
   }
 
   pour(pour: Pour): Observable<{ readonly batches: readonly BatchDto[] }> {

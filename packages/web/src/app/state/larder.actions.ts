@@ -8,14 +8,24 @@ export interface Pour {
   readonly entries: readonly Entry[];
 }
 
-/** What people do with juices, supplies and pours. */
+/** What lies on each shelf of the larder. */
+export interface Shelves {
+  readonly juices: StoredJuice;
+  readonly supplies: SupplyDto;
+  readonly places: PlaceDto;
+  readonly instruments: InstrumentDto;
+}
+export type Shelf = keyof Shelves;
+/** A card of any shelf. */
+export type Card = Shelves[Shelf];
+/** A card with the shelf it belongs on. */
+export type Shelved = { readonly [S in Shelf]: { readonly shelf: S; readonly card: Shelves[S] } }[Shelf];
+
+/** What people do with cards and pours. */
 export const LarderPageActions = createActionGroup({
   source: 'Larder Page',
   events: {
-    'Juice Saved': props<{ readonly juice: StoredJuice }>(),
-    'Supply Saved': props<{ readonly supply: SupplyDto }>(),
-    'Place Saved': props<{ readonly place: PlaceDto }>(),
-    'Instrument Saved': props<{ readonly instrument: InstrumentDto }>(),
+    'Card Saved': props<{ readonly sent: Shelved }>(),
     'Pour Made': props<{ readonly pour: Pour }>(),
   },
 });
@@ -24,14 +34,8 @@ export const LarderPageActions = createActionGroup({
 export const LarderApiActions = createActionGroup({
   source: 'Larder API',
   events: {
-    'Juice Stored': props<{ readonly sent: StoredJuice; readonly juice: StoredJuice }>(),
-    'Juice Refused': props<{ readonly sent: StoredJuice; readonly problem: Problem }>(),
-    'Supply Stored': props<{ readonly sent: SupplyDto; readonly supply: SupplyDto }>(),
-    'Supply Refused': props<{ readonly sent: SupplyDto; readonly problem: Problem }>(),
-    'Place Stored': props<{ readonly sent: PlaceDto; readonly place: PlaceDto }>(),
-    'Place Refused': props<{ readonly sent: PlaceDto; readonly problem: Problem }>(),
-    'Instrument Stored': props<{ readonly sent: InstrumentDto; readonly instrument: InstrumentDto }>(),
-    'Instrument Refused': props<{ readonly sent: InstrumentDto; readonly problem: Problem }>(),
+    'Card Stored': props<{ readonly sent: Shelved; readonly card: Card }>(),
+    'Card Refused': props<{ readonly sent: Shelved; readonly problem: Problem }>(),
     'Pour Stored': props<{ readonly sent: Pour; readonly batches: readonly BatchDto[] }>(),
     'Pour Refused': props<{ readonly sent: Pour; readonly problem: Problem }>(),
   },

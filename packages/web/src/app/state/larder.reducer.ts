@@ -1,19 +1,13 @@
-import type { InstrumentDto, PlaceDto, StoredJuice, SupplyDto } from '@trug/contract/plain';
 import { createFeature, createReducer, on } from '@ngrx/store';
 import { CellarbookApiActions } from './cellarbook.actions';
-import { LarderApiActions } from './larder.actions';
+import { LarderApiActions, type Card, type Shelf, type Shelves } from './larder.actions';
 
 /** Juices in hand and what the cupboard holds besides vessels. */
-export interface LarderState {
-  readonly juices: readonly StoredJuice[];
-  readonly supplies: readonly SupplyDto[];
-  readonly instruments: readonly InstrumentDto[];
-  readonly places: readonly PlaceDto[];
-}
+export type LarderState = { readonly [S in Shelf]: readonly Shelves[S][] };
 
 const initial: LarderState = { juices: [], supplies: [], instruments: [], places: [] };
 
-function withCard<T extends { readonly id: string }>(cards: readonly T[], card: T): readonly T[] {
+function withCard(cards: readonly Card[], card: Card): readonly Card[] {
   return cards.some((c) => c.id === card.id) ? cards.map((c) => (c.id === card.id ? card : c)) : [...cards, card];
 }
 
@@ -28,9 +22,6 @@ export const larderFeature = createFeature({
       instruments: book.instruments,
       places: book.places,
     })),
-    on(LarderApiActions.juiceStored, (state, { juice }) => ({ ...state, juices: withCard(state.juices, juice) })),
-    on(LarderApiActions.supplyStored, (state, { supply }) => ({ ...state, supplies: withCard(state.supplies, supply) })),
-    on(LarderApiActions.placeStored, (state, { place }) => ({ ...state, places: withCard(state.places, place) })),
-    on(LarderApiActions.instrumentStored, (state, { instrument }) => ({ ...state, instruments: withCard(state.instruments, instrument) })),
+    on(LarderApiActions.cardStored, (state, { sent: { shelf }, card }) => ({ ...state, [shelf]: withCard(state[shelf], card) })),
   ),
 });

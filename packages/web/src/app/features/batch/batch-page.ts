@@ -78,7 +78,8 @@ export class BatchPage {
           name: this.instruments().find((i) => i.id === series.deviceId)?.name ?? 'A device',
           says: deviceWords(now, gravity?.smooth ?? null, this.units, this.now()),
           check: gravity?.check.text ?? '',
-          level: proven ? null : (gravity?.level?.text ?? null),
+          level: proven || series.madeUp ? null : (gravity?.level?.text ?? null),
+          madeUp: series.madeUp,
         },
       ];
     });

@@ -3,7 +3,6 @@ import { PageHarness } from '../../../testing/page-harness';
 import { BATCH_ID, filled, pitched, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
 import { until } from '../../../testing/until';
 import { CupboardPageActions } from '../../state/cellarbook.actions';
-import { LarderPageActions } from '../../state/larder.actions';
 import { MovePage } from '../note/move-page';
 import { JobList } from '../shelf/job-list';
 import { Cupboard } from './cupboard';
@@ -41,8 +40,7 @@ describe('an emptied vessel', () => {
 });
 
 describe('places', () => {
-  const saved = (page: PageHarness): PlaceDto | undefined =>
-    page.sent<ReturnType<typeof LarderPageActions.placeSaved>>(LarderPageActions.placeSaved.type).at(-1)?.place;
+  const saved = (page: PageHarness): PlaceDto | undefined => page.saved('places').at(-1);
   it('begin with a usual year', async () => {
     const page = await PageHarness.open(PlaceShelf);
     await page.choose('placeLike', 'cellar');

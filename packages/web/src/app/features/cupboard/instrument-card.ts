@@ -117,7 +117,9 @@ export class InstrumentCard {
 
   private async save(changes: Partial<Pick<InstrumentDto, 'offset' | 'checkedOn' | 'batchId'>>): Promise<void> {
     const { id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId } = this.card();
-    this.refusal.set(await this.larder.saveInstrument({ id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId, ...changes }));
+    this.refusal.set(
+      await this.larder.save({ shelf: 'instruments', card: { id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId, ...changes } }),
+    );
   }
 
   private async look(): Promise<void> {

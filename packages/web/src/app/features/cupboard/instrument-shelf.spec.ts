@@ -1,17 +1,16 @@
+import type { InstrumentDto } from '@trug/contract/plain';
 import { PageHarness } from '../../../testing/page-harness';
 import { filled, pitched, sampleBatch } from '../../../testing/sample-batch';
 import { sampleInstrument } from '../../../testing/sample-instrument';
 import { until } from '../../../testing/until';
-import { LarderPageActions } from '../../state/larder.actions';
 import { gaugesOf } from '../reading/gauges';
 import { DeviceApi } from './device-api';
 import { InstrumentShelf } from './instrument-shelf';
 
-type Saved = ReturnType<typeof LarderPageActions.instrumentSaved>;
-const saved = (page: PageHarness): Saved['instrument'] | undefined => page.sent<Saved>(LarderPageActions.instrumentSaved.type).at(-1)?.instrument;
+const saved = (page: PageHarness): InstrumentDto | undefined => page.saved('instruments').at(-1);
 
 /** A card is checked by the contract before it is sent, which takes a moment. */
-async function savedSoon(page: PageHarness): Promise<Saved['instrument'] | undefined> {
+async function savedSoon(page: PageHarness): Promise<InstrumentDto | undefined> {
   await until(() => saved(page) !== undefined);
   // The answer is waited for as well, so that no test ends in the middle of it.
   await new Promise((resolve) => setTimeout(resolve, 30));

@@ -56,7 +56,7 @@ export class InstrumentShelf {
       posts: kind.id === 'floating-hydrometer' || (kind.canPost && posts === 'yes'),
       batchId: null,
     };
-    const refused = await this.larder.saveInstrument(card);
+    const refused = await this.larder.save({ shelf: 'instruments', card });
     this.refusal.set(refused);
     if (refused === null) this.draft.fields.set({ ...EMPTY, kind: kind.id });
   }

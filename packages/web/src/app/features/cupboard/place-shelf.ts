@@ -36,7 +36,7 @@ export class PlaceShelf {
       return;
     }
     const place: PlaceDto = { id: newId(), version: 0, name, monthlyC: [...like.monthlyC] };
-    const refused = await this.larder.savePlace(place);
+    const refused = await this.larder.save({ shelf: 'places', card: place });
     this.refusal.set(refused);
     if (refused === null) this.draft.fields.set(EMPTY);
   }

@@ -67,7 +67,7 @@ export class PlaceYear {
       return;
     }
     const { id, version, name } = this.place();
-    this.refusal.set(await this.larder.savePlace({ id, version, name, monthlyC: read.flatMap((c) => c ?? []) }));
+    this.refusal.set(await this.larder.save({ shelf: 'places', card: { id, version, name, monthlyC: read.flatMap((c) => c ?? []) } }));
   }
 
   private readC(text: string): number | null {

@@ -81,7 +81,7 @@ export class SupplyShelf {
     }
     const { kind, refId, name, unit } = offer;
     const bestBefore = until === '' ? null : until;
-    const refused = await this.larder.saveSupply({ id: newId(), version: 0, kind, refId, name, amount, unit, packetG, bestBefore });
+    const refused = await this.larder.save({ shelf: 'supplies', card: { id: newId(), version: 0, kind, refId, name, amount, unit, packetG, bestBefore } });
     this.refusal.set(refused);
     if (refused === null) this.draft.fields.set({ ...EMPTY, what: this.draft.fields().what });
   }

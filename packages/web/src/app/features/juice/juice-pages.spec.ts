@@ -1,5 +1,4 @@
 import type { Problem } from '@trug/contract/plain';
-import { LarderPageActions } from '../../state/larder.actions';
 import { PageHarness } from '../../../testing/page-harness';
 import { sampleJuice } from '../../../testing/sample-juice';
 import { JuicePage } from './form/juice-page';
@@ -10,7 +9,6 @@ import { SteepPage } from './steep/steep-page';
 const russet = sampleJuice();
 const sharp = sampleJuice({ name: 'Sharps', fruitId: 'seedling-apple', volumeL: 8, ph: 3.1, taGPerL: 9.8, tanninGPerL: null });
 const party = sampleJuice({ name: 'Party juice', origin: 'bought', volumeL: 2, preserved: true });
-const savedJuices = (page: PageHarness): readonly ReturnType<typeof LarderPageActions.juiceSaved>[] => page.sent(LarderPageActions.juiceSaved.type);
 const problem: Problem = { type: 'about:blank', title: 'No', status: 409, detail: 'Another window changed this juice.', code: 'conflict' };
 
 describe('JuicePlace', () => {
@@ -52,7 +50,7 @@ describe('JuicePage', () => {
     expect(page.text('aside')).toContain('typical, not measured');
     expect(page.text('trug-working')).toContain('8.0 mL × 0.1 N × 67.05 ÷ 10.0 mL');
     await page.submit();
-    expect(savedJuices(page)[0]?.juice).toMatchObject({
+    expect(page.saved('juices')[0]).toMatchObject({
       name: 'Lane',
       volumeL: 8,
       fruitId: 'foxwhelp',
@@ -83,7 +81,7 @@ describe('JuicePage', () => {
     await page.submit();
     expect(page.text('form')).toContain(says);
     expect(page.value(field)).toBe(text);
-    expect(savedJuices(page)).toEqual([]);
+    expect(page.saved('juices')).toEqual([]);
   });
   it('reads a carton, and says that a preserved one will not ferment', async () => {
     const page = await PageHarness.open(JuicePage);
@@ -103,7 +101,7 @@ describe('JuicePage', () => {
     const page = await PageHarness.open(JuicePage, { juices: [carton], inputs: { id: carton.id } });
     await page.type('ph', '3.45');
     await page.submit();
-    expect(savedJuices(page)[0]?.juice).toEqual({ ...carton, ph: 3.45 });
+    expect(page.saved('juices')[0]).toEqual({ ...carton, ph: 3.45 });
   });
   it('changes a stored juice on its version, keeps a refusal in sight and loses nothing', async () => {
     const page = await PageHarness.open(JuicePage, { juices: [russet], inputs: { id: russet.id } });
@@ -111,7 +109,7 @@ describe('JuicePage', () => {
     await page.type('ph', '3.5');
     page.refusal = problem;
     await page.submit();
-    expect(savedJuices(page)[0]?.juice).toMatchObject({ id: russet.id, version: 1, ph: 3.5, taGPerL: 6.9 });
+    expect(page.saved('juices')[0]).toMatchObject({ id: russet.id, version: 1, ph: 3.5, taGPerL: 6.9 });
     expect(page.text('[role=alert]')).toContain('Another window');
     expect(page.value('ph')).toBe('3.5');
   });
@@ -131,7 +129,7 @@ describe('PressDay', () => {
     await page.press('Write the run');
     expect(page.text('.sum')).toBe('15.5 L from 30 kg');
     await page.submit();
-    expect(savedJuices(page)[0]?.juice).toMatchObject({
+    expect(page.saved('juices')[0]).toMatchObject({
       name: 'Egremont Russet',
       origin: 'pressed',
       fruitId: 'egremont-russet',
@@ -194,7 +192,7 @@ describe('SteepPage', () => {
     expect(page.text('aside')).toMatch(/White sugar\d+ g/);
     expect(page.text('aside')).toContain('About 1.070, acid 5.0 g/L');
     await page.submit();
-    expect(savedJuices(page)[0]?.juice).toMatchObject({ origin: 'steeped', volumeL: 0, steeping: { days: 6, fruitKg: 3, teaCups: 2, strainedAt: null } });
+    expect(page.saved('juices')[0]).toMatchObject({ origin: 'steeped', volumeL: 0, steeping: { days: 6, fruitKg: 3, teaCups: 2, strainedAt: null } });
   });
   it('says why a recipe cannot be, and keeps what was typed', async () => {
     const page = await PageHarness.open(SteepPage);
@@ -209,12 +207,12 @@ describe('SteepPage', () => {
     const page = await PageHarness.open(JuicePlace, { juices: [juice], today: 2 });
     expect(page.text('.waiting')).toContain('Hedge mix is steeping, day 3 of 6');
     await page.press('Stirred');
-    expect(savedJuices(page)[0]?.juice.steeping?.stirredAt).toHaveLength(1);
+    expect(page.saved('juices')[0]?.steeping?.stirredAt).toHaveLength(1);
     const over = await PageHarness.open(JuicePlace, { juices: [juice], today: 8 });
     expect(over.text('.waiting')).toContain('Strain and measure');
     const form = await PageHarness.open(JuicePage, { juices: [juice], inputs: { id: juice.id } });
     await form.type('volume', '4.8 L');
     await form.submit();
-    expect(savedJuices(form)[0]?.juice).toMatchObject({ volumeL: 4.8, steeping: { strainedAt: expect.any(String) as string } });
+    expect(form.saved('juices')[0]).toMatchObject({ volumeL: 4.8, steeping: { strainedAt: expect.any(String) as string } });
   });
 });

@@ -27,7 +27,7 @@ class MadeStream extends EventTarget {
 
 const columns = (...at: readonly number[]): object => {
   const none = at.map(() => null);
-  return { deviceId: 'F', at, sg: at.map((s) => 1 + s / 1000), tempC: none, ph: none, massG: none };
+  return { deviceId: 'F', at, sg: at.map((s) => 1 + s / 1000), tempC: none, ph: none, massG: none, madeUp: false };
 };
 
 let feed: DeviceFeed;
@@ -44,7 +44,7 @@ beforeEach(() => {
 
 function withFloat(): void {
   const instrument = sampleInstrument({ kind: 'floating-hydrometer', posts: true });
-  TestBed.inject(Store).dispatch(LarderApiActions.instrumentStored({ sent: instrument, instrument }));
+  TestBed.inject(Store).dispatch(LarderApiActions.cardStored({ sent: { shelf: 'instruments', card: instrument }, card: instrument }));
 }
 
 describe('DeviceFeed', () => {

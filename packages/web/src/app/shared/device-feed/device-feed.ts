@@ -10,8 +10,8 @@ import { larderFeature } from '../../state/larder.reducer';
 /** What changes less often than this is worth a new forecast, ms. */
 const SETTLED_MS = 1500;
 
-function seriesOf({ deviceId, at, sg, tempC, ph, massG }: DeviceColumns): DeviceSeries {
-  return { deviceId, atMs: at.map((s) => s * 1000), sg, tempC, ph, massG };
+function seriesOf({ at, ...rest }: DeviceColumns): DeviceSeries {
+  return { ...rest, atMs: at.map((s) => s * 1000) };
 }
 
 function isColumns(value: unknown): value is DeviceColumns {

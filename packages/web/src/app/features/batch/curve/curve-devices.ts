@@ -6,6 +6,7 @@ export interface DeviceDrawing {
   readonly id: string;
   readonly trace: string;
   readonly line: string;
+  readonly madeUp: boolean;
 }
 
 /** A longer silence breaks the smoothed line: so many ms, and so many times the usual step. */
@@ -23,7 +24,7 @@ export function deviceDrawings(
   devices: readonly DeviceGravity[],
   view: { readonly x: (ms: number) => number; readonly y: (sg: number) => number; readonly fromMs: number; readonly toMs: number; readonly columns: number },
 ): readonly DeviceDrawing[] {
-  return devices.map(({ deviceId, raw, smooth }) => {
+  return devices.map(({ deviceId, raw, smooth, madeUp }) => {
     const usualMs = ((smooth.atMs.at(-1) ?? 0) - (smooth.atMs[0] ?? 0)) / Math.max(1, smooth.atMs.length);
     const silenceMs = Math.max(SILENCE_MS, SILENCE_STEPS * usualMs);
     const thin = thinOut(raw, view);
@@ -37,6 +38,6 @@ export function deviceDrawings(
       .y((i) => view.y(shown.values[i ?? 0] ?? 1));
     // A gap is put where it fell silent.
     const points = shown.atMs.flatMap((ms, i): (number | null)[] => (i > 0 && ms - (shown.atMs[i - 1] ?? 0) > silenceMs ? [null, i] : [i]));
-    return { id: deviceId, trace: trace(thin.atMs.keys()) ?? '', line: course(points) ?? '' };
+    return { id: deviceId, trace: trace(thin.atMs.keys()) ?? '', line: course(points) ?? '', madeUp };
   });
 }

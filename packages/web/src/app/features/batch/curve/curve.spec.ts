@@ -36,6 +36,7 @@ describe('a device on the curve', () => {
     scatterSg: 0.001,
     check: { offsetSg: 0, plusMinusSg: 0.004, comparedCount: 0, driftSg: null, text: '' },
     level: null,
+    madeUp: false,
   });
   const data = (devices: readonly DeviceGravity[], span: CurveData['span'] = null): CurveData => ({
     state,

@@ -80,6 +80,9 @@ export class JuicePlace {
 
   protected async stirred(juice: StoredJuice): Promise<void> {
     const { steeping } = juice;
-    if (steeping) this.refusal.set(await this.larder.saveJuice({ ...juice, steeping: { ...steeping, stirredAt: [...steeping.stirredAt, this.writer.now()] } }));
+    if (steeping)
+      this.refusal.set(
+        await this.larder.save({ shelf: 'juices', card: { ...juice, steeping: { ...steeping, stirredAt: [...steeping.stirredAt, this.writer.now()] } } }),
+      );
   }
 }

@@ -177,7 +177,7 @@ export class PressDay {
       volumeL: this.sums().volumeL,
       pressing: this.pressing(),
     };
-    const refused = await this.larder.saveJuice(juice);
+    const refused = await this.larder.save({ shelf: 'juices', card: juice });
     this.refusal.set(refused);
     if (refused !== null) return;
     this.draft.forget();
