@@ -5,6 +5,13 @@ import tseslint from 'typescript-eslint';
 const onlyFrom = (allowed, forbidden, message) => ({
   'no-restricted-imports': ['error', { patterns: [{ group: forbidden, message: `${message} Allowed here: ${allowed}.` }] }],
 });
+/** What the browser loads names each file it needs, so that a page brings no more of the core than its own share. */
+const coreByFile = {
+  '@typescript-eslint/no-restricted-imports': [
+    'error',
+    { paths: [{ name: '@trug/core', allowTypeImports: true, message: 'Values come from their own file, such as @trug/core/log/replay.' }] },
+  ],
+};
 const SERVER = ['@trug/server*', '**/packages/server/**', 'express', 'sequelize', 'sqlite3', 'node:*', 'umzug', 'pino', 'helmet'];
 const WEB = ['@trug/web*', '**/packages/web/**', '@angular/*', '@ngrx/*', 'rxjs*', 'd3-*'];
 
@@ -51,7 +58,7 @@ export default tseslint.config(
   },
   {
     files: ['packages/contract/src/**/*.ts'],
-    rules: onlyFrom('core and class-validator', [...SERVER, ...WEB], 'The contract is shared by server and web.'),
+    rules: { ...onlyFrom('core and class-validator', [...SERVER, ...WEB], 'The contract is shared by server and web.'), ...coreByFile },
   },
   {
     files: ['packages/server/src/**/*.ts'],
@@ -63,6 +70,7 @@ export default tseslint.config(
     processor: angular.processInlineTemplates,
     rules: {
       ...onlyFrom('core, contract and browser packages', SERVER, 'The web knows nothing of the server.'),
+      ...coreByFile,
       '@angular-eslint/prefer-on-push-component-change-detection': 'error',
       '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'trug', style: 'kebab-case' }],
       '@angular-eslint/directive-selector': ['error', { type: 'attribute', prefix: 'trug', style: 'camelCase' }],

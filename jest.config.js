@@ -18,6 +18,7 @@ const tsJest = (decorators) => [
 const mapper = {
   '^(\\.{1,2}/.*)\\.js$': '$1',
   '^@trug/core$': '<rootDir>/packages/core/src/index.ts',
+  '^@trug/core/(.+)$': '<rootDir>/packages/core/src/$1.ts',
   '^@trug/contract$': '<rootDir>/packages/contract/src/index.ts',
   '^@trug/contract/plain$': '<rootDir>/packages/contract/src/plain.ts',
 };

@@ -1,4 +1,5 @@
-import { METHODS, type Entry } from '@trug/core';
+import type { Entry } from '@trug/core';
+import { METHODS } from '@trug/core/plan/method';
 import { TAPES } from './tapes.js';
 import { IsIn, IsNotEmpty, MaxLength } from 'class-validator';
 import { Instant, Text, Ulid } from '../validation/decorators.js';

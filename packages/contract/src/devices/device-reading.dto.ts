@@ -1,4 +1,4 @@
-import { DEVICE_LIMITS } from '@trug/core';
+import { DEVICE_LIMITS } from '@trug/core/device/readings-from-table';
 import { IsBoolean, IsOptional, Matches, ValidateIf } from 'class-validator';
 import { InRange } from '../validation/decorators.js';
 

@@ -1,4 +1,4 @@
-import { CLEARING_MEANS, TIMED_PLANS, VENTS, type CapColour, type ClearingMeans, type EntryPayloads, type TimedPlan, type Vent } from '@trug/core';
+import { CLEARING_MEANS, TIMED_PLANS, VENTS, type CapColour, type ClearingMeans, type EntryPayloads, type TimedPlan, type Vent } from '@trug/core/log/entry';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsEmpty, IsIn, IsInt, IsNotEmpty, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
 import { InRange, InRangeOrNull, LIMITS, Text, TextList } from '../validation/decorators.js';

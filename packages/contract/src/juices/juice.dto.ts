@@ -1,4 +1,5 @@
-import { CONDITIONS, JUICE_ORIGINS, RIPENESS, type Fruit, type FruitLot, type JuiceOrigin } from '@trug/core';
+import type { Fruit } from '@trug/core';
+import { CONDITIONS, JUICE_ORIGINS, RIPENESS, type FruitLot, type JuiceOrigin } from '@trug/core/juice/juice';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, Matches, ValidateIf, ValidateNested } from 'class-validator';
 import { GravityDto } from '../entries/liquid-payloads.js';

@@ -1,5 +1,5 @@
 import { applyDecorators } from './apply-decorators.js';
-import { LIMITS, type Range } from '@trug/core';
+import { LIMITS, type Range } from '@trug/core/errors/guards';
 import { ArrayMaxSize, IsArray, IsNumber, IsString, Matches, Max, MaxLength, Min, ValidateIf } from 'class-validator';
 
 /** A finite number within limits; strings, NaN and infinities are refused. */

@@ -1,4 +1,4 @@
-import { LIMITS } from '@trug/core';
+import { LIMITS } from '@trug/core/errors/guards';
 import { registerDecorator, type ValidationArguments } from 'class-validator';
 
 function rangeFor(owner: object): { readonly min: number; readonly max: number } {

@@ -27,12 +27,26 @@ import {
  */
 export function fermentFraction(liquid: Liquid, fraction: number): Liquid {
   const usedGPerL = fermentableGPerL(liquid) * fraction;
+  // Field by field: a long log makes thousands of these, and spreading takes twice as long.
   return {
-    ...liquid,
+    volumeL: liquid.volumeL,
     sucroseGPerL: liquid.sucroseGPerL * (1 - fraction),
     hexoseGPerL: liquid.hexoseGPerL * (1 - fraction),
-    ethanolGPerL: liquid.ethanolGPerL + ETHANOL_PER_HEXOSE * usedGPerL,
     otherSolidsGPerL: liquid.otherSolidsGPerL + BYPRODUCT_PER_HEXOSE * usedGPerL,
+    ethanolGPerL: liquid.ethanolGPerL + ETHANOL_PER_HEXOSE * usedGPerL,
+    malicGPerL: liquid.malicGPerL,
+    lacticGPerL: liquid.lacticGPerL,
+    citricGPerL: liquid.citricGPerL,
+    tartaricGPerL: liquid.tartaricGPerL,
+    strongCationsMmolPerL: liquid.strongCationsMmolPerL,
+    tanninGPerL: liquid.tanninGPerL,
+    sorbitolGPerL: liquid.sorbitolGPerL,
+    yanMgPerL: liquid.yanMgPerL,
+    freeSo2MgPerL: liquid.freeSo2MgPerL,
+    totalSo2MgPerL: liquid.totalSo2MgPerL,
+    sorbateMgPerL: liquid.sorbateMgPerL,
+    sweetenerGPerL: liquid.sweetenerGPerL,
+    fruit: liquid.fruit,
   };
 }
 

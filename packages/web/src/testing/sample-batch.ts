@@ -1,5 +1,9 @@
 import type { BatchDto } from '@trug/contract/plain';
-import { judgeState, methodById, nextJobs, replay, type Entry, type EntryKind, type EntryPayloads, type RawGravity } from '@trug/core';
+import type { Entry, EntryKind, EntryPayloads, RawGravity } from '@trug/core';
+import { judgeState } from '@trug/core/log/judge-state';
+import { replay } from '@trug/core/log/replay';
+import { methodById } from '@trug/core/plan/method';
+import { nextJobs } from '@trug/core/plan/next-jobs';
 import type { BatchView } from '../app/state/batch-views.selectors';
 
 const START_MS = Date.UTC(2026, 9, 1, 10);

@@ -1,5 +1,5 @@
 import { createSelector } from '@ngrx/store';
-import { dirtyVessels } from '@trug/core';
+import { dirtyVessels } from '@trug/core/rack/dirty-vessels';
 import { batchesFeature } from '../state/batches.reducer';
 import { selectBatchViews } from '../state/batch-views.selectors';
 import { cupboardFeature } from '../state/cupboard.reducer';

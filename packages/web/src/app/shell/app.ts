@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { dayText } from '@trug/core';
+import { dayText } from '@trug/core/quantity/days';
 import { Icon } from '../shared/icon/icon';
 import { batchesFeature } from '../state/batches.reducer';
 import { BatchPageActions } from '../state/batches.actions';

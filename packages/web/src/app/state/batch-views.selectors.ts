@@ -1,5 +1,9 @@
 import type { BatchDto } from '@trug/contract/plain';
-import { judgeState, methodById, nextJobs, replay, type BatchState, type Job, type Method, type Verdict, type Worked } from '@trug/core';
+import type { BatchState, Verdict, Worked } from '@trug/core';
+import { judgeState } from '@trug/core/log/judge-state';
+import { replay } from '@trug/core/log/replay';
+import { methodById, type Method } from '@trug/core/plan/method';
+import { nextJobs, type Job } from '@trug/core/plan/next-jobs';
 import { createSelector } from '@ngrx/store';
 import { batchesFeature } from './batches.reducer';
 import { cupboardFeature } from './cupboard.reducer';

@@ -1,6 +1,6 @@
 import { createSelector } from '@ngrx/store';
 import type { SupplyDto } from '@trug/contract/plain';
-import { suppliesUsed } from '@trug/core';
+import { suppliesUsed } from '@trug/core/cupboard/supplies-left';
 import { batchesFeature } from './batches.reducer';
 import { larderFeature } from './larder.reducer';
 

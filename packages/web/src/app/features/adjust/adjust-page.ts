@@ -1,24 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import {
-  daysBetween,
-  dryAbvOf,
-  effectiveEntries,
-  fermentableGPerL,
-  FERMENTABLES,
-  figure,
-  gravityText,
-  gravityOf,
-  NUTRIENTS,
-  phOf,
-  taOf,
-  type AcidId,
-  type CarbonateId,
-  type CoreError,
-  type Liquid,
-  type SulfiteForm,
-} from '@trug/core';
+import type { CarbonateId, CoreError, Liquid, SulfiteForm } from '@trug/core';
+import { NUTRIENTS } from '@trug/core/adjust/nutrient-plan';
+import { phOf, taOf, type AcidId } from '@trug/core/liquid/acid-chemistry';
+import { dryAbvOf, fermentableGPerL, gravityOf } from '@trug/core/liquid/views';
+import { effectiveEntries } from '@trug/core/log/effective-entries';
+import { daysBetween } from '@trug/core/quantity/days';
+import { FERMENTABLES } from '@trug/core/reference/fermentables-data';
+import { figure, gravityText } from '@trug/core/worked/figures';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../shared/draft';

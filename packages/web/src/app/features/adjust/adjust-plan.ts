@@ -1,27 +1,15 @@
-import {
-  acidForTarget,
-  addAcid,
-  addCarbonate,
-  addFermentable,
-  addSulfite,
-  addTannin,
-  addWater,
-  attempt,
-  bentoniteDose,
-  deacidify,
-  enzymeDose,
-  gravityForAbv,
-  gravityOf,
-  nutrientPlan,
-  NUTRIENTS,
-  sugarForGravity,
-  sulfiteDose,
-  sulfiteGiven,
-  tanninForTarget,
-  waterForGravity,
-  phOf,
-  type AcidId,
-} from '@trug/core';
+import { acidForTarget, deacidify, tanninForTarget } from '@trug/core/adjust/acid-for-target';
+import { waterForGravity } from '@trug/core/adjust/dilution';
+import { bentoniteDose, enzymeDose } from '@trug/core/adjust/enzyme-dose';
+import { nutrientPlan, NUTRIENTS } from '@trug/core/adjust/nutrient-plan';
+import { gravityForAbv, sugarForGravity } from '@trug/core/adjust/sugar-for-gravity';
+import { sulfiteDose } from '@trug/core/adjust/sulfite-dose';
+import { sulfiteGiven } from '@trug/core/adjust/sulfite-given';
+import { attempt } from '@trug/core/errors/attempt';
+import { phOf, type AcidId } from '@trug/core/liquid/acid-chemistry';
+import { addAcid, addCarbonate, addTannin } from '@trug/core/liquid/add-acid';
+import { addFermentable, addSulfite, addWater } from '@trug/core/liquid/additions';
+import { gravityOf } from '@trug/core/liquid/views';
 import type { AdjustAsk, AdjustId, AdjustOutcome, AdjustPlan } from './adjust-types';
 
 /** g of citric acid in a litre of lemon juice. @source usual composition, 45–60 g/L */

@@ -1,4 +1,4 @@
-import { STAGES } from '@trug/core';
+import { STAGES } from '@trug/core/log/batch-state';
 import { dayAt, filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../../testing/sample-batch';
 import { curveDrawing, type CurveData } from './curve/curve-geometry';
 import { nowWords } from './now/now-words';

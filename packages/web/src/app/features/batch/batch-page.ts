@@ -2,22 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, li
 import { MatTabsModule } from '@angular/material/tabs';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import {
-  abvFromGravities,
-  abvOf,
-  deviceNow,
-  dayText,
-  devicesOf,
-  forDeviceForecast,
-  fermentableGPerL,
-  figure,
-  gravityOf,
-  phOf,
-  provesFinished,
-  type DeviceGravity,
-  type DeviceReading,
-  type Forecast,
-} from '@trug/core';
+import type { Forecast } from '@trug/core';
+import { deviceNow } from '@trug/core/device/device-now';
+import { forDeviceForecast, type DeviceGravity, type DeviceReading } from '@trug/core/device/device-tracks';
+import { provesFinished } from '@trug/core/ferment/verdict';
+import { phOf } from '@trug/core/liquid/acid-chemistry';
+import { abvOf, fermentableGPerL, gravityOf } from '@trug/core/liquid/views';
+import { devicesOf } from '@trug/core/log/devices-of';
+import { abvFromGravities } from '@trug/core/measure/abv-from-gravities';
+import { dayText } from '@trug/core/quantity/days';
+import { figure } from '@trug/core/worked/figures';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { DeviceFeed } from '../../shared/device-feed/device-feed';
 import { Icon } from '../../shared/icon/icon';

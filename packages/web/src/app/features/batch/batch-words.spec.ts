@@ -1,4 +1,4 @@
-import { DEFAULT_UNITS } from '@trug/core';
+import { DEFAULT_UNITS } from '@trug/core/quantity/format-quantity';
 import { dayAt, filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../../testing/sample-batch';
 import { curveDrawing } from './curve/curve-geometry';
 import { logLines } from './log/log-lines';

@@ -1,4 +1,5 @@
-import { daysBetween, dayText, type DeviceNow, type Track } from '@trug/core';
+import type { DeviceNow, Track } from '@trug/core';
+import { daysBetween, dayText } from '@trug/core/quantity/days';
 import type { Units } from '../../shared/units/units';
 
 /**

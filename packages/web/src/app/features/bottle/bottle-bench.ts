@@ -2,19 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import {
-  BOTTLE_KINDS,
-  bottlingRoutes,
-  caution,
-  chanceText,
-  COLD_KEG_MOST_C,
-  dayText,
-  FERMENTABLES,
-  maySeal,
-  STATUS_WORDS,
-  type CapColour,
-  type RouteId,
-} from '@trug/core';
+import type { CapColour } from '@trug/core';
+import { BOTTLE_KINDS } from '@trug/core/bottle/bottle-kinds';
+import { chanceText } from '@trug/core/bottle/bottle-safety';
+import { caution } from '@trug/core/cautions/catalogue';
+import { STATUS_WORDS } from '@trug/core/ferment/verdict';
+import { bottlingRoutes, type RouteId } from '@trug/core/finish/bottling-routes';
+import { COLD_KEG_MOST_C } from '@trug/core/log/check-entry';
+import { maySeal } from '@trug/core/log/judge-state';
+import { dayText } from '@trug/core/quantity/days';
+import { FERMENTABLES } from '@trug/core/reference/fermentables-data';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../shared/draft';

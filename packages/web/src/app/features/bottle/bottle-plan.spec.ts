@@ -1,4 +1,4 @@
-import { bottlingRoutes } from '@trug/core';
+import { bottlingRoutes } from '@trug/core/finish/bottling-routes';
 import { filled, finishedLog, pitched, reading, sampleView } from '../../../testing/sample-batch';
 import { benchPlan, readBottles, type BottleInputs } from './bottle-plan';
 import { pressureDrawing } from './pressure-geometry';

@@ -1,26 +1,12 @@
-import {
-  attempt,
-  BOTTLE_KINDS,
-  bottleById,
-  bottleSafety,
-  FIZZ_LEVELS,
-  liquidToBottle,
-  planBottles,
-  pressureBand,
-  primingSugar,
-  provesFinished,
-  type Attempt,
-  type BatchState,
-  type BottlePlan,
-  type BottleSafety,
-  type Caution,
-  type Liquid,
-  type PressureBand,
-  type Priming,
-  type RouteId,
-  type Verdict,
-  type Worked,
-} from '@trug/core';
+import type { BatchState, Caution, Liquid, RouteId, Worked } from '@trug/core';
+import { BOTTLE_KINDS, bottleById } from '@trug/core/bottle/bottle-kinds';
+import { bottleSafety, pressureBand, type BottleSafety, type PressureBand } from '@trug/core/bottle/bottle-safety';
+import { FIZZ_LEVELS } from '@trug/core/bottle/fizz-levels';
+import { planBottles, type BottlePlan } from '@trug/core/bottle/plan-bottles';
+import { primingSugar, type Priming } from '@trug/core/bottle/priming-sugar';
+import { attempt, type Attempt } from '@trug/core/errors/attempt';
+import { provesFinished, type Verdict } from '@trug/core/ferment/verdict';
+import { liquidToBottle } from '@trug/core/log/judge-state';
 
 /** The bottle bench as set. */
 export interface BottleBenchFields {

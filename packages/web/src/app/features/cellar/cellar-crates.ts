@@ -1,4 +1,8 @@
-import { bottleById, daysBetween, dayText, fizzWord, readyWindow, type Crate } from '@trug/core';
+import type { Crate } from '@trug/core';
+import { bottleById } from '@trug/core/bottle/bottle-kinds';
+import { fizzWord } from '@trug/core/bottle/fizz-levels';
+import { readyWindow } from '@trug/core/cellar/ready-window';
+import { daysBetween, dayText } from '@trug/core/quantity/days';
 import type { Units } from '../../shared/units/units';
 import type { BatchView } from '../../state/batch-views.selectors';
 

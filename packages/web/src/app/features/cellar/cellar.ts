@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { caution } from '@trug/core';
+import { caution } from '@trug/core/cautions/catalogue';
 import { CautionList } from '../../shared/caution/caution-list';
 import { EntryWriter } from '../../shared/entry-writer';
 import { Tape } from '../../shared/tape/tape';

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { clearingWays, effectiveEntries, type ClearingWay, type HazeCause } from '@trug/core';
+import { clearingWays, type ClearingWay, type HazeCause } from '@trug/core/clear/clearing-ways';
+import { effectiveEntries } from '@trug/core/log/effective-entries';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../shared/draft';

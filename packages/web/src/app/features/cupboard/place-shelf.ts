@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import type { PlaceDto } from '@trug/contract/plain';
-import { USUAL_PLACES } from '@trug/core';
+import { USUAL_PLACES } from '@trug/core/care/place-curve';
 import { createDraft } from '../../shared/draft';
 import { TextField } from '../../shared/field/text-field';
 import { LarderWriter } from '../../shared/larder-writer';

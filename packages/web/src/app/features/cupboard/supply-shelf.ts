@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
-import { calendarDays, dayText, SUPPLY_CATALOGUE, type SupplyOffer } from '@trug/core';
+import { SUPPLY_CATALOGUE, type SupplyOffer } from '@trug/core/cupboard/supply-catalogue';
+import { calendarDays, dayText } from '@trug/core/quantity/days';
 import { createDraft } from '../../shared/draft';
 import { numberOf } from '../../shared/field/number-of';
 import { readQuantity } from '../../shared/field/quantity-field';

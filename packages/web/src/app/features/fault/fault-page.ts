@@ -2,17 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import {
-  answersFromBatch,
-  answersOf,
-  effectiveEntries,
-  factsOfBatch,
-  FAULT_QUESTIONS,
-  findFaults,
-  signsInNotes,
-  type FaultAnswers,
-  type FaultQuestionId,
-} from '@trug/core';
+import { answersFromBatch, factsOfBatch } from '@trug/core/faults/facts-of-batch';
+import { FAULT_QUESTIONS, type FaultAnswers, type FaultQuestionId } from '@trug/core/faults/fault-questions';
+import { findFaults } from '@trug/core/faults/find-faults';
+import { answersOf, signsInNotes } from '@trug/core/faults/signs-in-notes';
+import { effectiveEntries } from '@trug/core/log/effective-entries';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../shared/draft';

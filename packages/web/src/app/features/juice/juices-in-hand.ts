@@ -1,6 +1,9 @@
 import { createSelector } from '@ngrx/store';
 import type { StoredJuice } from '@trug/contract/plain';
-import { attempt, juiceInHand, pouredVolumes, type JuiceInHand, type PastPress } from '@trug/core';
+import type { PastPress } from '@trug/core';
+import { attempt } from '@trug/core/errors/attempt';
+import { juiceInHand, type JuiceInHand } from '@trug/core/juice/juice-in-hand';
+import { pouredVolumes } from '@trug/core/juice/poured-volumes';
 import { batchesFeature } from '../../state/batches.reducer';
 import { larderFeature } from '../../state/larder.reducer';
 

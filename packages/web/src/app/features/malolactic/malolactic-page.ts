@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { attempt, figure, malolacticOutlook, turnedFromTa } from '@trug/core';
+import { attempt } from '@trug/core/errors/attempt';
+import { malolacticOutlook, turnedFromTa } from '@trug/core/malolactic/malolactic-outlook';
+import { figure } from '@trug/core/worked/figures';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../shared/draft';

@@ -1,31 +1,19 @@
-import {
-  attempt,
-  caution,
-  dryAbvOf,
-  fermentableById,
-  gravityForAbv,
-  gravityFromCarton,
-  gravityOf,
-  headspaceCheck,
-  liquidFromReadings,
-  methodById,
-  phOf,
-  pitchCautions,
-  pitchRate,
-  plannedDates,
-  sugarForGravity,
-  sulfiteDose,
-  yeastById,
-  type Caution,
-  type CoreError,
-  type Fruit,
-  type Liquid,
-  type PlannedStop,
-  type RawGravity,
-  type Step,
-  type SugarAddition,
-  type SulfiteForm,
-} from '@trug/core';
+import type { Caution, CoreError, Fruit, Liquid, RawGravity, Step } from '@trug/core';
+import { gravityForAbv, sugarForGravity, type SugarAddition } from '@trug/core/adjust/sugar-for-gravity';
+import { sulfiteDose, type SulfiteForm } from '@trug/core/adjust/sulfite-dose';
+import { caution } from '@trug/core/cautions/catalogue';
+import { attempt } from '@trug/core/errors/attempt';
+import { phOf } from '@trug/core/liquid/acid-chemistry';
+import { liquidFromReadings } from '@trug/core/liquid/liquid-from-readings';
+import { dryAbvOf, gravityOf } from '@trug/core/liquid/views';
+import { gravityFromCarton } from '@trug/core/measure/carton-gravity';
+import { methodById } from '@trug/core/plan/method';
+import { plannedDates, type PlannedStop } from '@trug/core/plan/planned-dates';
+import { headspaceCheck } from '@trug/core/rack/headspace';
+import { fermentableById } from '@trug/core/reference/fermentables';
+import { yeastById } from '@trug/core/reference/yeast-kinds';
+import { pitchCautions } from '@trug/core/yeast/pitch-cautions';
+import { pitchRate } from '@trug/core/yeast/pitch-rate';
 
 /** What the carton plan is made from; null is what has not been told yet. */
 export interface CartonInputs {

@@ -7,7 +7,8 @@ import { EntryWriter } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { CautionList } from '../../shared/caution/caution-list';
 import { Units } from '../../shared/units/units';
-import { caution, placeTempAt } from '@trug/core';
+import { placeTempAt } from '@trug/core/care/place-curve';
+import { caution } from '@trug/core/cautions/catalogue';
 import { Store } from '@ngrx/store';
 import { larderFeature } from '../../state/larder.reducer';
 

@@ -1,19 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import {
-  pitchCautions,
-  pitchRate,
-  pitchSteps,
-  rankYeasts,
-  YEAST_AIMS,
-  YEAST_KINDS,
-  yeastById,
-  yeastTogether,
-  type PitchWay,
-  type TimedPlan,
-  type YeastAim,
-} from '@trug/core';
+import type { TimedPlan } from '@trug/core';
+import { yeastById } from '@trug/core/reference/yeast-kinds';
+import { YEAST_KINDS } from '@trug/core/reference/yeast-kinds-data';
+import { pitchCautions } from '@trug/core/yeast/pitch-cautions';
+import { pitchRate } from '@trug/core/yeast/pitch-rate';
+import { pitchSteps, type PitchWay } from '@trug/core/yeast/pitch-steps';
+import { rankYeasts, YEAST_AIMS, type YeastAim } from '@trug/core/yeast/rank-yeasts';
+import { yeastTogether } from '@trug/core/yeast/yeast-together';
 import { Store } from '@ngrx/store';
 import { selectSuppliesLeft } from '../../state/supplies.selectors';
 import { injectBatchView } from '../../shared/batch-of-page';

@@ -2,7 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { caution, fitVessels, headspaceCheck, leftoverWays, provesFinished, type LeftoverWay, type VesselFill } from '@trug/core';
+import type { VesselFill } from '@trug/core';
+import { caution } from '@trug/core/cautions/catalogue';
+import { provesFinished } from '@trug/core/ferment/verdict';
+import { fitVessels } from '@trug/core/rack/fit-vessels';
+import { headspaceCheck } from '@trug/core/rack/headspace';
+import { leftoverWays, type LeftoverWay } from '@trug/core/rack/leftover-ways';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../shared/draft';

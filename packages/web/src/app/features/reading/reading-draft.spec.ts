@@ -1,4 +1,4 @@
-import { replay } from '@trug/core';
+import { replay } from '@trug/core/log/replay';
 import { dayAt, filled, pitched, reading } from '../../../testing/sample-batch';
 import { previewReading, type ReadingContext } from './reading-draft';
 

@@ -1,18 +1,11 @@
-import {
-  abvOf,
-  agreeWithReading,
-  attempt,
-  brixFromSg,
-  correctGravity,
-  dryGravityOf,
-  gravityOf,
-  parseQuantity,
-  questionReading,
-  type BatchState,
-  type InstrumentKind,
-  type RawGravity,
-  type ReadingQuestion,
-} from '@trug/core';
+import type { BatchState, InstrumentKind, RawGravity } from '@trug/core';
+import { attempt } from '@trug/core/errors/attempt';
+import { questionReading, type ReadingQuestion } from '@trug/core/ferment/question-reading';
+import { agreeWithReading } from '@trug/core/liquid/ferment-to';
+import { abvOf, dryGravityOf, gravityOf } from '@trug/core/liquid/views';
+import { correctGravity } from '@trug/core/log/correct-gravity';
+import { brixFromSg } from '@trug/core/measure/brix';
+import { parseQuantity } from '@trug/core/quantity/parse-quantity';
 
 /** A reading's form as typed. */
 export interface ReadingFields {

@@ -2,7 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { dateAfter, dayText, effectiveEntries, type EntryPayloads, type InstrumentKind, type ReadingQuestion } from '@trug/core';
+import type { EntryPayloads, InstrumentKind, ReadingQuestion } from '@trug/core';
+import { effectiveEntries } from '@trug/core/log/effective-entries';
+import { dateAfter, dayText } from '@trug/core/quantity/days';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { createBatchDraft, type Draft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';

@@ -1,6 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { attempt, restartInputOf, restartOutcomeOf, restartPlan, yeastById, yeastTogether } from '@trug/core';
+import { attempt } from '@trug/core/errors/attempt';
+import { restartPlan } from '@trug/core/ferment/restart-plan';
+import { restartInputOf, restartOutcomeOf } from '@trug/core/log/restart-of';
+import { yeastById } from '@trug/core/reference/yeast-kinds';
+import { yeastTogether } from '@trug/core/yeast/yeast-together';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { EntryWriter } from '../../shared/entry-writer';

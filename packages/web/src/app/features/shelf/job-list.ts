@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { juiceJobs, vesselJobs, type JobKind, type JobUrgency } from '@trug/core';
+import type { JobKind, JobUrgency } from '@trug/core';
+import { juiceJobs } from '@trug/core/plan/juice-jobs';
+import { vesselJobs } from '@trug/core/plan/vessel-jobs';
 import { selectDirtyVessels } from '../../shared/free-vessels';
 import { selectJobs } from '../../state/batch-views.selectors';
 import { cupboardFeature } from '../../state/cupboard.reducer';

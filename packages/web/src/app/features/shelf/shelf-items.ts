@@ -1,5 +1,8 @@
 import type { VesselDto } from '@trug/contract/plain';
-import { calendarDays, dayText, gravityOf, provesFinished, STATUS_WORDS, type Crate } from '@trug/core';
+import type { Crate } from '@trug/core';
+import { provesFinished, STATUS_WORDS } from '@trug/core/ferment/verdict';
+import { gravityOf } from '@trug/core/liquid/views';
+import { calendarDays, dayText } from '@trug/core/quantity/days';
 import type { DrinkLook } from '../../shared/vessel/vessel';
 import { drinkLook } from '../../shared/vessel/drink-look';
 import type { Units } from '../../shared/units/units';

@@ -1,6 +1,7 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { caution, type Caution } from '@trug/core';
+import type { Caution } from '@trug/core';
+import { caution } from '@trug/core/cautions/catalogue';
 import { acknowledges, CautionList } from './caution-list';
 
 async function render(cautions: readonly Caution[]): Promise<HTMLElement> {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { CAUTION_FOOTING, type Caution } from '@trug/core';
+import { CAUTION_FOOTING, type Caution } from '@trug/core/cautions/caution';
 
 /** The words a maker types to acknowledge a danger. */
 export const ACKNOWLEDGE_WORDS = 'I understand';

@@ -2,7 +2,7 @@ import { HttpClient } from '@angular/common/http';
 import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { API_PATHS, type DeviceColumns } from '@trug/contract/plain';
-import { joinSeries, type DeviceSeries } from '@trug/core';
+import { joinSeries, type DeviceSeries } from '@trug/core/device/device-tracks';
 import { firstValueFrom } from 'rxjs';
 import { problemOf } from '../../state/cellarbook.api';
 import { larderFeature } from '../../state/larder.reducer';

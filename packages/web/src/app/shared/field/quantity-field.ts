@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
-import { attempt, type Attempt, type Dimension, type ParsedQuantity } from '@trug/core';
+import type { Dimension, ParsedQuantity } from '@trug/core';
+import { attempt, type Attempt } from '@trug/core/errors/attempt';
 import { Units } from '../units/units';
 
 let made = 0;

@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { calendarDays, shareOfSupply, type SupplyOffer, type SupplyUse } from '@trug/core';
+import type { SupplyOffer, SupplyUse } from '@trug/core';
+import { shareOfSupply } from '@trug/core/cupboard/supplies-left';
+import { calendarDays } from '@trug/core/quantity/days';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { selectSuppliesLeft, type SupplyLeft } from '../../state/supplies.selectors';
 import { Units } from '../units/units';

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, signal } from '@angular/core';
-import { dayText, type TimedPlan } from '@trug/core';
+import type { TimedPlan } from '@trug/core';
+import { dayText } from '@trug/core/quantity/days';
 import type { BatchView } from '../../state/batch-views.selectors';
 import { EntryWriter } from '../entry-writer';
 import { waitText } from './wait-text';

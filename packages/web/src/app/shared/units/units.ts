@@ -1,6 +1,9 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { figure, formatQuantity, parseQuantity, type Dimension, type ParsedQuantity } from '@trug/core';
+import type { Dimension } from '@trug/core';
+import { formatQuantity } from '@trug/core/quantity/format-quantity';
+import { parseQuantity, type ParsedQuantity } from '@trug/core/quantity/parse-quantity';
+import { figure } from '@trug/core/worked/figures';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 
 /** Reads and writes figures in the maker's own units. */

@@ -1,4 +1,6 @@
-import { isWorking, daysBetween, type BatchState, type Verdict } from '@trug/core';
+import type { BatchState } from '@trug/core';
+import { isWorking, type Verdict } from '@trug/core/ferment/verdict';
+import { daysBetween } from '@trug/core/quantity/days';
 import type { DrinkLook } from './vessel';
 
 /** How fast a drink clears once it rests, and how deep its lees lie. @source our estimate, for drawing only */

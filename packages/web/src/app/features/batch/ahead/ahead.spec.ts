@@ -3,7 +3,8 @@ import { filled, finishedLog, pitched, reading, sampleBatch, sampleView, dayAt }
 import { curveDrawing } from '../curve/curve-geometry';
 import { BatchPage } from '../batch-page';
 import { runForecastTask, type ForecastTask } from './forecast-task';
-import { forecastInputOf, gravityOf } from '@trug/core';
+import { gravityOf } from '@trug/core/liquid/views';
+import { forecastInputOf } from '@trug/core/log/forecast-of';
 import { BATCH_ID } from '../../../../testing/sample-batch';
 
 const working = [filled(), pitched(), reading(3, 1.041), reading(6, 1.026)];

@@ -1,6 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, output, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { forecastInputOf, forecastWords, pastFermentOf, provesFinished, type DeviceReading, type Forecast, type WhatIf } from '@trug/core';
+import type { DeviceReading, Forecast } from '@trug/core';
+import { provesFinished } from '@trug/core/ferment/verdict';
+import { forecastWords } from '@trug/core/forecast/forecast-words';
+import { forecastInputOf, pastFermentOf, type WhatIf } from '@trug/core/log/forecast-of';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { Units } from '../../../shared/units/units';
 import { Working } from '../../../shared/working/working';

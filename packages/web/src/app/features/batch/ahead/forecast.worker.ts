@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { attempt } from '@trug/core';
+import { attempt } from '@trug/core/errors/attempt';
 import { runForecastTask, type ForecastTask } from './forecast-task';
 
 addEventListener('message', ({ data }: MessageEvent<ForecastTask>) => {

@@ -1,7 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
-import { careNotes, caution, provesFinished, VENTS, type Vent } from '@trug/core';
+import { careNotes } from '@trug/core/care/care-notes';
+import { caution } from '@trug/core/cautions/catalogue';
+import { provesFinished } from '@trug/core/ferment/verdict';
+import { VENTS, type Vent } from '@trug/core/log/entry';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { EntryWriter } from '../../../shared/entry-writer';
 import type { BatchView } from '../../../state/batch-views.selectors';

@@ -1,5 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { abvOf, dryAbvOf, fermentableGPerL, figure, gravityOf, phOf, sweetnessGPerL, taOf, type BatchState } from '@trug/core';
+import type { BatchState } from '@trug/core';
+import { phOf, taOf } from '@trug/core/liquid/acid-chemistry';
+import { abvOf, dryAbvOf, fermentableGPerL, gravityOf, sweetnessGPerL } from '@trug/core/liquid/views';
+import { figure } from '@trug/core/worked/figures';
 import { Units } from '../../../shared/units/units';
 
 /** What is in it: the liquid as the sums have it, each figure with its unit. */

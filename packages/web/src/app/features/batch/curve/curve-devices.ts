@@ -1,4 +1,5 @@
-import { thinOut, type DeviceGravity } from '@trug/core';
+import type { DeviceGravity } from '@trug/core';
+import { thinOut } from '@trug/core/device/thin-out';
 import { line } from 'd3-shape';
 
 /** A device's gravity as drawn: everything it sent as a faint trace, the smoothed line over it. */

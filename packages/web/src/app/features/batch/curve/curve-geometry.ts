@@ -1,4 +1,5 @@
-import { dateAfter, DAY_MS, dayText, type BatchState, type BandDay, type DeviceGravity, type Entry, type Forecast } from '@trug/core';
+import type { BatchState, BandDay, DeviceGravity, Entry, Forecast } from '@trug/core';
+import { dateAfter, DAY_MS, dayText } from '@trug/core/quantity/days';
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { deviceDrawings, type DeviceDrawing } from './curve-devices';

@@ -1,4 +1,5 @@
-import { DAY_MS, type DeviceGravity } from '@trug/core';
+import type { DeviceGravity } from '@trug/core';
+import { DAY_MS } from '@trug/core/quantity/days';
 import { dayAt, filled, pitched, reading, sampleView } from '../../../../testing/sample-batch';
 import { curveDrawing, type CurveData } from './curve-geometry';
 import { spanAfterKey, spanBetween } from './curve-zoom';

@@ -1,5 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { dayText, effectiveEntries, gravityOf, type DeviceGravity, type Forecast } from '@trug/core';
+import type { DeviceGravity, Forecast } from '@trug/core';
+import { gravityOf } from '@trug/core/liquid/views';
+import { effectiveEntries } from '@trug/core/log/effective-entries';
+import { dayText } from '@trug/core/quantity/days';
 import { injectNarrow } from '../../../shared/narrow';
 import { Units } from '../../../shared/units/units';
 import type { BatchView } from '../../../state/batch-views.selectors';

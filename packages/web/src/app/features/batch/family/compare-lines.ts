@@ -1,4 +1,5 @@
-import { daysBetween, gravityOf } from '@trug/core';
+import { gravityOf } from '@trug/core/liquid/views';
+import { daysBetween } from '@trug/core/quantity/days';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import type { BatchView } from '../../../state/batch-views.selectors';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { gravityText } from '@trug/core';
+import { gravityText } from '@trug/core/worked/figures';
 import { injectNarrow } from '../../../shared/narrow';
 import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
 import { comparedFalls, compareDrawing, COMPARE_PHONE_SIZE, COMPARE_SIZE } from './compare-lines';

@@ -1,4 +1,10 @@
-import { abvOf, dayText, dryAbvOf, effectiveEntries, figure, gravityText, phOf, STATUS_WORDS, taOf, yeastById } from '@trug/core';
+import { STATUS_WORDS } from '@trug/core/ferment/verdict';
+import { phOf, taOf } from '@trug/core/liquid/acid-chemistry';
+import { abvOf, dryAbvOf } from '@trug/core/liquid/views';
+import { effectiveEntries } from '@trug/core/log/effective-entries';
+import { dayText } from '@trug/core/quantity/days';
+import { yeastById } from '@trug/core/reference/yeast-kinds';
+import { figure, gravityText } from '@trug/core/worked/figures';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
 /** Where a batch came from, or what came from it. */

@@ -1,4 +1,7 @@
-import { dayText, describeEntry, effectiveEntries, type Entry, type UnitPreferences } from '@trug/core';
+import type { Entry, UnitPreferences } from '@trug/core';
+import { describeEntry } from '@trug/core/log/describe-entry';
+import { effectiveEntries } from '@trug/core/log/effective-entries';
+import { dayText } from '@trug/core/quantity/days';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
 /** One line of a log as shown. */

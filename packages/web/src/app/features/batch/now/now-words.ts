@@ -1,4 +1,7 @@
-import { dayText, fizzWord, provesFinished, restartOutcomeOf, type Evidence } from '@trug/core';
+import { fizzWord } from '@trug/core/bottle/fizz-levels';
+import { provesFinished, type Evidence } from '@trug/core/ferment/verdict';
+import { restartOutcomeOf } from '@trug/core/log/restart-of';
+import { dayText } from '@trug/core/quantity/days';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
 /** What the Now panel says: one sentence, what it rests on, and the one thing to do. */

@@ -1,4 +1,8 @@
-import { calendarDays, dayText, plannedDates, provesFinished, STAGES, type BatchState, type FermentStatus, type Method, type Stage } from '@trug/core';
+import type { Method } from '@trug/core';
+import { provesFinished, type FermentStatus } from '@trug/core/ferment/verdict';
+import { STAGES, type BatchState, type Stage } from '@trug/core/log/batch-state';
+import { plannedDates } from '@trug/core/plan/planned-dates';
+import { calendarDays, dayText } from '@trug/core/quantity/days';
 
 /** A stop of the path as drawn. */
 export interface PathStop {

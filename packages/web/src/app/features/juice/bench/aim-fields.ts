@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { gravityText, type BlendAim, type BlendTargets, type ReachAxis, type ReachPoint } from '@trug/core';
+import type { BlendAim, BlendTargets, ReachAxis, ReachPoint } from '@trug/core';
+import { gravityText } from '@trug/core/worked/figures';
 import { numberOf } from '../../../shared/field/number-of';
 import { readQuantity } from '../../../shared/field/quantity-field';
 import { Units } from '../../../shared/units/units';

@@ -1,4 +1,5 @@
-import { BLEND_AIMS, type BlendAim, type BlendTargets, type ReachAxis } from '@trug/core';
+import type { ReachAxis } from '@trug/core';
+import { BLEND_AIMS, type BlendAim, type BlendTargets } from '@trug/core/blend/blend-types';
 
 /** What the bench keeps of a visit: everything as text, as it was typed. */
 export const BENCH_DRAFT = {

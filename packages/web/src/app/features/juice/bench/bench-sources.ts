@@ -1,5 +1,7 @@
 import { createSelector } from '@ngrx/store';
-import { dayText, provesFinished, type JuiceDoubt, type Liquid, type VesselFill } from '@trug/core';
+import type { JuiceDoubt, Liquid, VesselFill } from '@trug/core';
+import { provesFinished } from '@trug/core/ferment/verdict';
+import { dayText } from '@trug/core/quantity/days';
 import { selectBatchViews } from '../../../state/batch-views.selectors';
 import { selectJuicesInHand } from '../juices-in-hand';
 

@@ -1,4 +1,4 @@
-import { taOf } from '@trug/core';
+import { taOf } from '@trug/core/liquid/acid-chemistry';
 import { PageHarness, type PageSetting } from '../../../../testing/page-harness';
 import { sampleJuice } from '../../../../testing/sample-juice';
 import { LarderPageActions } from '../../../state/larder.actions';

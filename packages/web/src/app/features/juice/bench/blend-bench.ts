@@ -1,24 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import {
-  BLEND_STYLES,
-  blendUncertainty,
-  blendWords,
-  figure,
-  gravityOf,
-  gravityText,
-  limitWords,
-  phOf,
-  taOf,
-  abvOf,
-  type BlendAim,
-  type BlendJuice,
-  type BlendUse,
-  type Liquid,
-  type ReachAxis,
-  type ReachPoint,
-} from '@trug/core';
+import type { BlendAim, BlendJuice, BlendUse, Liquid, ReachAxis, ReachPoint } from '@trug/core';
+import { BLEND_STYLES } from '@trug/core/blend/blend-styles';
+import { blendUncertainty } from '@trug/core/blend/blend-uncertainty';
+import { blendWords } from '@trug/core/blend/blend-words';
+import { limitWords } from '@trug/core/blend/limit-words';
+import { phOf, taOf } from '@trug/core/liquid/acid-chemistry';
+import { gravityOf, abvOf } from '@trug/core/liquid/views';
+import { figure, gravityText } from '@trug/core/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createDraft } from '../../../shared/draft';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';

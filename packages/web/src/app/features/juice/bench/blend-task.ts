@@ -1,4 +1,7 @@
-import { attempt, reachableRegion, solveBlend, type Blend, type BlendInput, type ReachAxis, type ReachPoint, type Worked } from '@trug/core';
+import type { Blend, BlendInput, Worked } from '@trug/core';
+import { reachableRegion, type ReachAxis, type ReachPoint } from '@trug/core/blend/reachable-region';
+import { solveBlend } from '@trug/core/blend/solve-blend';
+import { attempt } from '@trug/core/errors/attempt';
 
 /** What the bench asks: the best blend, and when the juices changed, the outline of all of them. */
 export interface BlendTask {

@@ -2,7 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { FormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { dayText, fitVessels, METHODS, type BlendPart } from '@trug/core';
+import type { BlendPart } from '@trug/core';
+import { METHODS } from '@trug/core/plan/method';
+import { dayText } from '@trug/core/quantity/days';
+import { fitVessels } from '@trug/core/rack/fit-vessels';
 import { EntryWriter, type Act } from '../../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../../shared/free-vessels';

@@ -44,7 +44,7 @@ let made = 0;
         <path class="bracket" [attr.d]="d().bracket" />
         <text class="poured" [attr.x]="box.left + box.inner + 13" [attr.y]="(d().pouredTopY + d().levelY) / 2 + 5">{{ pouredText() }}</text>
       }
-      @for (y of d().marks; track y) {
+      @for (y of d().marks; track $index) {
         <line class="mark" [attr.x1]="box.left + box.inner - 16" [attr.x2]="box.left + box.inner - 2" [attr.y1]="y" [attr.y2]="y" />
       }
       <line class="level" [attr.x1]="box.left" [attr.x2]="box.left + box.inner" [attr.y1]="d().levelY" [attr.y2]="d().levelY" />

@@ -1,20 +1,12 @@
 import type { StoredJuice } from '@trug/contract/plain';
-import {
-  ACID_EQUIVALENT_G,
-  attempt,
-  convertAcidity,
-  fruitById,
-  gravityFromCarton,
-  gravityText,
-  JUICE_ORIGINS,
-  LIMITS,
-  titratableAcidity,
-  type AcidityAs,
-  type Fruit,
-  type JuiceOrigin,
-  type RawGravity,
-  type Worked,
-} from '@trug/core';
+import type { Fruit, RawGravity, Worked } from '@trug/core';
+import { attempt } from '@trug/core/errors/attempt';
+import { LIMITS } from '@trug/core/errors/guards';
+import { JUICE_ORIGINS, type JuiceOrigin } from '@trug/core/juice/juice';
+import { ACID_EQUIVALENT_G, convertAcidity, titratableAcidity, type AcidityAs } from '@trug/core/measure/acidity';
+import { gravityFromCarton } from '@trug/core/measure/carton-gravity';
+import { fruitById } from '@trug/core/reference/fruit-library';
+import { gravityText } from '@trug/core/worked/figures';
 
 /** A juice as typed. */
 export const JUICE_FIELDS = {

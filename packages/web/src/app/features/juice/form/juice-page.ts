@@ -3,19 +3,14 @@ import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { StoredJuice } from '@trug/contract/plain';
-import {
-  attempt,
-  caution,
-  CLASS_WORDS,
-  correctHydrometer,
-  figure,
-  FRUIT_LIBRARY,
-  gravityText,
-  juiceInHand,
-  longAshtonClass,
-  type Caution,
-  type Step,
-} from '@trug/core';
+import type { Caution, Step } from '@trug/core';
+import { caution } from '@trug/core/cautions/catalogue';
+import { attempt } from '@trug/core/errors/attempt';
+import { juiceInHand } from '@trug/core/juice/juice-in-hand';
+import { CLASS_WORDS, longAshtonClass } from '@trug/core/juice/long-ashton-class';
+import { correctHydrometer } from '@trug/core/measure/correct-hydrometer';
+import { FRUIT_LIBRARY } from '@trug/core/reference/fruit-library-data';
+import { figure, gravityText } from '@trug/core/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createDraft } from '../../../shared/draft';
 import { EntryWriter } from '../../../shared/entry-writer';

@@ -3,22 +3,14 @@ import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { StoredJuice } from '@trug/contract/plain';
-import {
-  attempt,
-  caution,
-  CONDITIONS,
-  figure,
-  FRUIT_LIBRARY,
-  fruitById,
-  PRESSES,
-  pressSums,
-  RIPENESS,
-  yieldFromFruit,
-  fruitForVolume,
-  type FruitLot,
-  type Pressing,
-  type PressRun,
-} from '@trug/core';
+import { caution } from '@trug/core/cautions/catalogue';
+import { attempt } from '@trug/core/errors/attempt';
+import { CONDITIONS, RIPENESS, type FruitLot, type Pressing, type PressRun } from '@trug/core/juice/juice';
+import { PRESSES } from '@trug/core/juice/presses';
+import { pressSums, yieldFromFruit, fruitForVolume } from '@trug/core/juice/yield';
+import { fruitById } from '@trug/core/reference/fruit-library';
+import { FRUIT_LIBRARY } from '@trug/core/reference/fruit-library-data';
+import { figure } from '@trug/core/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createDraft } from '../../../shared/draft';
 import { EntryWriter } from '../../../shared/entry-writer';

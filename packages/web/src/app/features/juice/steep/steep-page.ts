@@ -2,7 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { attempt, dryAbvOf, figure, fruitById, FRUIT_LIBRARY, gravityOf, gravityText, phOf, steepPlan, taOf } from '@trug/core';
+import { attempt } from '@trug/core/errors/attempt';
+import { steepPlan } from '@trug/core/juice/steep-plan';
+import { phOf, taOf } from '@trug/core/liquid/acid-chemistry';
+import { dryAbvOf, gravityOf } from '@trug/core/liquid/views';
+import { fruitById } from '@trug/core/reference/fruit-library';
+import { FRUIT_LIBRARY } from '@trug/core/reference/fruit-library-data';
+import { figure, gravityText } from '@trug/core/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createDraft } from '../../../shared/draft';
 import { EntryWriter } from '../../../shared/entry-writer';
