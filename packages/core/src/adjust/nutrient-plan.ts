@@ -53,6 +53,26 @@ export interface NutrientPlan {
 const CIDER_SHARE = 0.5;
 /** Sugar fermented after which nitrogen is no longer taken up. @source craft rule: none after a third of the sugar is gone */
 const TOO_LATE_FRACTION = 1 / 3;
+const TOO_LATE = 'More than a third of the sugar is gone: yeast takes no more nitrogen up, and what is left feeds other things.';
+
+/**
+ * A nutrient by its id.
+ *
+ * @throws {CoreError} UNKNOWN_ID
+ */
+export function nutrientById(productId: string): NutrientProduct {
+  const product = NUTRIENTS.find((n) => n.id === productId);
+  if (!product) throw new CoreError('UNKNOWN_ID', `there is no nutrient ${productId}`, { given: productId });
+  return product;
+}
+
+/**
+ * Whether it is too late to feed.
+ *
+ * @param fermentedFraction - share of the sugar that has fermented, 0–1
+ * @returns why, or null while it is not too late
+ */
+export const tooLateToFeed = (fermentedFraction: number): string | null => (fermentedFraction > TOO_LATE_FRACTION ? TOO_LATE : null);
 
 /**
  * Nitrogen a yeast wants in this must, less what the juice has, as weighed doses of what the maker has.
@@ -70,21 +90,16 @@ export function nutrientPlan(input: {
 }): Worked<NutrientPlan> {
   const { liquid } = input;
   const yeast = yeastById(input.yeastId);
-  const product = NUTRIENTS.find((p) => p.id === input.product);
-  if (!product) throw new CoreError('UNKNOWN_ID', `there is no nutrient ${input.product}`, { given: input.product });
+  const product = nutrientById(input.product);
   const gone = inRange('fermentedFraction', input.fermentedFraction ?? 0, { min: 0, max: 1 });
   const brix = brixOf(liquid);
   const needMgNPerL = brix * yeast.nitrogenMgNPerLPerBrix;
   const lackMgNPerL = Math.max(0, needMgNPerL - liquid.yanMgPerL);
   const gPerL = Math.min(product.mostGPerL, (lackMgNPerL * CIDER_SHARE) / product.mgNPerG);
   const totalG = gPerL * liquid.volumeL;
-  const late = gone > TOO_LATE_FRACTION;
-  const dosesG = late || totalG < 0.05 ? [] : product.mineral ? [totalG / 2, totalG / 2] : [totalG];
-  const says = late
-    ? 'More than a third of the sugar is gone: yeast takes no more nitrogen up, and what is left feeds other things.'
-    : dosesG.length === 0
-      ? 'The juice has what this yeast wants. Feed nothing.'
-      : product.how;
+  const late = tooLateToFeed(gone);
+  const dosesG = late !== null || totalG < 0.05 ? [] : product.mineral ? [totalG / 2, totalG / 2] : [totalG];
+  const says = late ?? (dosesG.length === 0 ? 'The juice has what this yeast wants. Feed nothing.' : product.how);
   return worked({ productId: product.id, needMgNPerL, lackMgNPerL, dosesG, says }, [
     {
       label: 'Nitrogen wanted',
@@ -101,7 +116,7 @@ export function nutrientPlan(input: {
     {
       label: product.name,
       expression: `half of it ÷ ${product.mgNPerG} mg/g × ${figure(liquid.volumeL, 1)} L, at most ${product.mostGPerL} g/L`,
-      result: `${figure(late ? 0 : totalG, 1)} g`,
+      result: `${figure(late === null ? totalG : 0, 1)} g`,
       source: product.id === 'mineral' ? 'diammonium phosphate is 21.2 % nitrogen' : 'our estimate; your packet wins',
     },
   ]);

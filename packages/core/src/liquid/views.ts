@@ -54,6 +54,17 @@ export function fermentableGPerL(liquid: Liquid): number {
   return liquid.hexoseGPerL + liquid.sucroseGPerL * HEXOSE_PER_SUCROSE;
 }
 
+/**
+ * The share of a must's sugar that has fermented.
+ *
+ * @param liquid - as it is
+ * @param must - as it was pitched
+ * @returns 0–1
+ */
+export function fermentedShare(liquid: Liquid, must: Liquid): number {
+  return Math.min(1, Math.max(0, 1 - fermentableGPerL(liquid) / Math.max(1, fermentableGPerL(must))));
+}
+
 /** Strength when all the sugar has gone, % by volume. */
 export function dryAbvOf(liquid: Liquid): number {
   return abvOf(liquid) + fermentableGPerL(liquid) / HEXOSE_G_PER_L_PER_ABV;

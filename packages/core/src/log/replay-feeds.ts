@@ -1,3 +1,4 @@
+import { feedOf } from '../adjust/feed.js';
 import { NUTRIENTS } from '../adjust/nutrient-plan.js';
 import type { EntryOf } from './entry.js';
 import { inHand, type Draft, type Patch } from './replay-draft.js';
@@ -18,7 +19,7 @@ export function fed(state: Draft, at: string, { name, massG }: NutrientAdded): P
   const product = NUTRIENTS.find((n) => n.name === name);
   const liquid = inHand(state);
   if (!product || liquid.volumeL <= 0) return {};
-  const mgNPerL = (massG * product.mgNPerG) / liquid.volumeL;
+  const { mgNPerL } = feedOf({ productId: product.id, massG, volumeL: liquid.volumeL });
   const richer = { ...liquid, yanMgPerL: liquid.yanMgPerL + mgNPerL };
   if (state.pitchedAt) {
     state.feeds.push({ at, mgNPerL });

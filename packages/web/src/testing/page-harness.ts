@@ -161,6 +161,11 @@ export class PageHarness {
     await this.fixture.whenStable();
   }
 
+  /** The values a choice offers. */
+  options(name: string): readonly string[] {
+    return [...this.find<HTMLSelectElement>(`select[name="${name}"]`).options].map((o) => o.value);
+  }
+
   async tick(selector: string): Promise<void> {
     this.find(selector).click();
     await this.fixture.whenStable();

@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import type { CarbonateId, CoreError, Liquid, SulfiteForm } from '@trug/core';
 import { NUTRIENTS } from '@trug/core/adjust/nutrient-plan';
 import { phOf, taOf, type AcidId } from '@trug/core/liquid/acid-chemistry';
-import { dryAbvOf, fermentableGPerL, gravityOf } from '@trug/core/liquid/views';
+import { dryAbvOf, fermentedShare, gravityOf } from '@trug/core/liquid/views';
 import { effectiveEntries } from '@trug/core/log/effective-entries';
 import { daysBetween } from '@trug/core/quantity/days';
 import { FERMENTABLES } from '@trug/core/reference/fermentables-data';
@@ -100,7 +100,7 @@ export class AdjustPage {
       boiled: f.boiled === 'yes',
       bentoniteIn: effectiveEntries(batch.entries).entries.some((e) => e.kind === 'addition' && e.payload.what === 'bentonite'),
       sulfitedHoursAgo: state.sulfitedAt === null ? null : daysBetween(state.sulfitedAt, this.writer.now()) * 24,
-      fermentedFraction: Math.min(1, Math.max(0, 1 - fermentableGPerL(liquid) / Math.max(1, fermentableGPerL(must)))),
+      fermentedFraction: fermentedShare(liquid, must),
       given: this.given(),
     });
   });

@@ -1,5 +1,6 @@
 import { PageHarness } from '../../../testing/page-harness';
 import { BATCH_ID, filled, pitched, sampleBatch } from '../../../testing/sample-batch';
+import { sampleInstrument } from '../../../testing/sample-instrument';
 import { ImportPage } from './import-page';
 
 const open = (): Promise<PageHarness> => PageHarness.open(ImportPage, { batches: [sampleBatch([filled(), pitched()])], today: 30, inputs: { id: BATCH_ID } });
@@ -17,6 +18,22 @@ describe('readings from a table', () => {
       ['reading', '2026-10-10', 1.03],
       ['reading', '2026-10-15', 1.02],
     ]);
+  });
+  it('are corrected for warmth where the maker says they are not yet', async () => {
+    const page = await PageHarness.open(ImportPage, {
+      batches: [sampleBatch([filled(), pitched()])],
+      instruments: [sampleInstrument({ kind: 'hydrometer', name: 'Long one', calibratedAtC: 15.6, offset: -0.001, posts: false })],
+      today: 30,
+      inputs: { id: BATCH_ID },
+    });
+    await page.type('table', TABLE);
+    await page.shows('select[name=readWith]');
+    expect(page.text('select[name=readWith]')).toContain('as the long one showed them');
+    await page.choose('readWith', page.options('readWith')[1] ?? '');
+    await page.press('Write them down');
+    const raw = page.written().map((e) => (e.kind === 'reading' ? e.payload.gravity : null));
+    expect(raw[0]).toMatchObject({ reading: 1.03, sampleC: 18, calibratedAtC: 15.6, offsetSg: -0.001 });
+    expect(raw[1]?.sampleC).toBe(17);
   });
   it('follow the maker who knows better what a column holds', async () => {
     const page = await open();

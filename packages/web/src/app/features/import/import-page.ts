@@ -14,7 +14,9 @@ import { EntryWriter } from '../../shared/entry-writer';
 import { Says } from '../../shared/says/says';
 import { Units } from '../../shared/units/units';
 import { problemOf } from '../../state/cellarbook.api';
+import { cupboardFeature } from '../../state/cupboard.reducer';
 import { larderFeature } from '../../state/larder.reducer';
+import { gaugesOf } from '../reading/gauges';
 import { ROLE_NAMES } from './role-names';
 import { readingActs } from './reading-acts';
 
@@ -43,18 +45,16 @@ export class ImportPage {
   private readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  protected readonly draft = createBatchDraft('import', { text: '', into: 'log' });
+  protected readonly draft = createBatchDraft('import', { text: '', into: 'log', readWith: '' });
   protected readonly rows = signal<readonly (readonly string[])[]>([]);
   /** What the maker set instead of the guess. */
   private readonly chosen = signal<Partial<TableGuess>>({});
   protected readonly refusal = signal<string | null>(null);
   protected readonly busy = signal(false);
   protected readonly roles = COLUMN_ROLES.map((id) => ({ id, name: ROLE_NAMES[id] }));
-  protected readonly devices = computed(() =>
-    this.store
-      .selectSignal(larderFeature.selectInstruments)()
-      .filter((i) => i.posts),
-  );
+  private readonly instruments = this.store.selectSignal(larderFeature.selectInstruments);
+  private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
+  protected readonly devices = computed(() => this.instruments().filter((i) => i.posts));
   protected readonly guess = computed((): TableGuess => ({ ...guessColumns(this.rows()), ...this.chosen() }));
   protected readonly table = computed(() => readingsFromTable(this.rows(), this.guess(), Date.parse(this.writer.now())));
   protected readonly head = computed(() => (this.guess().hasHeader ? (this.rows()[0] ?? []) : []));
@@ -70,6 +70,12 @@ export class ImportPage {
     const gravity = sgs.length === 0 ? '' : `, gravity from ${this.units.gravity(sgs[0] ?? 1)} to ${this.units.gravity(sgs.at(-1) ?? 1)}`;
     return `${readings.length} readings from ${day(first.atMs)} to ${day(last.atMs)}${gravity}.`;
   });
+  /** Hydrometers the gravities may stand uncorrected by. */
+  private readonly gauges = computed(() => gaugesOf(this.instruments(), this.settings()).filter((g) => g.kind === 'hydrometer'));
+  protected readonly readWith = computed(() =>
+    this.gauges().map((g) => ({ id: g.id, name: `as the ${g.name.toLowerCase()} showed them, each at the temperature beside it` })),
+  );
+  protected readonly asksReadWith = computed(() => this.draft.fields().into === 'log' && this.forLog().some((r) => r.sg !== null && r.tempC !== null));
   protected readonly forLog = computed(() => this.table().readings.filter((r) => r.sg !== null || r.ph !== null));
 
   constructor() {
@@ -123,7 +129,8 @@ export class ImportPage {
       return `${readings.length} readings are too many for the log, which is for what you read yourself: ${MOST_FOR_LOG} at most. Put them down as a device’s readings.`;
     }
     if (readings.length === 0) return 'The log takes gravity and pH, and there is neither in this table.';
-    return this.writer.write(view, readingActs(readings), `${readings.length} readings written down.`);
+    const gauge = this.asksReadWith() ? (this.gauges().find((g) => g.id === this.draft.fields().readWith) ?? null) : null;
+    return this.writer.write(view, readingActs(readings, gauge), `${readings.length} readings written down.`);
   }
 
   private async intoDevice(deviceId: string): Promise<string | null> {

@@ -24,8 +24,12 @@ describe('what lies ahead', () => {
     await page.type('whatIfTemp', '11 C');
     await page.shows('.then');
     expect(page.text('.then')).toMatch(/^Done|^Not done/);
-    await page.tick('input[name=whatIfFeed]');
+    await page.choose('whatIfFeed', 'organic');
     await page.shows('.then');
+    // A usual feed of this much drink, until another weight is typed.
+    expect(page.text('trug-ahead .feed + trug-quantity + p')).toMatch(/^24 mg\/L of nitrogen\. More than a third of the sugar is gone/);
+    await page.type('whatIfFeedMass', '100 g');
+    expect(page.text('trug-ahead')).toContain('more than 12.0 g, the most usually given');
     expect(page.written()).toEqual([]);
   });
   it('keeps quiet before yeast and once the end is proven', async () => {

@@ -1,8 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, output, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { DeviceReading, Forecast } from '@trug/core';
+import { feedOf, usualFeedG, type WeighedFeed } from '@trug/core/adjust/feed';
+import { NUTRIENTS } from '@trug/core/adjust/nutrient-plan';
+import { attempt } from '@trug/core/errors/attempt';
 import { provesFinished } from '@trug/core/ferment/verdict';
 import { forecastWords } from '@trug/core/forecast/forecast-words';
+import { fermentedShare } from '@trug/core/liquid/views';
 import { forecastInputOf, pastFermentOf, type WhatIf } from '@trug/core/log/forecast-of';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { Units } from '../../../shared/units/units';
@@ -13,8 +17,6 @@ import { ForecastRunner } from './forecast-runner';
 
 /** The latest batches a pace is learned from. */
 const PAST_BATCHES = 4;
-/** A usual first feed, mg/L of nitrogen. @source usual advice: up to 60 mg/L at once */
-const FEED_MG_N_PER_L = 50;
 
 /** What lies ahead of a working batch, with how sure, and what a change would do. */
 @Component({
@@ -29,6 +31,7 @@ export class Ahead {
   private readonly units = inject(Units);
   private readonly runner = inject(ForecastRunner);
   private readonly views = inject(Store).selectSignal(selectBatchViews);
+  private readonly supplies = inject(Store).selectSignal(larderFeature.selectSupplies);
   private readonly places = inject(Store).selectSignal(larderFeature.selectPlaces);
   readonly view = input.required<BatchView>();
   readonly now = input.required<string>();
@@ -37,17 +40,41 @@ export class Ahead {
   /** The forecast as it stands, for the curve. */
   readonly found = output<Forecast | null>();
   protected readonly temp = signal('');
-  protected readonly feed = signal(false);
+  /** The nutrient it would be fed; empty for none. */
+  protected readonly food = signal('');
+  protected readonly foodMass = signal('');
   protected readonly progress = this.runner.progress;
   protected readonly refusal = this.runner.refusal;
   protected readonly place = computed(() => {
     const { placeC } = this.view().state;
     return placeC === null ? '14 C' : this.units.temperature(placeC);
   });
+  /** What is in the cupboard comes first. */
+  protected readonly foods = computed(() => {
+    const inHand = new Set(this.supplies().map((s) => s.refId));
+    return NUTRIENTS.map(({ id, name }) => ({ id, name: inHand.has(id) ? `${name}, in the cupboard` : name, inHand: inHand.has(id) })).sort(
+      (a, b) => Number(b.inHand) - Number(a.inHand),
+    );
+  });
+  private readonly volumeL = computed(() => this.view().state.liquid?.volumeL ?? 0);
+  protected readonly usualFeed = computed(() => {
+    const usual = attempt(() => usualFeedG(this.food(), this.volumeL()));
+    return usual.ok ? this.units.mass(usual.value) : '';
+  });
+  protected readonly feed = computed((): WeighedFeed | null => {
+    if (this.food() === '') return null;
+    const read = readQuantity(this.units, this.foodMass() || this.usualFeed(), 'mass');
+    if (read?.ok !== true) return null;
+    const { must, liquid } = this.view().state;
+    const fermentedFraction = must && liquid ? fermentedShare(liquid, must) : 0;
+    const fed = attempt(() => feedOf({ productId: this.food(), massG: read.value.value, volumeL: this.volumeL(), fermentedFraction }));
+    return fed.ok ? fed.value : null;
+  });
   private readonly whatIf = computed((): WhatIf | null => {
     const read = readQuantity(this.units, this.temp(), 'temperature');
     const tempC = read?.ok === true && read.value.value >= -10 && read.value.value <= 60 ? read.value.value : undefined;
-    return tempC === undefined && !this.feed() ? null : { tempC, feedMgNPerL: this.feed() ? FEED_MG_N_PER_L : undefined };
+    const feedMgNPerL = this.feed()?.mgNPerL;
+    return tempC === undefined && feedMgNPerL === undefined ? null : { tempC, feedMgNPerL };
   });
   /** What devices say, and the usual year of the place it stands in. */
   private readonly also = computed(() => ({
