@@ -106,6 +106,7 @@ export { questionReading, type ReadingQuestion } from './ferment/question-readin
 export { isWorking, provesFinished, STATUS_WORDS, type Evidence, type FermentStatus, type NextAction, type Verdict } from './ferment/verdict.js';
 // racking, finishing and bottling
 export { fitVessels, type VesselFit, type VesselSize } from './rack/fit-vessels.js';
+export { toppingWays, type ToppingSource, type ToppingWay } from './rack/topping-ways.js';
 export { leftoverWays, type LeftoverWay } from './rack/leftover-ways.js';
 export { headspaceCheck, type Headspace } from './rack/headspace.js';
 export { bottlingRoutes, type BottlingRoute, type RouteId } from './finish/bottling-routes.js';

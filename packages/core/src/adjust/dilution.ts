@@ -76,3 +76,8 @@ export function topUp(input: { readonly liquid: Liquid; readonly withLiquid: Liq
     },
   ]);
 }
+
+/** What topping up did, such as `6.8 to 6.5 %, acid 6.0 to 5.7 g/L`. */
+export function topUpCost({ abvBefore, abvAfter, taBeforeGPerL, taAfterGPerL }: ToppedUp): string {
+  return `${figure(abvBefore, 1)} to ${figure(abvAfter, 1)} %, acid ${figure(taBeforeGPerL, 1)} to ${figure(taAfterGPerL, 1)} g/L`;
+}

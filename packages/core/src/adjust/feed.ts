@@ -12,6 +12,8 @@ export interface WeighedFeed {
 
 /** A usual feed at once, mg/L of nitrogen. @source usual advice: up to 60 mg/L at once */
 const USUAL_MG_N_PER_L = 50;
+/** What a kitchen scale may be off is not too much. @source our estimate */
+const KITCHEN_SCALE = 1.05;
 /** Less is no drink to feed. */
 const VOLUME_L = { min: 0.01, max: LIMITS.volumeL.max };
 
@@ -35,7 +37,7 @@ export function feedOf(input: {
   const mgNPerL = (massG * product.mgNPerG) / volumeL;
   const brings = `${figure(mgNPerL, 0)} mg/L of nitrogen`;
   const mostG = product.mostGPerL * volumeL;
-  const over = massG > mostG * 1.001 ? ` That is more than ${figure(mostG, 1)} g, the most usually given: what yeast leaves feeds other things.` : '';
+  const over = massG > mostG * KITCHEN_SCALE ? ` That is more than ${figure(mostG, 1)} g, the most usually given: what yeast leaves feeds other things.` : '';
   const late = tooLateToFeed(input.fermentedFraction ?? 0);
   return { mgNPerL, says: `${brings}.${over}${late === null ? '' : ` ${late}`}` };
 }

@@ -15,6 +15,8 @@ export interface Headspace {
 export const FOAM_ROOM_FRACTION = 0.08;
 /** Most empty share once it is done. @source our estimate: a twentieth, the neck of a jar */
 export const AIR_ROOM_FRACTION = 0.08;
+/** A full vessel keeps this share of air: the neck. @source our estimate */
+export const NECK_FRACTION = 0.02;
 
 /**
  * Whether a vessel leaves the right room: enough for foam while it works, little air once it is done.

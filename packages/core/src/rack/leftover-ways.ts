@@ -1,10 +1,10 @@
-import { topUp } from '../adjust/dilution.js';
+import { topUp, topUpCost } from '../adjust/dilution.js';
 import { inRange, LIMITS } from '../errors/guards.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { waterOf } from '../liquid/liquid.js';
 import { figure } from '../worked/figures.js';
 import type { VesselSize } from './fit-vessels.js';
-import { AIR_ROOM_FRACTION } from './headspace.js';
+import { AIR_ROOM_FRACTION, NECK_FRACTION } from './headspace.js';
 
 /** A way to deal with what finds no room. */
 export type LeftoverWay =
@@ -29,8 +29,6 @@ export interface LeftoverInput {
   readonly free: readonly VesselSize[];
 }
 
-/** A full vessel keeps this share of air: the neck. @source our estimate */
-const NECK_FRACTION = 0.02;
 /** Most water worth taking, as a share of the whole. @source our estimate: half a per cent of strength */
 const MOST_WATER_FRACTION = 0.15;
 /** Most that is worth drinking young, as a share of the whole. @source our estimate */
@@ -74,9 +72,13 @@ function topped(free: readonly VesselSize[], liquid: Liquid, overL: number): rea
   const waterL = vessel.capacityL * (1 - NECK_FRACTION) - overL;
   if (waterL > liquid.volumeL * MOST_WATER_FRACTION) return [];
   const { value } = topUp({ liquid, withLiquid: waterOf(waterL), volumeL: waterL });
-  const cost = `${figure(value.abvBefore, 1)} to ${figure(value.abvAfter, 1)} %, acid ${figure(value.taBeforeGPerL, 1)} to ${figure(value.taAfterGPerL, 1)} g/L`;
   return [
-    { id: 'top-up', vesselId: vessel.id, waterL, text: `${figure(waterL, 1)} L of boiled, cooled water in all of it fills ${vessel.name} too: ${cost}.` },
+    {
+      id: 'top-up',
+      vesselId: vessel.id,
+      waterL,
+      text: `${figure(waterL, 1)} L of boiled, cooled water in all of it fills ${vessel.name} too: ${topUpCost(value)}.`,
+    },
   ];
 }
 

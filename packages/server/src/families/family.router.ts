@@ -10,15 +10,15 @@ const MOST_BATCHES = 12;
 
 function readBatches(body: unknown): readonly NewBatchDto[] {
   const list = typeof body === 'object' && body !== null && 'batches' in body ? body.batches : undefined;
-  if (!Array.isArray(list) || list.length === 0 || list.length > MOST_BATCHES) {
-    throw new HttpError('bad-request', `batches must be a list of 1 to ${MOST_BATCHES}`);
+  if (!Array.isArray(list) || list.length > MOST_BATCHES) {
+    throw new HttpError('bad-request', `batches must be a list of up to ${MOST_BATCHES}`);
   }
   return list.map((plain: unknown) => readBody(NewBatchDto, plain));
 }
 
 /**
- * `POST /` begins several batches at once with entries on them and on the batches they come from: a pour from the
- * blend bench, a split, a trial. All of it is filed or none.
+ * `POST /` files entries on several batches at once, and begins batches with them: a pour from the blend bench, a
+ * split, a trial, a jar topped up from another. All of it is filed or none.
  *
  * @param batches - the use cases of batches
  * @returns the router

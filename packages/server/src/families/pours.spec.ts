@@ -162,6 +162,26 @@ describe('a split', () => {
   });
 });
 
+describe('topping up', () => {
+  it('files racking and what comes in on top together, without a new batch; or nothing of it', async () => {
+    const first = pour(3, [part(russet, 8)], 8);
+    await send('POST', '/api/families', { batches: [batch(3, 'Gate')], entries: [first] });
+    const racked = entry(3, 'racked', { vessels: [{ vesselId: 'v9', volumeL: 7.5 }], lossL: 0.5 });
+    const top = (volumeL: number): object =>
+      entry(3, 'blended', { parts: [part(russet, volumeL)], vessels: [{ vesselId: 'v9', volumeL: 7.5 + volumeL }], tempC: null });
+    const litres = async (): Promise<number | undefined> => {
+      const { body } = await server.request('GET', `/api/batches/${id(3)}`);
+      return replay((body as { entries: readonly Entry[] }).entries).liquid?.volumeL;
+    };
+    // There are 9.5 L of it left.
+    expect((await send('POST', '/api/families', { batches: [], entries: [racked, top(12)] })).status).toBe(422);
+    expect(await litres()).toBeCloseTo(8, 9);
+    expect((await send('POST', '/api/families', { batches: [], entries: [racked, top(2)] })).status).toBe(200);
+    expect(await litres()).toBeCloseTo(9.5, 9);
+    expect((await send('POST', '/api/families', { batches: [], entries: [] })).status).toBe(400);
+  });
+});
+
 describe('supplies', () => {
   it('are kept like juices', async () => {
     const packet = {

@@ -117,6 +117,11 @@ export class PageHarness {
     return from.textContent.replace(/\s+/g, ' ').trim();
   }
 
+  /** What each of them says. */
+  texts(selector: string): readonly string[] {
+    return [...this.root.querySelectorAll(selector)].map((el) => el.textContent.replace(/\s+/g, ' ').trim());
+  }
+
   has(selector: string): boolean {
     return this.root.querySelector(selector) !== null;
   }

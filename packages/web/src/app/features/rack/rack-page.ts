@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { RouterLink } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { VesselFill } from '@trug/core';
 import { caution } from '@trug/core/cautions/catalogue';
@@ -8,20 +8,29 @@ import { provesFinished } from '@trug/core/ferment/verdict';
 import { fitVessels } from '@trug/core/rack/fit-vessels';
 import { headspaceCheck } from '@trug/core/rack/headspace';
 import { leftoverWays, type LeftoverWay } from '@trug/core/rack/leftover-ways';
+import { toppingWays, type ToppingWay } from '@trug/core/rack/topping-ways';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter, type Act } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../shared/free-vessels';
+import { LarderWriter } from '../../shared/larder-writer';
+import { Says } from '../../shared/says/says';
 import { Units } from '../../shared/units/units';
 import { Vessel } from '../../shared/vessel/vessel';
 import { Working } from '../../shared/working/working';
+import type { BatchView } from '../../state/batch-views.selectors';
+import { batchesFeature } from '../../state/batches.reducer';
 import { cupboardFeature } from '../../state/cupboard.reducer';
+import { selectCiderSources, selectJuiceSources } from '../juice/bench/bench-sources';
+import { latestAt, partOf, takenFrom } from '../juice/bench/pour-acts';
 
 /** What stays behind with the lees unless the maker says otherwise, as a share. @source our estimate: 2–3 % */
 const USUAL_LOSS_FRACTION = 0.025;
 
+/** Vessels whose every choice is tried while someone types. */
+const MOST_SEARCHED = 12;
 /** Less than this over is a splash. @source our estimate */
 const LEAST_OVER_L = 0.1;
 
@@ -36,12 +45,18 @@ const LEAST_OVER_L = 0.1;
 export class RackPage {
   private readonly store = inject(Store);
   private readonly writer = inject(EntryWriter);
+  private readonly larder = inject(LarderWriter);
+  private readonly router = inject(Router);
+  private readonly says = inject(Says);
+  private readonly batches = this.store.selectSignal(batchesFeature.selectEntities);
+  private readonly ciderSources = this.store.selectSignal(selectCiderSources);
+  private readonly juiceSources = this.store.selectSignal(selectJuiceSources);
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   private readonly free = this.store.selectSignal(selectFreeVessels);
   private readonly all = this.store.selectSignal(cupboardFeature.selectVesselById);
-  protected readonly draft = createBatchDraft('rack', { loss: '', picked: '', water: '', drunk: '' });
+  protected readonly draft = createBatchDraft('rack', { loss: '', picked: '', water: '', drunk: '', top: '', topL: '', filler: '' });
   protected readonly refusal = signal<string | null>(null);
   protected readonly loss = computed(() => readQuantity(this.units, this.draft.fields().loss, 'volume'));
   protected readonly lossL = computed(() => {
@@ -51,13 +66,17 @@ export class RackPage {
   /** Water that goes in with it, and what is drunk young instead of racked, L. */
   protected readonly waterL = computed(() => Number(this.draft.fields().water));
   protected readonly drunkL = computed(() => Number(this.draft.fields().drunk));
-  private readonly toFillL = computed(() => Math.max(0, (this.view()?.state.liquid?.volumeL ?? 0) - this.lossL() + this.waterL() - this.drunkL()));
+  /** What of another batch or a juice goes in on top, and marbles, L. */
+  protected readonly topL = computed(() => Number(this.draft.fields().topL));
+  protected readonly fillerL = computed(() => Number(this.draft.fields().filler));
+  private readonly rackedL = computed(() => Math.max(0, (this.view()?.state.liquid?.volumeL ?? 0) - this.lossL() + this.waterL() - this.drunkL()));
+  private readonly toFillL = computed(() => this.rackedL() + this.topL());
   /** Free vessels, and the one it stands in, which can be washed and used again. */
   protected readonly candidates = computed(() => {
     const own = (this.view()?.state.vessels ?? []).flatMap((f) => this.all().get(f.vesselId) ?? []);
     return [...own.map((v) => ({ ...v, own: true })), ...this.free().map((v) => ({ ...v, own: false }))];
   });
-  protected readonly best = computed(() => fitVessels({ volumeL: this.toFillL(), vessels: this.candidates().slice(0, 12) }));
+  protected readonly best = computed(() => fitVessels({ volumeL: this.toFillL(), vessels: this.candidates().slice(0, MOST_SEARCHED) }));
   /** Vessel ids chosen by hand, or the best fit until the maker chooses. */
   protected readonly picked = computed(() => {
     const { picked } = this.draft.fields();
@@ -79,9 +98,28 @@ export class RackPage {
     const vessels = this.candidates();
     return leftoverWays({ liquid, overL, filled: vessels.filter((v) => picked.has(v.id)), free: vessels.filter((v) => !picked.has(v.id)) });
   });
-  protected readonly cards = computed(() => {
+  private readonly ciders = computed(() => this.ciderSources().filter((s) => s.id !== this.id()));
+  protected readonly topping = computed(() => [...this.ciders(), ...this.juiceSources()].find((s) => s.id === this.draft.fields().top) ?? null);
+  /** What can fill the air over it. */
+  protected readonly tops = computed((): readonly ToppingWay[] => {
+    const liquid = this.view()?.state.liquid;
+    if (!liquid || this.topL() > 0 || this.fillerL() > 0 || this.waterL() > 0 || !this.resting()) return [];
+    const picked = new Set(this.picked());
+    const candidates = this.candidates().slice(0, MOST_SEARCHED);
+    return toppingWays({
+      liquid: { ...liquid, volumeL: this.toFillL() },
+      picked: this.candidates().filter((v) => picked.has(v.id)),
+      candidates,
+      ciders: this.ciders(),
+      juices: this.juiceSources(),
+    });
+  });
+  private readonly resting = computed(() => {
     const status = this.view()?.verdict?.value.status;
-    const stage = status && provesFinished(status) ? 'resting' : 'working';
+    return status !== undefined && provesFinished(status);
+  });
+  protected readonly cards = computed(() => {
+    const stage = this.resting() ? 'resting' : 'working';
     return this.candidates().map((vessel) => {
       const fill = this.fills().find((f) => f.vesselId === vessel.id);
       const volumeL = fill?.volumeL ?? 0;
@@ -109,14 +147,40 @@ export class RackPage {
     this.refusal.set(null);
   }
 
+  /** Fills the air one of the ways; it can be taken back. */
+  protected fillAir(way: ToppingWay): void {
+    const picked = this.picked().join(',');
+    this.draft.fields.update((f) => {
+      switch (way.id) {
+        case 'smaller':
+          return { ...f, picked: '' };
+        case 'water':
+          return { ...f, picked, water: String(way.volumeL) };
+        case 'filler':
+          return { ...f, picked, filler: String(way.volumeL) };
+        case 'cider':
+        case 'juice':
+          return { ...f, picked, top: way.sourceId, topL: String(way.volumeL) };
+      }
+    });
+    this.refusal.set(null);
+  }
+
   protected takeBack(): void {
-    this.draft.fields.update((f) => ({ ...f, picked: '', water: '', drunk: '' }));
+    this.draft.fields.update((f) => ({ ...f, picked: '', water: '', drunk: '', top: '', topL: '', filler: '' }));
   }
 
   protected readonly hasOver = computed(() => this.overL() > LEAST_OVER_L);
   protected readonly over = computed(() => tenths(this.overL()));
-  protected readonly water = computed(() => tenths(this.waterL()));
-  protected readonly drunk = computed(() => tenths(this.drunkL()));
+  /** What goes in or out besides racking, in words. */
+  protected readonly besides = computed(() =>
+    [
+      this.waterL() > 0 ? `${this.units.volume(tenths(this.waterL()))} of water go in with it.` : '',
+      this.drunkL() > 0 ? `${this.units.volume(tenths(this.drunkL()))} are drunk young.` : '',
+      this.topL() > 0 ? `${this.units.volume(tenths(this.topL()))} of ${this.topping()?.name ?? 'another batch'} go in on top.` : '',
+      this.fillerL() > 0 ? `${this.units.volume(tenths(this.fillerL()))} of boiled marbles take up the air.` : '',
+    ].filter((line) => line !== ''),
+  );
 
   protected toggle(id: string): void {
     const now = this.picked();
@@ -139,11 +203,40 @@ export class RackPage {
     const acts: readonly Act[] = [
       ...(waterL > 0 ? [{ kind: 'addition', payload: { what: 'water', volumeL: waterL }, note: 'topped up at racking' } as const] : []),
       ...(drunkL > 0 ? [{ kind: 'discarded', payload: { volumeL: drunkL, why: 'over at racking, drunk young' } } as const] : []),
-      { kind: 'racked', payload: { vessels, lossL: this.lossL() } },
+      {
+        kind: 'racked',
+        payload: { vessels: this.withoutTop(vessels), lossL: this.lossL() },
+        note: this.fillerL() > 0 ? `${tenths(this.fillerL())} L of boiled glass marbles fill the air` : '',
+      },
     ];
-    const refused = await this.writer.write(view, acts, 'Racked.');
+    const refused = this.topL() > 0 ? await this.rackAndTop(view, acts, vessels) : await this.writer.write(view, acts, 'Racked.');
     if (refused === null) this.draft.forget();
     this.refusal.set(refused);
+  }
+
+  private withoutTop(vessels: readonly VesselFill[]): readonly VesselFill[] {
+    const share = this.toFillL() > 0 ? this.rackedL() / this.toFillL() : 1;
+    return vessels.map((v) => ({ ...v, volumeL: v.volumeL * share }));
+  }
+
+  /** Racking, what leaves the other batch and what comes in on top are filed together or not at all. */
+  private async rackAndTop(view: BatchView, acts: readonly Act[], vessels: readonly VesselFill[]): Promise<string | null> {
+    const source = this.topping();
+    if (!source) return 'What should go in on top is no longer there. Take that back and choose again.';
+    const volumeL = this.topL();
+    const { id: batchId, name } = view.batch;
+    const into: Act = { kind: 'blended', payload: { parts: [partOf(source, volumeL)], vessels, tempC: null } };
+    const out = source.from === 'batch' ? takenFrom(source, volumeL, { batchId, name, why: `topped up ${name}` }) : null;
+    const entries = [
+      ...(out ? [this.writer.entry(source.id, out, latestAt(this.batches()[source.id]?.entries))] : []),
+      ...[...acts, into].map((act) => this.writer.entry(batchId, act, view.state.lastEntryAt)),
+    ];
+    const refused = await this.larder.pour({ batches: [], entries });
+    if (refused === null) {
+      this.says.note('Racked and topped up.');
+      await this.router.navigate(['/batch', batchId]);
+    }
+    return refused;
   }
 }
 

@@ -57,17 +57,19 @@ export class Ahead {
     );
   });
   private readonly volumeL = computed(() => this.view().state.liquid?.volumeL ?? 0);
-  protected readonly usualFeed = computed(() => {
+  private readonly usualFeedG = computed(() => {
     const usual = attempt(() => usualFeedG(this.food(), this.volumeL()));
-    return usual.ok ? this.units.mass(usual.value) : '';
+    return usual.ok ? usual.value : null;
   });
+  protected readonly usualFeed = computed(() => this.units.mass(this.usualFeedG() ?? 0));
   protected readonly feed = computed((): WeighedFeed | null => {
     if (this.food() === '') return null;
-    const read = readQuantity(this.units, this.foodMass() || this.usualFeed(), 'mass');
-    if (read?.ok !== true) return null;
+    const read = readQuantity(this.units, this.foodMass(), 'mass');
+    const massG = read === null ? this.usualFeedG() : read.ok ? read.value.value : null;
+    if (massG === null) return null;
     const { must, liquid } = this.view().state;
     const fermentedFraction = must && liquid ? fermentedShare(liquid, must) : 0;
-    const fed = attempt(() => feedOf({ productId: this.food(), massG: read.value.value, volumeL: this.volumeL(), fermentedFraction }));
+    const fed = attempt(() => feedOf({ productId: this.food(), massG, volumeL: this.volumeL(), fermentedFraction }));
     return fed.ok ? fed.value : null;
   });
   private readonly whatIf = computed((): WhatIf | null => {

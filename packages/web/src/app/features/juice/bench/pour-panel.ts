@@ -2,11 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { FormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { BlendPart } from '@trug/core';
 import { METHODS } from '@trug/core/plan/method';
 import { dayText } from '@trug/core/quantity/days';
 import { fitVessels } from '@trug/core/rack/fit-vessels';
-import { EntryWriter, type Act } from '../../../shared/entry-writer';
+import { EntryWriter } from '../../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../../shared/free-vessels';
 import { LarderWriter } from '../../../shared/larder-writer';
@@ -17,6 +16,7 @@ import { Units } from '../../../shared/units/units';
 import { batchesFeature } from '../../../state/batches.reducer';
 import type { BENCH_DRAFT } from './bench-draft';
 import type { BenchSource } from './bench-sources';
+import { latestAt, partOf, takenFrom } from './pour-acts';
 
 /** Room a fermenting must leaves for foam. @source usual practice: about a tenth */
 const FOAM_FRACTION = 0.1;
@@ -176,27 +176,13 @@ export class PourPanel {
 
   /** What leaves each cider, then what the new batch begins with. */
   private entries(batchId: string, name: string, tempC: number | null): ReturnType<EntryWriter['entry']>[] {
-    const parts = this.parts().map(
-      ({ source, volumeL }): BlendPart => ({
-        from: source.from,
-        sourceId: source.id,
-        name: source.name,
-        liquid: { ...source.liquid, volumeL },
-        yeastId: source.yeastId,
-      }),
-    );
+    const why = `blended on ${dayText(this.writer.now())}`;
     const out = this.parts()
       .filter((p) => p.source.from === 'batch')
-      .map(({ source, volumeL }) => {
-        const share = Math.max(0, 1 - volumeL / source.leftL);
-        const stays = source.vessels.map((v) => ({ ...v, volumeL: v.volumeL * share }));
-        const act: Act = {
-          kind: 'split',
-          payload: { into: [{ batchId, name, volumeL }], vessels: stays, lossL: 0, why: `blended on ${dayText(this.writer.now())}` },
-        };
-        const last = this.batches()[source.id]?.entries.reduce<string | null>((latest, e) => (latest === null || e.at > latest ? e.at : latest), null) ?? null;
-        return this.writer.entry(source.id, act, last);
-      });
+      .map(({ source, volumeL }) =>
+        this.writer.entry(source.id, takenFrom(source, volumeL, { batchId, name, why }), latestAt(this.batches()[source.id]?.entries)),
+      );
+    const parts = this.parts().map(({ source, volumeL }) => partOf(source, volumeL));
     return [...out, this.writer.entry(batchId, { kind: 'blended', payload: { parts, vessels: this.fills(), tempC } })];
   }
 }

@@ -1,0 +1,27 @@
+import type { BlendPart, Entry } from '@trug/core';
+import type { Act } from '../../../shared/entry-writer';
+import type { BenchSource } from './bench-sources';
+
+/** A share of a source, as what is poured into. */
+export function partOf({ from, id, name, liquid, yeastId }: BenchSource, volumeL: number): BlendPart {
+  return { from, sourceId: id, name, liquid: { ...liquid, volumeL }, yeastId };
+}
+
+/**
+ * What a cider's own log says of a share that leaves it.
+ *
+ * @param source - the cider
+ * @param volumeL - how much of it leaves
+ * @param into - the batch it goes into, and why
+ * @returns a split that leaves the rest where it stands
+ */
+export function takenFrom(source: BenchSource, volumeL: number, into: { readonly batchId: string; readonly name: string; readonly why: string }): Act {
+  const share = Math.max(0, 1 - volumeL / source.leftL);
+  const vessels = source.vessels.map((v) => ({ ...v, volumeL: v.volumeL * share }));
+  const { why, ...batch } = into;
+  return { kind: 'split', payload: { into: [{ ...batch, volumeL }], vessels, lossL: 0, why } };
+}
+
+/** When the last thing in a log happened; null when there is none. */
+export const latestAt = (entries: readonly Entry[] = []): string | null =>
+  entries.reduce<string | null>((latest, e) => (latest === null || e.at > latest ? e.at : latest), null);
