@@ -1,4 +1,4 @@
-import { replay, type Entry } from '@trug/core';
+import { judgeState, replay, type Entry } from '@trug/core';
 import { Bench } from '../pages/bench';
 import { DESK, TestTrug } from '../support/trug';
 
@@ -29,7 +29,7 @@ describe('racking into small vessels', () => {
     }
     await bench.open(`${path}/rack`);
     await bench.fill('loss', '0.6 L');
-    await bench.says(/3 L find no room/, 'aside');
+    await bench.says(/3 L find no room/, '.room');
     await page.$$eval('.ways button', (all) => all.find((b) => b.textContent.includes('cooled water'))?.click());
     await bench.says(/1.9 L of water go in with it/, 'aside');
     await bench.press('Rack it');
@@ -40,6 +40,45 @@ describe('racking into small vessels', () => {
     expect(state.vessels).toHaveLength(5);
     for (const { volumeL } of state.vessels) expect(volumeL).toBeCloseTo(4.98, 2);
     expect(state.liquid?.volumeL).toBeCloseTo(24.9, 1);
+    expect(faults).toEqual([]);
+  });
+});
+
+/** A carboy with air in its shoulder is topped up from another cider, and both logs agree on what moved. */
+describe('topping up from a like cider', () => {
+  const trug = new TestTrug();
+  afterAll(async () => trug.stop());
+
+  it('moves litres from one batch into the other, all or none, and asks for the end to be proven again', async () => {
+    await trug.start('2026-11-23', true);
+    const { page, faults } = await trug.page(DESK);
+    const bench = new Bench(page, trug.url);
+    const logs = async (): Promise<ReadonlyMap<string, { id: string; entries: Entry[] }>> => {
+      const all = (await (await fetch(`${trug.url}/api/batches`)).json()) as { id: string; name: string; entries: Entry[] }[];
+      return new Map(all.map((b) => [b.name, b]));
+    };
+    const litres = async (name: string): Promise<number> => replay((await logs()).get(name)?.entries ?? []).liquid?.volumeL ?? 0;
+    const [gateL, perryL] = [await litres('Gate Blend'), await litres('Lane Perry')];
+    await bench.open(`/batch/${(await logs()).get('Gate Blend')?.id ?? ''}/rack`);
+    await bench.fill('loss', '0.5 L');
+    await page.$$eval('form label', (all) =>
+      all.forEach((label) => {
+        const wanted = label.querySelector('b')?.textContent === 'Spare glass';
+        if (wanted !== label.classList.contains('picked')) label.querySelector('input')?.click();
+      }),
+    );
+    await bench.says(/There is air over it/, '.room');
+    await page.$$eval('.ways button', (all) => all.find((b) => b.textContent.includes('of Lane Perry'))?.click());
+    await bench.says(/of Lane Perry go in on top/, 'aside');
+    await bench.press('Rack it');
+    await bench.says(/Racked/, 'trug-log');
+    const movedL = perryL - (await litres('Lane Perry'));
+    expect(movedL).toBeGreaterThan(2);
+    expect(await litres('Gate Blend')).toBeCloseTo(gateL - 0.5 + movedL, 6);
+    expect(await litres('Gate Blend')).toBeCloseTo(23 * 0.98, 6);
+    const state = replay((await logs()).get('Gate Blend')?.entries ?? []);
+    expect(state.issues).toEqual([]);
+    expect(judgeState(state, '2026-11-23T12:00:00Z')?.value.status).toBe('too-few-readings');
     expect(faults).toEqual([]);
   });
 });

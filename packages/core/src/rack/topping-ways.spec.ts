@@ -45,6 +45,11 @@ describe('toppingWays', () => {
     expect(second?.text).toContain('3.2 L stay in its vessel');
     expect(third?.id).toBe('water');
   });
+  it('counts another fruit as unlike, whatever its figures', () => {
+    const perry: Liquid = { ...dry(5), fruit: 'pear' };
+    const [first] = ways(8, { ciders: [source('Perry', perry), source('Cider', dry(5, 1.055, 7))] });
+    expect(first).toMatchObject({ sourceId: 'Cider' });
+  });
   it('warns that juice works again', () => {
     expect(ways(8, { juices: [source('Russet', juice(4))] })[0]?.text).toMatch(
       /^1\.8 L of the juice Russet: .* works again on \d\d g\/L of sugar: .* seal nothing/,

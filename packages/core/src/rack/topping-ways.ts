@@ -61,18 +61,24 @@ export function toppingWays({ liquid, picked, candidates, ciders, juices }: Topp
   const capacityL = picked.reduce((sum, v) => sum + v.capacityL, 0);
   const shortL = capacityL * (1 - NECK_FRACTION) - volumeL;
   if (capacityL - volumeL <= capacityL * AIR_ROOM_FRACTION || shortL < LEAST_L) return [];
-  const likest = [...ciders].sort((a, b) => unlikeness(liquid, a.liquid) - unlikeness(liquid, b.liquid));
+  const likest = (sources: readonly ToppingSource[]): readonly ToppingSource[] =>
+    [...sources].sort((a, b) => unlikeness(liquid, a.liquid) - unlikeness(liquid, b.liquid));
   return [
     ...smaller(volumeL, picked, candidates),
-    ...likest.slice(0, MOST_CIDERS).flatMap((source) => withCider(liquid, source, shortL)),
-    ...juices.slice(0, MOST_JUICES).flatMap((source) => withJuice(liquid, source, shortL)),
+    ...likest(ciders)
+      .slice(0, MOST_CIDERS)
+      .flatMap((source) => withCider(liquid, source, shortL)),
+    ...likest(juices)
+      .slice(0, MOST_JUICES)
+      .flatMap((source) => withJuice(liquid, source, shortL)),
     withWater(liquid, shortL),
     { id: 'filler', volumeL: shortL, text: `${figure(shortL, 1)} L of boiled glass marbles thin nothing; they come out at the next racking.` },
   ];
 }
 
-/** A gram per litre of acid counts like one per cent of strength. @source our estimate */
-const unlikeness = (a: Liquid, b: Liquid): number => Math.abs(taOf(a) - taOf(b)) + Math.abs(abvOf(a) - abvOf(b));
+/** A gram per litre of acid counts like one per cent of strength, and another fruit like three. @source our estimate */
+const OTHER_FRUIT = 3;
+const unlikeness = (a: Liquid, b: Liquid): number => Math.abs(taOf(a) - taOf(b)) + Math.abs(abvOf(a) - abvOf(b)) + (a.fruit === b.fruit ? 0 : OTHER_FRUIT);
 
 function smaller(volumeL: number, picked: readonly VesselSize[], candidates: readonly VesselSize[]): readonly ToppingWay[] {
   const { value } = fitVessels({ volumeL, vessels: candidates });

@@ -124,7 +124,7 @@ describe('RackPage', () => {
     const page = await jarsFor23();
     await page.type('loss', '0.6 L');
     expect(page.count('label.picked')).toBe(4);
-    expect(page.text('aside h2')).toBe('3 L find no room');
+    expect(page.text('.room h2')).toBe('3 L find no room');
     const spread = 'Into Jar 5 too, all of them less full: 8 % air in each.';
     expect(page.text('.ways')).toMatch(/L of boiled, cooled water in all of it fills Jar 5 too: \d\.\d to \d\.\d %/);
     await page.press(spread);
@@ -138,7 +138,7 @@ describe('RackPage', () => {
     await page.press('Into 6 half-litre bottles in the fridge, caps loose, and drink it young.');
     expect(page.text('aside')).toContain('3 L are drunk young');
     await page.press('Take that back');
-    expect(page.text('aside h2')).toBe('3 L find no room');
+    expect(page.text('.room h2')).toBe('3 L find no room');
     await page.press('Into 6 half-litre bottles in the fridge, caps loose, and drink it young.');
     await page.submit();
     expect(page.written().map((e) => e.kind)).toEqual(['discarded', 'racked']);
@@ -148,7 +148,7 @@ describe('RackPage', () => {
   it('says what is over, and files nothing until it fits', async () => {
     const page = await open([big, jar(1)]);
     // The big one would hold too much air, so only the jar is offered.
-    expect(page.text('aside')).toContain('14.5 L find no room');
+    expect(page.text('.room')).toContain('14.5 L find no room');
     await page.submit();
     expect(page.text('[role=alert]')).toContain('14.5 L find no room. Choose another vessel, or what becomes of them.');
     expect(page.written()).toEqual([]);

@@ -24,7 +24,7 @@ describe('air over a cider at rest', () => {
   it('is filled from a like cider: racking, what leaves the one and what joins the other are sent together', async () => {
     const page = await open();
     await page.tick('label input[type=checkbox]');
-    expect(page.text('aside')).toContain('There is air over it');
+    expect(page.text('.room')).toContain('There is air over it');
     await page.press(way(page, /of Spare: .* proven again/));
     expect(page.text('aside')).toContain('3 L of Spare go in on top');
     await page.submit();

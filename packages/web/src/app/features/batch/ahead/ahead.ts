@@ -52,9 +52,10 @@ export class Ahead {
   /** What is in the cupboard comes first. */
   protected readonly foods = computed(() => {
     const inHand = new Set(this.supplies().map((s) => s.refId));
-    return NUTRIENTS.map(({ id, name }) => ({ id, name: inHand.has(id) ? `${name}, in the cupboard` : name, inHand: inHand.has(id) })).sort(
-      (a, b) => Number(b.inHand) - Number(a.inHand),
-    );
+    return [
+      { label: 'in the cupboard', foods: NUTRIENTS.filter((n) => inHand.has(n.id)) },
+      { label: 'to be had', foods: NUTRIENTS.filter((n) => !inHand.has(n.id)) },
+    ].filter((group) => group.foods.length > 0);
   });
   private readonly volumeL = computed(() => this.view().state.liquid?.volumeL ?? 0);
   private readonly usualFeedG = computed(() => {
