@@ -4,6 +4,7 @@ import { abvOf, fermentableGPerL, gravityOf, solidsOf, sweetnessGPerL } from '..
 import { DEFAULT_UNITS, type UnitPreferences } from '../quantity/format-quantity.js';
 import { SEED } from '../testing/arbitrary-liquid.js';
 import { expectWithin } from '../testing/expect-within.js';
+import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { describeEntry } from './describe-entry.js';
 import type { Entry, EntryKind, EntryPayloads } from './entry.js';
@@ -37,6 +38,7 @@ const read = (day: number, sg: number): Entry =>
   entry('reading', day, { gravity: raw(sg), ph: null, taGPerL: null, placeC: 15, insistedOn: [], bubbles: null, smell: null });
 const step = (day: number, next: string | null, waitMin = 90): Entry =>
   entry('stepped', day, { plan: 'starter', done: 'Boiled some juice', step: 1, of: 3, next, waitMin });
+const juiceOf = (volumeL: number): Liquid => liquidFromReadings({ volumeL, sg: 1.05 });
 const pitch = (): Entry => entry('pitched', 1, { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: 15 });
 
 const liquidAfter = (...log: readonly Entry[]): Liquid => {
@@ -183,6 +185,30 @@ describe('describeEntry', () => {
     [entry('note', 1, { text: 'eggy' }), 'Note eggy'],
     [entry('discarded', 1, { volumeL: 2, why: 'spilt' }), 'Poured away 2 L: spilt'],
     [entry('stirred', 1, {}), 'Stirred'],
+    [
+      entry('blended', 1, {
+        parts: [
+          { from: 'juice', sourceId: 'a', name: 'Russet row', liquid: juiceOf(12), yeastId: null },
+          { from: 'batch', sourceId: 'b', name: 'Gate', liquid: juiceOf(3), yeastId: 'crisp-cider' },
+        ],
+        vessels: [],
+        tempC: null,
+      }),
+      'Poured 15 L 12 L Russet row, 3 L Gate',
+    ],
+    [
+      entry('split', 1, { into: [{ batchId: 'c', name: 'Gate B', volumeL: 5 }], vessels: [], lossL: 0, why: 'another yeast' }),
+      'Split 5 L to Gate B. another yeast',
+    ],
+    [entry('clarified', 1, { means: 'finings', massG: 0, waitDays: 3 }), 'To clear it two-part finings, look again in 3 days'],
+    [entry('clarified', 1, { means: 'bentonite', massG: 12, waitDays: 10 }), 'To clear it bentonite, 12 g, look again in 10 days'],
+    [
+      entry('malolactic', 1, { turnedFraction: 0.6, wanted: false, done: true, bacteria: false }),
+      'Malolactic change over, 60 % of the malic acid turned, not wanted',
+    ],
+    [entry('malolactic', 1, { turnedFraction: 0, wanted: true, done: false, bacteria: true }), 'Malolactic change begun with bacteria, wanted'],
+    [entry('vented', 1, { vent: 'loose-cap' }), 'Gas let out cap loosened'],
+    [entry('vented', 1, { vent: 'tube' }), 'Vent through a blow-off tube'],
     [entry('corrected', 1, { entryId: 'x', replacement: null }), 'Struck out'],
   ])('case %#', (e, words) => {
     expect(say(e)).toBe(words);

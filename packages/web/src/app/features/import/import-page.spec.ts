@@ -1,6 +1,9 @@
+import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
+import { TestBed } from '@angular/core/testing';
 import { PageHarness } from '../../../testing/page-harness';
 import { BATCH_ID, filled, pitched, sampleBatch } from '../../../testing/sample-batch';
 import { sampleInstrument } from '../../../testing/sample-instrument';
+import { until } from '../../../testing/until';
 import { ImportPage } from './import-page';
 
 const open = (): Promise<PageHarness> => PageHarness.open(ImportPage, { batches: [sampleBatch([filled(), pitched()])], today: 30, inputs: { id: BATCH_ID } });
@@ -43,6 +46,44 @@ describe('readings from a table', () => {
     await page.press('Write them down');
     expect(page.text()).toContain('there is neither in this table');
     expect(page.written()).toEqual([]);
+  });
+  describe('of a device', () => {
+    const float = sampleInstrument({ kind: 'floating-hydrometer', name: 'Float', posts: true });
+    const asDevice = async (): Promise<{ page: PageHarness; http: HttpTestingController }> => {
+      const page = await PageHarness.open(ImportPage, {
+        batches: [sampleBatch([filled(), pitched()])],
+        instruments: [float],
+        providers: [provideHttpClientTesting()],
+        today: 30,
+        inputs: { id: BATCH_ID },
+      });
+      await page.type('table', TABLE);
+      await page.shows('.into label + label input');
+      await page.tick('.into label + label input');
+      await page.press('Write them down');
+      return { page, http: TestBed.inject(HttpTestingController) };
+    };
+    it('go beside the log, and say how many were there already', async () => {
+      const { page, http } = await asDevice();
+      const request = http.expectOne(`/api/devices/${float.id}/readings`);
+      expect(request.request.body).toEqual({
+        batchId: BATCH_ID,
+        readings: [
+          { at: '2026-10-10T00:00:00.000Z', sg: 1.03, tempC: 18 },
+          { at: '2026-10-15T00:00:00.000Z', sg: 1.02, tempC: 17 },
+        ],
+      });
+      request.flush({ stored: 1, repeated: 1 });
+      await until(() => page.address() === `/batch/${BATCH_ID}`);
+      expect(page.written()).toEqual([]);
+    });
+    it('stay in the form when the server refuses them', async () => {
+      const { page, http } = await asDevice();
+      http.expectOne(`/api/devices/${float.id}/readings`).flush({ detail: 'The clock is wrong.' }, { status: 422, statusText: 'no' });
+      await page.shows('[role=alert]');
+      expect(page.text('[role=alert]')).toBe('The clock is wrong.');
+      expect(page.value('table')).toBe(TABLE);
+    });
   });
   it('ask when a date can be read two ways', async () => {
     const page = await open();

@@ -26,6 +26,31 @@ describe('comparedFalls', () => {
     expect(falls[0]?.points.map((p) => Math.round(p.day * 10) / 10)).toEqual([0, 4.9, 11.9]);
     expect(falls[0]?.points[0]?.sg).toBeCloseTo(1.048, 3);
   });
+  it('sets siblings apart from earlier batches, and leaves questioned readings out', () => {
+    const part = (volumeL: number): Parameters<typeof sampleEntry<'blended'>>[2] => {
+      const must = own.state.must;
+      if (!must) throw new Error('the sample has no must');
+      return {
+        parts: [{ from: 'batch', sourceId: own.batch.id, name: 'OWNS', liquid: { ...must, volumeL }, yeastId: null }],
+        vessels: [{ vesselId: 'W', volumeL }],
+        tempC: 14,
+      };
+    };
+    const sibling = named('SIBL', '2026-10-01', [
+      sampleEntry('blended', 0, part(5)),
+      pitched(),
+      reading(5, 1.035),
+      reading(6, 1.5e-3 + 1.09),
+      reading(8, 1.02),
+    ]);
+    const falls = comparedFalls(own, [own, earlier, sibling]);
+    expect(falls.map((f) => [f.name, f.kin])).toEqual([
+      ['OWNS', 'own'],
+      ['SIBL', 'sibling'],
+      ['EARL', 'earlier'],
+    ]);
+    expect(falls[1]?.points.map((p) => p.sg.toFixed(3))).toEqual(['1.048', '1.035', '1.020']);
+  });
   it('takes the latest three of the same yeast, no other kind, and is silent alone', () => {
     expect(comparedFalls(own, [own, earlier, otherYeast, ...older]).map((f) => f.name)).toEqual(['OWNS', 'EARL', 'OLDC', 'OLDB']);
     expect(comparedFalls(own, [own, otherYeast])).toEqual([]);
