@@ -148,6 +148,7 @@ export {
   type StateReading,
 } from './log/batch-state.js';
 export { SUPPLY_CATALOGUE, type SupplyOffer } from './cupboard/supply-catalogue.js';
+export { soonestFirst, supplyFor, type Need, type SupplyInHand } from './cupboard/supply-for.js';
 export { shareOfSupply, suppliesUsed, type SupplyUnit } from './cupboard/supplies-left.js';
 export { effectiveEntries } from './log/effective-entries.js';
 export { replay } from './log/replay.js';

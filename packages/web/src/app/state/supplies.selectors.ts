@@ -1,13 +1,12 @@
 import { createSelector } from '@ngrx/store';
 import type { SupplyDto } from '@trug/contract/plain';
+import { soonestFirst, type SupplyInHand } from '@trug/core/cupboard/supply-for';
 import { suppliesUsed } from '@trug/core/cupboard/supplies-left';
 import { batchesFeature } from './batches.reducer';
 import { larderFeature } from './larder.reducer';
 
 /** A supply with what the logs have left of it, in its own unit. */
-export interface SupplyLeft extends Pick<SupplyDto, 'id' | 'kind' | 'refId' | 'name' | 'unit' | 'packetG' | 'bestBefore'> {
-  readonly left: number;
-}
+export type SupplyLeft = SupplyInHand & Pick<SupplyDto, 'name'>;
 
 /** Every supply with what is left, the one to use up first first. */
 export const selectSuppliesLeft = createSelector(larderFeature.selectSupplies, batchesFeature.selectAll, (supplies, batches): readonly SupplyLeft[] => {
@@ -17,5 +16,5 @@ export const selectSuppliesLeft = createSelector(larderFeature.selectSupplies, b
       const left = Math.max(0, Math.round((amount - (used.get(id) ?? 0)) * 100) / 100);
       return { id, kind, refId, name, unit, packetG, bestBefore, left };
     })
-    .sort((a, b) => ((a.bestBefore ?? '9999') < (b.bestBefore ?? '9999') ? -1 : 1));
+    .sort(soonestFirst);
 });

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import type { CarbonateId, CoreError, Liquid, SulfiteForm } from '@trug/core';
+import type { CarbonateId, CoreError, Liquid, Need, SulfiteForm } from '@trug/core';
 import { NUTRIENTS } from '@trug/core/adjust/nutrient-plan';
 import { phOf, taOf, type AcidId } from '@trug/core/liquid/acid-chemistry';
 import { dryAbvOf, fermentedShare, gravityOf } from '@trug/core/liquid/views';
@@ -15,7 +15,7 @@ import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
 import { numberOf } from '../../shared/field/number-of';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
-import { SupplyTake, type Need } from '../../shared/supply-take/supply-take';
+import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { Units } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
 import { adjustPlan } from './adjust-plan';

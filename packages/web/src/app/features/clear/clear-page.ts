@@ -1,13 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
+import type { Need } from '@trug/core';
 import { clearingWays, type ClearingWay, type HazeCause } from '@trug/core/clear/clearing-ways';
 import { effectiveEntries } from '@trug/core/log/effective-entries';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
-import { SupplyTake, type Need } from '../../shared/supply-take/supply-take';
+import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { TimedSteps } from '../../shared/timed-steps/timed-steps';
 import { Units } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';

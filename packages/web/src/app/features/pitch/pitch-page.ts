@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import type { TimedPlan } from '@trug/core';
+import type { Need, TimedPlan } from '@trug/core';
 import { yeastById } from '@trug/core/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/reference/yeast-kinds-data';
 import { pitchCautions } from '@trug/core/yeast/pitch-cautions';
@@ -17,7 +17,7 @@ import { createBatchDraft, PITCH_DRAFT } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../shared/units/units';
-import { SupplyTake, type Need } from '../../shared/supply-take/supply-take';
+import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { TimedSteps } from '../../shared/timed-steps/timed-steps';
 import { Icon } from '../../shared/icon/icon';
 import { Working } from '../../shared/working/working';

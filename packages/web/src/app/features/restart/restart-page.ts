@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import type { Need } from '@trug/core';
 import { attempt } from '@trug/core/errors/attempt';
 import { restartPlan } from '@trug/core/ferment/restart-plan';
 import { restartInputOf, restartOutcomeOf } from '@trug/core/log/restart-of';
@@ -9,7 +10,7 @@ import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { EntryWriter } from '../../shared/entry-writer';
 import { Icon } from '../../shared/icon/icon';
-import { SupplyTake, type Need } from '../../shared/supply-take/supply-take';
+import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { TimedSteps } from '../../shared/timed-steps/timed-steps';
 import { Units } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';

@@ -1,38 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { SupplyOffer, SupplyUse } from '@trug/core';
-import { shareOfSupply } from '@trug/core/cupboard/supplies-left';
-import { calendarDays } from '@trug/core/quantity/days';
+import type { SupplyUse } from '@trug/core';
+import { supplyFor, type Need } from '@trug/core/cupboard/supply-for';
 import { cupboardFeature } from '../../state/cupboard.reducer';
-import { selectSuppliesLeft, type SupplyLeft } from '../../state/supplies.selectors';
+import { selectSuppliesLeft } from '../../state/supplies.selectors';
 import { Units } from '../units/units';
 import { supplyAmount } from './supply-words';
-
-/** What is wanted of the cupboard. */
-export interface Need {
-  readonly kind: SupplyOffer['kind'];
-  readonly refId: string | null;
-  readonly amount: number;
-  readonly unit: 'g' | 'mL' | 'tablet';
-}
-
-/**
- * Which supply serves a need, and how much of it: the one in date that runs out first.
- *
- * @param need - what is wanted
- * @param supplies - everything in the cupboard, soonest date first
- * @param today - ISO 8601
- * @returns null when there is none
- */
-export function supplyFor(need: Need, supplies: readonly SupplyLeft[], today: string): { readonly supply: SupplyLeft; readonly use: SupplyUse } | null {
-  for (const supply of supplies) {
-    const fits = supply.kind === need.kind && supply.refId === need.refId;
-    const inDate = supply.bestBefore === null || calendarDays(today, supply.bestBefore) >= 0;
-    const amount = fits && inDate ? shareOfSupply(need, supply) : null;
-    if (amount !== null) return { supply, use: { supplyId: supply.id, amount } };
-  }
-  return null;
-}
 
 /** A tick that takes what goes in out of the cupboard; nothing where the cupboard has none of it. */
 @Component({

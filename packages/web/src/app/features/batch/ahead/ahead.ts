@@ -13,6 +13,7 @@ import { Units } from '../../../shared/units/units';
 import { Working } from '../../../shared/working/working';
 import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
 import { larderFeature } from '../../../state/larder.reducer';
+import { selectSuppliesLeft } from '../../../state/supplies.selectors';
 import { ForecastRunner } from './forecast-runner';
 
 /** The latest batches a pace is learned from. */
@@ -31,7 +32,7 @@ export class Ahead {
   private readonly units = inject(Units);
   private readonly runner = inject(ForecastRunner);
   private readonly views = inject(Store).selectSignal(selectBatchViews);
-  private readonly supplies = inject(Store).selectSignal(larderFeature.selectSupplies);
+  private readonly supplies = inject(Store).selectSignal(selectSuppliesLeft);
   private readonly places = inject(Store).selectSignal(larderFeature.selectPlaces);
   readonly view = input.required<BatchView>();
   readonly now = input.required<string>();
@@ -51,7 +52,7 @@ export class Ahead {
   });
   /** What is in the cupboard comes first. */
   protected readonly foods = computed(() => {
-    const inHand = new Set(this.supplies().map((s) => s.refId));
+    const inHand = new Set(this.supplies().flatMap((s) => (s.left > 0 ? [s.refId] : [])));
     return [
       { label: 'in the cupboard', foods: NUTRIENTS.filter((n) => inHand.has(n.id)) },
       { label: 'to be had', foods: NUTRIENTS.filter((n) => !inHand.has(n.id)) },
