@@ -50,7 +50,10 @@ function jest(name, config, env = {}) {
         : [`${file.name}: ${file.message.split('\n')[0]}`]),
     );
   }
-  if (status !== 0 && report.numFailedTests + report.numRuntimeErrorTestSuites === 0) failed += 1;
+  if (status !== 0 && report.numFailedTests + report.numRuntimeErrorTestSuites === 0) {
+    failed += 1;
+    failures.push(`${name}: ended with status ${status}`);
+  }
 }
 
 mkdirSync(join(ROOT, '.cache'), { recursive: true });

@@ -4,6 +4,7 @@ import { fermentTo } from '../liquid/ferment-to.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { abvOf, dryGravityOf } from '../liquid/views.js';
+import { fitVessels } from './fit-vessels.js';
 import { toppingWays, type ToppingSource, type ToppingWay } from './topping-ways.js';
 
 const juice = (volumeL: number, sg = 1.05, taGPerL = 6): Liquid => liquidFromReadings({ volumeL, sg, taGPerL, ph: 3.5, tanninGPerL: 0.5 });
@@ -14,8 +15,10 @@ const dry = (volumeL: number, sg = 1.05, taGPerL = 6): Liquid => {
 const source = (name: string, liquid: Liquid): ToppingSource => ({ id: name, name, liquid, leftL: liquid.volumeL });
 const jar = (name: string, capacityL: number): { id: string; name: string; capacityL: number } => ({ id: name, name, capacityL });
 const big = jar('Big jar', 10);
-const ways = (volumeL: number, more: Partial<Parameters<typeof toppingWays>[0]> = {}): readonly ToppingWay[] =>
-  toppingWays({ liquid: dry(volumeL), picked: [big], candidates: [big], ciders: [], juices: [], ...more });
+const ways = (volumeL: number, { candidates = [big], ...more }: Partial<Omit<Parameters<typeof toppingWays>[0], 'best'>> = {}): readonly ToppingWay[] => {
+  const best = fitVessels({ volumeL, vessels: candidates }).value;
+  return toppingWays({ liquid: dry(volumeL), picked: [big], candidates, best, ciders: [], juices: [], ...more });
+};
 
 describe('toppingWays', () => {
   it('has nothing to say of a vessel that is full to the neck', () => {
@@ -68,6 +71,8 @@ describe('toppingWays', () => {
     );
   });
   it('refuses a volume that cannot be', () => {
-    expect(() => toppingWays({ liquid: { ...dry(5), volumeL: -1 }, picked: [big], candidates: [big], ciders: [], juices: [] })).toThrow(CoreError);
+    expect(() =>
+      toppingWays({ liquid: { ...dry(5), volumeL: -1 }, picked: [big], candidates: [big], best: { fills: [], leftOverL: 0, airL: 0 }, ciders: [], juices: [] }),
+    ).toThrow(CoreError);
   });
 });

@@ -5,7 +5,7 @@ import type { Liquid } from '../liquid/liquid.js';
 import { waterOf } from '../liquid/liquid.js';
 import { abvOf, fermentableGPerL } from '../liquid/views.js';
 import { figure } from '../worked/figures.js';
-import { fitVessels, type VesselSize } from './fit-vessels.js';
+import type { VesselFit, VesselSize } from './fit-vessels.js';
 import { AIR_ROOM_FRACTION, NECK_FRACTION } from './headspace.js';
 
 /** Something a vessel can be topped up from. */
@@ -33,8 +33,10 @@ export interface ToppingInput {
   readonly liquid: Liquid;
   /** The vessels chosen for it. */
   readonly picked: readonly VesselSize[];
-  /** Every vessel it could go into, the chosen ones among them; 16 at most. */
+  /** Every vessel it could go into, the chosen ones among them. */
   readonly candidates: readonly VesselSize[];
+  /** How it fits them best. */
+  readonly best: VesselFit;
   readonly ciders: readonly ToppingSource[];
   readonly juices: readonly ToppingSource[];
 }
@@ -56,7 +58,7 @@ const WORKS_AGAIN_G_PER_L = 2;
  * @throws {CoreError} OUT_OF_RANGE
  * @source mass balance; shares of air as in the headspace check, likeness is our estimate
  */
-export function toppingWays({ liquid, picked, candidates, ciders, juices }: ToppingInput): readonly ToppingWay[] {
+export function toppingWays({ liquid, picked, candidates, best, ciders, juices }: ToppingInput): readonly ToppingWay[] {
   const volumeL = inRange('volumeL', liquid.volumeL, LIMITS.volumeL);
   const capacityL = picked.reduce((sum, v) => sum + v.capacityL, 0);
   const shortL = capacityL * (1 - NECK_FRACTION) - volumeL;
@@ -64,7 +66,7 @@ export function toppingWays({ liquid, picked, candidates, ciders, juices }: Topp
   const likest = (sources: readonly ToppingSource[]): readonly ToppingSource[] =>
     [...sources].sort((a, b) => unlikeness(liquid, a.liquid) - unlikeness(liquid, b.liquid));
   return [
-    ...smaller(volumeL, picked, candidates),
+    ...smaller(best, picked, candidates),
     ...likest(ciders)
       .slice(0, MOST_CIDERS)
       .flatMap((source) => withCider(liquid, source, shortL)),
@@ -80,11 +82,10 @@ export function toppingWays({ liquid, picked, candidates, ciders, juices }: Topp
 const OTHER_FRUIT = 3;
 const unlikeness = (a: Liquid, b: Liquid): number => Math.abs(taOf(a) - taOf(b)) + Math.abs(abvOf(a) - abvOf(b)) + (a.fruit === b.fruit ? 0 : OTHER_FRUIT);
 
-function smaller(volumeL: number, picked: readonly VesselSize[], candidates: readonly VesselSize[]): readonly ToppingWay[] {
-  const { value } = fitVessels({ volumeL, vessels: candidates });
-  const names = candidates.filter((v) => value.fills.some((f) => f.vesselId === v.id)).map((v) => v.name);
-  const same = value.fills.length === picked.length && value.fills.every((f) => picked.some((v) => v.id === f.vesselId));
-  if (names.length === 0 || same || value.leftOverL > LEAST_L) return [];
+function smaller({ fills, leftOverL }: VesselFit, picked: readonly VesselSize[], candidates: readonly VesselSize[]): readonly ToppingWay[] {
+  const names = candidates.filter((v) => fills.some((f) => f.vesselId === v.id)).map((v) => v.name);
+  const same = fills.length === picked.length && fills.every((f) => picked.some((v) => v.id === f.vesselId));
+  if (names.length === 0 || same || leftOverL > LEAST_L) return [];
   return [{ id: 'smaller', text: `Into ${names.join(' and ')} instead, which it fills: nothing else is needed.` }];
 }
 

@@ -1,7 +1,7 @@
 import { acidForTarget, deacidify, tanninForTarget } from '@trug/core/adjust/acid-for-target';
 import { waterForGravity } from '@trug/core/adjust/dilution';
 import { bentoniteDose, enzymeDose } from '@trug/core/adjust/enzyme-dose';
-import { nutrientPlan, NUTRIENTS } from '@trug/core/adjust/nutrient-plan';
+import { nutrientById, nutrientPlan } from '@trug/core/adjust/nutrient-plan';
 import { gravityForAbv, sugarForGravity } from '@trug/core/adjust/sugar-for-gravity';
 import { sulfiteDose } from '@trug/core/adjust/sulfite-dose';
 import { sulfiteGiven } from '@trug/core/adjust/sulfite-given';
@@ -200,7 +200,7 @@ const PLANNERS: Readonly<Record<AdjustId, Planner>> = {
   },
   nutrient: (ask) => {
     const found = nutrientPlan({ liquid: ask.liquid, yeastId: ask.yeastId, product: ask.product, fermentedFraction: ask.fermentedFraction });
-    const name = NUTRIENTS.find((n) => n.id === ask.product)?.name ?? 'nutrient';
+    const { name } = nutrientById(ask.product);
     const [first = 0] = found.value.dosesG;
     const massG = ask.given ?? first;
     return {

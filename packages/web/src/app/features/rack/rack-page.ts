@@ -21,10 +21,9 @@ import { Units } from '../../shared/units/units';
 import { Vessel } from '../../shared/vessel/vessel';
 import { Working } from '../../shared/working/working';
 import type { BatchView } from '../../state/batch-views.selectors';
-import { batchesFeature } from '../../state/batches.reducer';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { selectCiderSources, selectJuiceSources } from '../juice/bench/bench-sources';
-import { latestAt, partOf, takenFrom } from '../juice/bench/pour-acts';
+import { partOf, takenFrom } from '../juice/bench/pour-acts';
 
 /** What stays behind with the lees unless the maker says otherwise, as a share. @source our estimate: 2–3 % */
 const USUAL_LOSS_FRACTION = 0.025;
@@ -48,7 +47,6 @@ export class RackPage {
   private readonly larder = inject(LarderWriter);
   private readonly router = inject(Router);
   private readonly says = inject(Says);
-  private readonly batches = this.store.selectSignal(batchesFeature.selectEntities);
   private readonly ciderSources = this.store.selectSignal(selectCiderSources);
   private readonly juiceSources = this.store.selectSignal(selectJuiceSources);
   protected readonly units = inject(Units);
@@ -105,11 +103,11 @@ export class RackPage {
     const liquid = this.view()?.state.liquid;
     if (!liquid || this.topL() > 0 || this.fillerL() > 0 || this.waterL() > 0 || !this.resting()) return [];
     const picked = new Set(this.picked());
-    const candidates = this.candidates().slice(0, MOST_SEARCHED);
     return toppingWays({
       liquid: { ...liquid, volumeL: this.toFillL() },
       picked: this.candidates().filter((v) => picked.has(v.id)),
-      candidates,
+      candidates: this.candidates(),
+      best: this.best().value,
       ciders: this.ciders(),
       juices: this.juiceSources(),
     });
@@ -228,7 +226,7 @@ export class RackPage {
     const into: Act = { kind: 'blended', payload: { parts: [partOf(source, volumeL)], vessels, tempC: null } };
     const out = source.from === 'batch' ? takenFrom(source, volumeL, { batchId, name, why: `topped up ${name}` }) : null;
     const entries = [
-      ...(out ? [this.writer.entry(source.id, out, latestAt(this.batches()[source.id]?.entries))] : []),
+      ...(out ? [this.writer.entry(source.id, out, source.lastEntryAt)] : []),
       ...[...acts, into].map((act) => this.writer.entry(batchId, act, view.state.lastEntryAt)),
     ];
     const refused = await this.larder.pour({ batches: [], entries });

@@ -19,6 +19,8 @@ export interface BenchSource {
   readonly yeastId: string | null;
   /** Where it stands; empty for juice. */
   readonly vessels: readonly VesselFill[];
+  /** When the last thing in its log happened; null for juice, which has none. */
+  readonly lastEntryAt: string | null;
   /** Whether acid and pH were taken as typical of its kind. */
   readonly typicalAcid: boolean;
   readonly typicalPh: boolean;
@@ -45,6 +47,7 @@ export const selectJuiceSources = createSelector(selectJuicesInHand, (held): rea
       costPerL: juice.costPerL,
       yeastId: null,
       vessels: [],
+      lastEntryAt: null,
       typicalAcid: hand.figures.taGPerL.source === 'typical',
       typicalPh: hand.figures.ph.source === 'typical',
     })),
@@ -70,6 +73,7 @@ export const selectCiderSources = createSelector(selectBatchViews, (views): read
         costPerL: null,
         yeastId: state.yeastId,
         vessels: state.vessels,
+        lastEntryAt: state.lastEntryAt,
         typicalAcid: false,
         typicalPh: false,
       },

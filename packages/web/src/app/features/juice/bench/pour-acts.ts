@@ -1,4 +1,4 @@
-import type { BlendPart, Entry } from '@trug/core';
+import type { BlendPart } from '@trug/core';
 import type { Act } from '../../../shared/entry-writer';
 import type { BenchSource } from './bench-sources';
 
@@ -21,7 +21,3 @@ export function takenFrom(source: BenchSource, volumeL: number, into: { readonly
   const { why, ...batch } = into;
   return { kind: 'split', payload: { into: [{ ...batch, volumeL }], vessels, lossL: 0, why } };
 }
-
-/** When the last thing in a log happened; null when there is none. */
-export const latestAt = (entries: readonly Entry[] = []): string | null =>
-  entries.reduce<string | null>((latest, e) => (latest === null || e.at > latest ? e.at : latest), null);

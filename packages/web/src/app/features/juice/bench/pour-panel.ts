@@ -16,7 +16,7 @@ import { Units } from '../../../shared/units/units';
 import { batchesFeature } from '../../../state/batches.reducer';
 import type { BENCH_DRAFT } from './bench-draft';
 import type { BenchSource } from './bench-sources';
-import { latestAt, partOf, takenFrom } from './pour-acts';
+import { partOf, takenFrom } from './pour-acts';
 
 /** Room a fermenting must leaves for foam. @source usual practice: about a tenth */
 const FOAM_FRACTION = 0.1;
@@ -96,7 +96,6 @@ export class PourPanel {
   readonly done = output();
   readonly notYet = output();
   protected readonly free = this.store.selectSignal(selectFreeVessels);
-  private readonly batches = this.store.selectSignal(batchesFeature.selectEntities);
   private readonly count = this.store.selectSignal(batchesFeature.selectTotal);
   protected readonly methods = METHODS;
   protected readonly methodId = signal('cool-slow');
@@ -179,9 +178,7 @@ export class PourPanel {
     const why = `blended on ${dayText(this.writer.now())}`;
     const out = this.parts()
       .filter((p) => p.source.from === 'batch')
-      .map(({ source, volumeL }) =>
-        this.writer.entry(source.id, takenFrom(source, volumeL, { batchId, name, why }), latestAt(this.batches()[source.id]?.entries)),
-      );
+      .map(({ source, volumeL }) => this.writer.entry(source.id, takenFrom(source, volumeL, { batchId, name, why }), source.lastEntryAt));
     const parts = this.parts().map(({ source, volumeL }) => partOf(source, volumeL));
     return [...out, this.writer.entry(batchId, { kind: 'blended', payload: { parts, vessels: this.fills(), tempC } })];
   }
