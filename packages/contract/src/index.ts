@@ -2,7 +2,8 @@ import 'reflect-metadata';
 
 export * from './plain.js';
 export { VALIDATION_OPTIONS } from './validation/validation-options.js';
-export { checkDto, fieldErrors, type DtoCheck } from './validation/check-dto.js';
+export { oversizedShape, SHAPE_LIMITS } from './validation/shape-of-request.js';
+export { checkDto, fieldErrors, MOST_FIELDS, type DtoCheck } from './validation/check-dto.js';
 export { checkEntry, NewEntryDto } from './entries/new-entry.dto.js';
 export { PAYLOAD_DTOS, ReplacementDto } from './entries/payload-dtos.js';
 export { AdditionPayloadDto, FilledPayloadDto, GravityDto, ReadingPayloadDto, VesselFillDto } from './entries/liquid-payloads.js';
@@ -16,3 +17,5 @@ export { PlaceDto } from './places/place.dto.js';
 export { INSTRUMENT_KINDS, InstrumentDto } from './instruments/instrument.dto.js';
 export { DeviceReadingDto, isUnixSeconds, MOST_READINGS_AT_ONCE } from './devices/device-reading.dto.js';
 export { StandInDto } from './devices/stand-in.dto.js';
+export { BackupFolderDto, BookChoiceDto } from './cellar/cellar-requests.dto.js';
+export { READING_COLUMNS, READINGS_SCHEMA, type ReadingOut } from './readings/readings-schema.js';

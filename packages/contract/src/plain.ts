@@ -11,3 +11,4 @@ export type { SupplyDto, SupplyKind } from './supplies/supply.dto.js';
 export type { InstrumentDto, InstrumentKindId } from './instruments/instrument.dto.js';
 export type { DeviceColumns, ReadingsReply, RunningStandIn } from './devices/device-series.js';
 export type { PlaceDto } from './places/place.dto.js';
+export type { BackupDto, BookComparison, BookCounts, BookSource, CellarMode, CellarStatus, UnreadableRow } from './cellar/cellar-status.js';

@@ -6,6 +6,8 @@ export { LIMITS, type Range } from './errors/guards.js';
 export { DEFAULT_UNITS, formatQuantity, type Quantity, type UnitPreferences } from './quantity/format-quantity.js';
 export { parseQuantity, type ParsedQuantity, type ParseQuantityOptions } from './quantity/parse-quantity.js';
 export { BAR_PER, celsiusToFahrenheit, fahrenheitToCelsius, type Dimension, type Gallon, type UnitId } from './quantity/units.js';
+export { isDay, isUtcInstant, strictInstantMs, YEARS } from './quantity/strict-dates.js';
+export { dayIn, hourIn, isZone, momentIn, UTC, wallClock } from './quantity/zone.js';
 export { calendarDays, dateAfter, DAY_MS, daysBetween, dayText, MOST_DAYS_AHEAD } from './quantity/days.js';
 export { figure, gravityText } from './worked/figures.js';
 export { worked, type Step, type Worked } from './worked/worked.js';

@@ -1,15 +1,42 @@
-import { readConfig } from './app/config.js';
-import { startServer } from './app/start-server.js';
+import { CellarError } from './cellar/cellar-error.js';
+import { readConfig, type Config } from './app/config.js';
+import { startServer, type RunningServer } from './app/start-server.js';
 
-const config = readConfig(process.env);
-const server = await startServer(config);
+/** How a run ends when it could not begin, so that whoever started it knows what to do. */
+const EXIT = { failed: 1, portTaken: 3 } as const;
+
+/** Ends a run that could not begin, in a sentence. */
+function giveUp(error: unknown): never {
+  if (!(error instanceof CellarError || error instanceof RangeError)) throw error;
+  process.stderr.write(`${error.message}\n`);
+  process.exit(error instanceof CellarError && error.code === 'port-taken' ? EXIT.portTaken : EXIT.failed);
+}
+
+// Whatever is made in the data folder is for its owner alone.
+process.umask(0o077);
+
+async function begin(): Promise<{ readonly config: Config; readonly server: RunningServer }> {
+  try {
+    const config = readConfig(process.env);
+    return { config, server: await startServer(config) };
+  } catch (error) {
+    return giveUp(error);
+  }
+}
+
+const { config, server } = await begin();
 process.stdout.write(`Trug is at ${server.url}\nIts data is in ${config.dataDir}\n`);
+if (server.trouble !== null) process.stderr.write(`${server.trouble}\nOpen ${server.url} to see what can be done.\n`);
 
 let stopping = false;
-for (const signal of ['SIGTERM', 'SIGINT'] as const) {
-  process.on(signal, () => {
-    if (stopping) return;
-    stopping = true;
-    void server.stop().then(() => process.exit(0));
-  });
-}
+const stop = (): void => {
+  // Asked a second time, whoever asks does not want to wait.
+  if (stopping) process.exit(130);
+  stopping = true;
+  void server.stop().then(() => process.exit(0));
+};
+for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const) process.on(signal, stop);
+// Whoever started this run has gone.
+process.on('disconnect', () => {
+  if (!stopping) stop();
+});

@@ -1,5 +1,6 @@
 import type { Entry } from '@trug/core';
 import { METHODS } from '@trug/core/plan/method';
+import type { UnreadableRow } from '../cellar/cellar-status.js';
 import { TAPES } from './tapes.js';
 import { IsIn, IsNotEmpty, MaxLength } from 'class-validator';
 import { Instant, Text, Ulid } from '../validation/decorators.js';
@@ -20,5 +21,8 @@ export interface BatchDto {
   readonly methodId: string;
   readonly tape: string;
   readonly startedAt: string;
+  /** In the order filed. */
   readonly entries: readonly Entry[];
+  /** Entries that are kept and cannot be read; absent when all can. */
+  readonly unreadable?: readonly UnreadableRow[];
 }

@@ -1,13 +1,13 @@
 import { DEVICE_LIMITS } from '@trug/core/device/readings-from-table';
-import { IsBoolean, IsOptional, Matches, ValidateIf } from 'class-validator';
+import { strictInstantMs } from '@trug/core/quantity/strict-dates';
+import { IsBoolean, IsOptional, ValidateBy, ValidateIf } from 'class-validator';
 import { InRange } from '../validation/decorators.js';
 
 /** How many readings one request may carry. */
 export const MOST_READINGS_AT_ONCE = 5000;
 
-const MOMENT = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d{1,9})?)?(Z|[+-]\d{2}:\d{2})$/;
-/** Seconds since 1970, from 2001 to 2286. */
-const UNIX_S = { min: 1_000_000_000, max: 9_999_999_999 };
+/** Seconds since 1970, from 2001 to 2199: fewer are a device that never knew its date, more are milliseconds. */
+const UNIX_S = { min: 1_000_000_000, max: 7_258_118_399 };
 
 /**
  * One reading as a device or a script posts it: a moment, and any of its figures. Without a moment it counts as read
@@ -16,7 +16,13 @@ const UNIX_S = { min: 1_000_000_000, max: 9_999_999_999 };
 export class DeviceReadingDto {
   /** ISO 8601 with its zone, or seconds since 1970. */
   @ValidateIf((r: DeviceReadingDto) => r.at !== undefined && typeof r.at !== 'number')
-  @Matches(MOMENT, { message: 'at must be a moment with its zone, such as 2026-10-03T14:30:00Z, or seconds since 1970' })
+  @ValidateBy({
+    name: 'moment',
+    validator: {
+      validate: (at: unknown) => typeof at === 'string' && strictInstantMs(at) !== null,
+      defaultMessage: () => 'at must be a moment with its zone, such as 2026-10-03T14:30:00Z, or seconds since 1970',
+    },
+  })
   at?: string | number;
   @IsOptional() @InRange(DEVICE_LIMITS.sg) sg?: number;
   @IsOptional() @InRange(DEVICE_LIMITS.brix) brix?: number;

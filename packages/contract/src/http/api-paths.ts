@@ -13,4 +13,10 @@ export const API_PATHS = {
   /** Readings of devices: `POST /:id/readings`, `GET /readings?batch=`, `GET /live?batch=`, `GET|POST|DELETE /stand-ins`. */
   devices: '/api/devices',
   settings: '/api/settings',
+  /** The book itself: how it does, backups, restoring, out and in. */
+  cellar: '/api/cellar',
+  /** What changes, as server-sent events. */
+  changes: '/api/changes',
+  /** Readings out, as CSV or JSON. */
+  readings: '/api/readings',
 } as const;

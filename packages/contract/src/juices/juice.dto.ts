@@ -1,9 +1,9 @@
 import type { Fruit } from '@trug/core';
 import { CONDITIONS, JUICE_ORIGINS, RIPENESS, type FruitLot, type JuiceOrigin } from '@trug/core/juice/juice';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, Matches, ValidateIf, ValidateNested } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
 import { GravityDto } from '../entries/liquid-payloads.js';
-import { InRange, InRangeOrNull, Instant, LIMITS, Text, Ulid } from '../validation/decorators.js';
+import { InRange, InRangeOrNull, Instant, InstantList, LIMITS, Text, Ulid } from '../validation/decorators.js';
 import type { StoredJuice } from './stored-juice.js';
 import { TAPES } from '../batches/tapes.js';
 
@@ -39,7 +39,7 @@ export class SteepingDto {
   @InRange({ min: 0, max: 5000 }) acidG!: number;
   @InRange({ min: 0, max: 200 }) teaCups!: number;
   @InRange({ min: 0, max: 50_000 }) driedFruitG!: number;
-  @IsArray() @ArrayMaxSize(200) @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d{1,3})?Z$/, { each: true }) stirredAt!: readonly string[];
+  @InstantList(200) stirredAt!: readonly string[];
   @ValidateIf((s: SteepingDto) => s.strainedAt !== null) @Instant() strainedAt!: string | null;
 }
 

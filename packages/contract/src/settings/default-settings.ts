@@ -15,5 +15,7 @@ export const DEFAULT_SETTINGS: VersionedSettings = Object.freeze({
   calibratedAtC: 20,
   offsetSg: 0,
   hottestC: 26,
+  timeZone: 'UTC',
+  timeZoneChosen: false,
   version: 0,
 });

@@ -1,6 +1,6 @@
 import type { StrengthSchool, UnitPreferences } from '@trug/core';
-import { IsIn, IsInt, Min } from 'class-validator';
-import { InRange } from '../validation/decorators.js';
+import { IsBoolean, IsIn, IsInt, Min } from 'class-validator';
+import { InRange, Zone } from '../validation/decorators.js';
 
 /** A maker's choices. */
 export class SettingsDto {
@@ -17,6 +17,10 @@ export class SettingsDto {
   @InRange({ min: -0.02, max: 0.02 }) offsetSg!: number;
   /** The hottest day bottles will see, °C. */
   @InRange({ min: 5, max: 50 }) hottestC!: number;
+  /** Where the maker's days begin and end: an IANA time zone. */
+  @Zone() timeZone!: string;
+  /** Whether the zone was chosen by hand; until then it follows the browser. */
+  @IsBoolean() timeZoneChosen!: boolean;
   /** The version this change was made from; another window may have been quicker. */
   @IsInt() @Min(0) version!: number;
 }

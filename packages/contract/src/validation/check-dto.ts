@@ -1,10 +1,20 @@
 import { plainToInstance, type ClassConstructor } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
 import type { ProblemField } from '../http/problem.js';
+import { oversizedShape, SHAPE_LIMITS } from './shape-of-request.js';
 import { VALIDATION_OPTIONS } from './validation-options.js';
 
 /** The outcome of checking a plain object against a contract class. */
 export type DtoCheck<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly fields: readonly ProblemField[] };
+
+/** A refusal names at most this many fields: nobody mends more at once, and an answer must not outgrow its question. */
+export const MOST_FIELDS = 20;
+
+const LONGEST_PATH = 120;
+const LONGEST_MESSAGE = 300;
+
+/** No list within one record is longer: stirrings of a steeping, runs of a press, parts of a blend. */
+const RECORD_LIMITS = { ...SHAPE_LIMITS, list: 250, values: 5000 };
 
 /**
  * Flattens validation errors to one line a field.
@@ -15,8 +25,10 @@ export type DtoCheck<T> = { readonly ok: true; readonly value: T } | { readonly 
  */
 export function fieldErrors(errors: readonly ValidationError[], prefix = ''): readonly ProblemField[] {
   return errors.flatMap((error) => {
-    const path = prefix === '' ? error.property : `${prefix}.${error.property}`;
-    const own = Object.entries(error.constraints ?? {}).map(([code, message]) => ({ path, code, message }));
+    const full = prefix === '' ? error.property : `${prefix}.${error.property}`;
+    // What was sent as a field's name may be of any length; what is answered may not.
+    const path = full.slice(0, LONGEST_PATH);
+    const own = Object.entries(error.constraints ?? {}).map(([code, message]) => ({ path, code, message: message.slice(0, LONGEST_MESSAGE) }));
     return [...own, ...fieldErrors(error.children ?? [], path)];
   });
 }
@@ -32,7 +44,9 @@ export function checkDto<T extends object>(type: ClassConstructor<T>, plain: unk
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain)) {
     return { ok: false, fields: [{ path: '', code: 'isObject', message: 'an object is needed' }] };
   }
+  const oversized = oversizedShape(plain, RECORD_LIMITS);
+  if (oversized) return { ok: false, fields: [oversized] };
   const value = plainToInstance(type, plain);
-  const fields = fieldErrors(validateSync(value, VALIDATION_OPTIONS));
+  const fields = fieldErrors(validateSync(value, VALIDATION_OPTIONS)).slice(0, MOST_FIELDS);
   return fields.length === 0 ? { ok: true, value } : { ok: false, fields };
 }

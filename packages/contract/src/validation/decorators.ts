@@ -1,6 +1,8 @@
 import { applyDecorators } from './apply-decorators.js';
 import { LIMITS, type Range } from '@trug/core/errors/guards';
-import { ArrayMaxSize, IsArray, IsNumber, IsString, Matches, Max, MaxLength, Min, ValidateIf } from 'class-validator';
+import { isDay, isUtcInstant, YEARS } from '@trug/core/quantity/strict-dates';
+import { isZone } from '@trug/core/quantity/zone';
+import { ArrayMaxSize, IsArray, IsNumber, IsString, Matches, Max, MaxLength, Min, ValidateBy, ValidateIf } from 'class-validator';
 
 /** A finite number within limits; strings, NaN and infinities are refused. */
 export function InRange(range: Range): PropertyDecorator {
@@ -30,16 +32,31 @@ export function Ulid(): PropertyDecorator {
   return Matches(/^[0-9A-HJKMNP-TV-Z]{26}$/, { message: '$property must be a ULID' });
 }
 
+/** A text that a rule of the core accepts. */
+function Accepted(name: string, accepts: (text: string) => boolean, message: string): PropertyDecorator {
+  return ValidateBy({ name, validator: { validate: (value: unknown) => typeof value === 'string' && accepts(value), defaultMessage: () => message } });
+}
+
 /** A calendar day, as `2026-11-23`. */
 export function Day(): PropertyDecorator {
-  return Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, { message: '$property must be a day such as 2026-11-23' });
+  return Accepted('day', isDay, `$property must be a day that the calendar has, such as 2026-11-23, from ${YEARS.min} to ${YEARS.max}`);
 }
 
 /** An instant, as `2026-11-23T10:00:00.000Z`. */
 export function Instant(): PropertyDecorator {
-  return Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])T([01]\d|2[0-3]):[0-5]\d:[0-5]\d(\.\d{1,3})?Z$/, {
-    message: '$property must be a UTC date and time',
-  });
+  return Accepted('instant', isUtcInstant, `$property must be a UTC date and time that the calendar has, from ${YEARS.min} to ${YEARS.max}`);
+}
+
+/** A short list of instants. */
+export function InstantList(maxCount: number): PropertyDecorator {
+  const validate = (value: unknown): boolean =>
+    Array.isArray(value) && value.length <= maxCount && value.every((v) => typeof v === 'string' && isUtcInstant(v));
+  return ValidateBy({ name: 'instants', validator: { validate, defaultMessage: () => `$property must be up to ${maxCount} UTC dates and times` } });
+}
+
+/** A time zone by its name, as `Pacific/Auckland`. */
+export function Zone(): PropertyDecorator {
+  return Accepted('zone', isZone, '$property must be a time zone, such as Pacific/Auckland');
 }
 
 export { LIMITS };

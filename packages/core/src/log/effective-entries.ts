@@ -4,16 +4,17 @@ import type { Entry, EntryOf } from './entry.js';
 export interface EffectiveLog {
   /** By when things happened, corrections applied. */
   readonly entries: readonly Entry[];
-  /** For each corrected entry, its corrections in the order written. */
+  /** For each corrected entry, its corrections in the order filed. */
   readonly corrections: ReadonlyMap<string, readonly EntryOf<'corrected'>[]>;
 }
 
 /**
- * Applies corrections: the latest one for an entry wins, an entry with an empty correction is struck out, and
- * nothing is lost, since the originals stay in the log.
+ * Applies corrections: the one filed last for an entry wins, an entry with an empty correction is struck out, and
+ * nothing is lost, since the originals stay in the log. Clocks are set back and differ between machines, so which came
+ * last goes by the log's own order and never by a time written in it.
  *
- * @param log - every entry as stored
- * @returns what the log says now, ordered by when things happened, then when they were written
+ * @param log - every entry as stored, in the order filed
+ * @returns what the log says now, ordered by when things happened, then as filed
  */
 export function effectiveEntries(log: readonly Entry[]): EffectiveLog {
   const corrections = new Map<string, EntryOf<'corrected'>[]>();
@@ -23,7 +24,6 @@ export function effectiveEntries(log: readonly Entry[]): EffectiveLog {
     if (list) list.push(entry);
     else corrections.set(entry.payload.entryId, [entry]);
   }
-  for (const list of corrections.values()) list.sort((a, b) => order(a.writtenAt, b.writtenAt) || order(a.id, b.id));
   const entries: Entry[] = [];
   for (const entry of log) {
     if (entry.kind === 'corrected') continue;
@@ -31,7 +31,8 @@ export function effectiveEntries(log: readonly Entry[]): EffectiveLog {
     if (!latest) entries.push(entry);
     else if (latest.payload.replacement) entries.push(corrected(entry, latest));
   }
-  entries.sort((a, b) => order(a.at, b.at) || order(a.writtenAt, b.writtenAt) || order(a.id, b.id));
+  // Sorting is stable: what happened in one moment stays as it was filed.
+  entries.sort((a, b) => order(a.at, b.at));
   return { entries, corrections };
 }
 

@@ -23,7 +23,7 @@ import { blended, split } from './replay-pours.js';
  * What a log tells of its batch. An entry that does not add up is left out and named among the issues; everything
  * else still counts, so one slip never hides a year's record.
  *
- * @param log - every entry of one batch, in any order
+ * @param log - every entry of one batch, in the order filed
  * @returns the state
  */
 export function replay(log: readonly Entry[]): BatchState {

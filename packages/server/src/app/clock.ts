@@ -1,3 +1,5 @@
+import { isDay } from '@trug/core';
+
 /** Where the server gets its day from. */
 export interface Clock {
   readonly now: () => Date;
@@ -13,9 +15,7 @@ export interface Clock {
  */
 export function createClock(today: string | undefined): Clock {
   if (today === undefined || today === '') return { now: () => new Date(), fixed: false };
+  if (!isDay(today)) throw new RangeError(`TRUG_TODAY must be a day such as 2026-11-23, got ${JSON.stringify(today)}`);
   const instant = new Date(`${today}T10:00:00.000Z`);
-  if (Number.isNaN(instant.getTime())) {
-    throw new RangeError(`TRUG_TODAY must be a day such as 2026-11-23, got ${JSON.stringify(today)}`);
-  }
   return { now: () => new Date(instant), fixed: true };
 }

@@ -9,6 +9,8 @@ export interface Config {
   readonly today: string | undefined;
   readonly webDir: string | undefined;
   readonly logLevel: string;
+  /** By which whoever started this run knows it again. */
+  readonly runToken: string | null;
 }
 
 const DEFAULT_PORT = 4680;
@@ -37,5 +39,6 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
     today: env['TRUG_TODAY'],
     webDir: env['TRUG_WEB'] === '' ? undefined : env['TRUG_WEB'],
     logLevel: env['TRUG_LOG'] ?? 'info',
+    runToken: env['TRUG_RUN'] ?? null,
   };
 }

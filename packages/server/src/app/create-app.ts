@@ -1,119 +1,94 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { API_PATHS, InstrumentDto, JuiceDto, PlaceDto, SupplyDto } from '@trug/contract';
+import { API_PATHS } from '@trug/contract';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
-import type { Sequelize } from 'sequelize';
-import { createBatchRouter } from '../batches/batch.router.js';
-import { createBatchService } from '../batches/batch.service.js';
-import { InstrumentModel, JuiceModel, PlaceModel, SupplyModel } from '../cards/card.models.js';
-import { createCardRouter } from '../cards/card.router.js';
-import { createCardStore } from '../cards/card.store.js';
-import { createWriteQueue } from '../db/write-queue.js';
-import { checkInstrument } from '../devices/check-instrument.js';
-import { createDeviceRouter } from '../devices/device.router.js';
-import { createDeviceService } from '../devices/device.service.js';
-import { createLiveHub } from '../devices/live-hub.js';
-import { createStandIns, type PostReadings } from '../devices/stand-ins.js';
-import { createEntryRouter } from '../entries/entry.router.js';
-import { createEntryService } from '../entries/entry.service.js';
-import { createFamilyRouter } from '../families/family.router.js';
-import { checkJuiceCard } from '../families/pours.js';
+import type { BookKeeper } from '../cellar/book-keeper.js';
+import { createCellarRouter } from '../cellar/cellar.router.js';
+import type { CellarService } from '../cellar/cellar.service.js';
+import type { ChangeHub } from '../changes/change-hub.js';
+import { boundedJson } from '../http/bounded-body.js';
 import { createProblemHandler, notFound } from '../http/problem-handler.js';
-import { createSettingsRouter } from '../settings/settings.router.js';
-import { createVesselRouter } from '../vessels/vessel.router.js';
+import { whoMayAsk } from '../http/who-may-ask.js';
 import type { Clock } from './clock.js';
 
 /** What the app is made of. */
 export interface AppDeps {
-  readonly sequelize: Sequelize;
   readonly clock: Clock;
   readonly log: Logger;
   /** The built web app; undefined serves the API alone. */
   readonly webDir: string | undefined;
-  /** How a stand-in posts: over HTTP, as any device does. */
-  readonly postReadings: PostReadings;
-  /** Over how long a device's requests are counted before it is told to wait. Ten seconds; a test takes longer, so that a slow machine floods too. */
-  readonly floodWindowMs?: number;
+  readonly dataDir: string | null;
+  readonly keeper: BookKeeper;
+  readonly cellar: CellarService;
+  readonly changes: ChangeHub;
+  /** What answers from the book that is open now. */
+  readonly bookRoutes: () => RequestHandler;
+  /** Where Trug listens, known once it does. */
+  readonly port: () => number;
+  /** By which whoever started this process knows it again; null when nobody asked. */
+  readonly runToken: string | null;
 }
 
-/** The application and a way to end what it keeps running. */
-export interface RunningApp {
-  readonly app: Express;
-  /** Ends open streams and simulated devices, so that the server can close. */
-  readonly close: () => void;
-}
-
-const BODY_LIMIT = '1mb';
-const FLOOD_WINDOW_MS = 10_000;
+/** The header in which a run says which it is. */
+export const RUN_HEADER = 'X-Trug-Run';
 const YEAR_MS = 365 * 86_400_000;
+
+const STRICT = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'self'"],
+      scriptSrc: ["'self'"],
+      // Angular writes component styles into the page as style elements.
+      styleSrc: ["'self'", "'unsafe-inline'"],
+      imgSrc: ["'self'", 'data:'],
+      fontSrc: ["'self'"],
+      connectSrc: ["'self'"],
+      objectSrc: ["'none'"],
+      baseUri: ["'self'"],
+      frameAncestors: ["'none'"],
+      formAction: ["'self'"],
+    },
+  },
+  strictTransportSecurity: false,
+});
 
 /**
  * The whole HTTP application; it does not listen.
  *
- * @param deps - database, clock, log and the built web app
- * @returns an Express app, and how to end what it keeps running
+ * @param deps - the book's keeper, clock, log and the built web app
+ * @returns an Express app
  */
-export function createApp({ sequelize, clock, log, webDir, postReadings, floodWindowMs = FLOOD_WINDOW_MS }: AppDeps): RunningApp {
-  const write = createWriteQueue(sequelize);
-  const juices = createCardStore({ model: JuiceModel, dto: JuiceDto, word: 'juice', check: checkJuiceCard }, write);
-  const supplies = createCardStore({ model: SupplyModel, dto: SupplyDto, word: 'supply' }, write);
-  const places = createCardStore({ model: PlaceModel, dto: PlaceDto, word: 'place' }, write);
-  const instruments = createCardStore({ model: InstrumentModel, dto: InstrumentDto, word: 'instrument', check: checkInstrument }, write);
-  const entries = createEntryService({ write, clock, juices });
-  const batches = createBatchService({ write, entries });
-  const hub = createLiveHub();
-  const devices = createDeviceService({ write, clock, instruments, hub });
-  const standIns = createStandIns({ clock, instruments, batches, devices, post: postReadings });
+export function createApp(deps: AppDeps): Express {
+  const { clock, log, webDir, dataDir, keeper, cellar, changes, bookRoutes, port, runToken } = deps;
   const app = express();
   app.disable('x-powered-by');
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'self'"],
-          scriptSrc: ["'self'"],
-          // Angular writes component styles into the page as style elements.
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", 'data:'],
-          fontSrc: ["'self'"],
-          connectSrc: ["'self'"],
-          objectSrc: ["'none'"],
-          baseUri: ["'self'"],
-          frameAncestors: ["'none'"],
-          formAction: ["'self'"],
-        },
-      },
-      strictTransportSecurity: false,
-    }),
-  );
+  app.use(STRICT, whoMayAsk(port));
   app.use(compression());
-  app.use(express.json({ limit: BODY_LIMIT }));
   app.get(API_PATHS.clock, (_request, response) => {
+    if (runToken !== null) response.setHeader(RUN_HEADER, runToken);
     response.json({ now: clock.now().toISOString(), fixed: clock.fixed });
   });
-  app.use(API_PATHS.batches, createBatchRouter(batches));
-  app.use(API_PATHS.families, createFamilyRouter(batches));
-  app.use(API_PATHS.juices, createCardRouter(juices));
-  app.use(API_PATHS.supplies, createCardRouter(supplies));
-  app.use(API_PATHS.places, createCardRouter(places));
-  app.use(API_PATHS.instruments, createCardRouter(instruments));
-  app.use(API_PATHS.devices, createDeviceRouter({ service: devices, hub, standIns, floodWindowMs }));
-  app.use(API_PATHS.entries, createEntryRouter(entries));
-  app.use(API_PATHS.vessels, createVesselRouter(write));
-  app.use(API_PATHS.settings, createSettingsRouter(write));
+  app.get(API_PATHS.changes, (_request, response) => {
+    changes.follow(response);
+  });
+  const json = boundedJson();
+  app.use(API_PATHS.cellar, createCellarRouter(cellar, json));
+  app.use('/api', ...json, async (_request, response, next) => {
+    await keeper.during(new Promise((resolve) => response.once('close', resolve)));
+    next();
+  });
+  app.use((request, response, next) => {
+    bookRoutes()(request, response, next);
+  });
   app.use('/api', notFound);
   if (webDir !== undefined) serveWeb(app, webDir);
   app.use(notFound);
-  app.use(createProblemHandler(log));
-  const close = (): void => {
-    standIns.stopAll();
-    hub.close();
-  };
-  return { app, close };
+  app.use(createProblemHandler({ log, dataDir, noteTrouble: keeper.noteTrouble }));
+  return app;
 }
 
 function serveWeb(app: Express, webDir: string): void {

@@ -1,56 +1,135 @@
 import type { AddressInfo } from 'node:net';
-import { createServer } from 'node:http';
+import { createServer, type Server } from 'node:http';
+import type { RequestHandler } from 'express';
 import pino, { type Logger } from 'pino';
-import { connect } from '../db/connect.js';
-import { initModels } from '../db/init-models.js';
+import { createBookKeeper } from '../cellar/book-keeper.js';
+import { CellarError } from '../cellar/cellar-error.js';
+import { createCellarService, tidyFolders } from '../cellar/cellar.service.js';
+import { createChangeHub } from '../changes/change-hub.js';
 import { createReadingsPost } from '../devices/post-readings.js';
-import { createMigrator } from '../migrations/index.js';
-import { createApp, type AppDeps } from './create-app.js';
+import { createApp } from './create-app.js';
+import { createBookApp, type BookApp } from './create-book-app.js';
 import { createClock } from './clock.js';
 import type { Config } from './config.js';
 
 /** A running Trug. */
 export interface RunningServer {
   readonly url: string;
+  /** Why the cellar is not open, in a sentence; null when it is. */
+  readonly trouble: string | null;
+  /** Ends within five seconds, whatever clients do; what was acknowledged is on the disk then. */
   readonly stop: () => Promise<void>;
 }
 
+/** What a start needs; a null data folder keeps everything in memory. */
+export type StartConfig = Omit<Config, 'dataDir' | 'runToken'> & {
+  readonly dataDir: string | null;
+  readonly runToken?: string | null;
+  /** Over how long a device's requests are counted. A test takes longer than usual, so that a slow machine floods too. */
+  readonly floodWindowMs?: number;
+};
+
+const FLOOD_WINDOW_MS = 10_000;
+/** Requests under way get this long to end by themselves once Trug is told to stop, ms. */
+const GRACE_MS = 2500;
+const HOUR_MS = 3_600_000;
+const TIDY_MS = 15_000;
+/** A request that is not sent whole within this time is let go, ms. */
+const SLOWEST_REQUEST_MS = 30_000;
+
 /**
- * Opens the database, brings it up to date and listens.
+ * Opens the cellar, brings it up to date and listens.
  *
- * @param config - host, port, data folder, day and web folder; a null data folder keeps everything in memory
+ * @param config - host, port, data folder, day and web folder
  * @param log - where to write; by default pino on standard output
  * @returns the address and a way to stop cleanly
+ * @throws {CellarError} when the folder is taken or cannot be used, or the port is
  */
-export async function startServer(
-  config: Omit<Config, 'dataDir'> & Pick<AppDeps, 'floodWindowMs'> & { readonly dataDir: string | null },
-  log: Logger = pino({ level: config.logLevel }),
-): Promise<RunningServer> {
-  const sequelize = connect(config.dataDir);
-  initModels(sequelize);
-  await createMigrator(sequelize).up();
+export async function startServer(config: StartConfig, log: Logger = pino({ level: config.logLevel })): Promise<RunningServer> {
+  const clock = createClock(config.today);
+  const changes = createChangeHub();
+  let port = 0;
   let ownUrl = '';
-  const { app, close } = createApp({
-    sequelize,
-    clock: createClock(config.today),
-    log,
-    webDir: config.webDir,
-    postReadings: createReadingsPost(() => ownUrl),
-    ...(config.floodWindowMs === undefined ? {} : { floodWindowMs: config.floodWindowMs }),
+  let serving: BookApp | null = null;
+  const keeper = await createBookKeeper({
+    dataDir: config.dataDir,
+    now: clock.now,
+    serve: (book) => {
+      const app = createBookApp(book, {
+        clock,
+        changes,
+        postReadings: createReadingsPost(() => ownUrl),
+        floodWindowMs: config.floodWindowMs ?? FLOOD_WINDOW_MS,
+      });
+      // Another book than the windows show.
+      if (serving) changes.tell({ resources: ['all'] }, undefined);
+      serving = app;
+      return app;
+    },
   });
-  const server = createServer(app);
-  await new Promise<void>((resolve, reject) => {
-    server.once('error', reject);
-    server.listen(config.port, config.host, resolve);
-  });
-  const address = server.address() as AddressInfo;
-  const url = `http://${config.host === '127.0.0.1' ? 'localhost' : config.host}:${address.port}`;
-  ownUrl = `http://${config.host === '::1' ? '[::1]' : config.host}:${address.port}`;
-  const stop = async (): Promise<void> => {
-    close();
-    server.closeIdleConnections();
-    await new Promise<void>((resolve, reject) => server.close((error) => (error ? reject(error) : resolve())));
-    await sequelize.close();
+  const current = (): BookApp => {
+    if (!serving) throw new Error('no book is open');
+    return serving;
   };
-  return { url, stop };
+  const cellar = createCellarService({ dataDir: config.dataDir, keeper, now: clock.now, log, unreadable: () => current().unreadable() });
+  const bookRoutes = (): RequestHandler => current().router;
+  let server: Server;
+  try {
+    const app = createApp({
+      clock,
+      log,
+      webDir: config.webDir,
+      dataDir: config.dataDir,
+      keeper,
+      cellar,
+      changes,
+      bookRoutes,
+      port: () => port,
+      runToken: config.runToken ?? null,
+    });
+    server = createServer({ requestTimeout: SLOWEST_REQUEST_MS, headersTimeout: SLOWEST_REQUEST_MS / 2 }, app);
+    await listening(server, config);
+  } catch (error) {
+    await keeper.close();
+    throw error;
+  }
+  port = (server.address() as AddressInfo).port;
+  ownUrl = `http://${config.host === '::1' ? '[::1]' : config.host}:${port}`;
+  const url = `http://${config.host === '127.0.0.1' ? 'localhost' : config.host}:${port}`;
+  keeper.announce(url);
+  if (config.dataDir !== null) tidyFolders(config.dataDir);
+  const timers = [setInterval(() => void cellar.backUpDaily(), HOUR_MS), setInterval(() => void keeper.tidy(), TIDY_MS)];
+  for (const timer of timers) timer.unref();
+  const firstBackup = cellar.backUpDaily();
+  const { state } = keeper.book();
+  return {
+    url,
+    trouble: state.mode === 'open' ? null : state.why,
+    stop: async () => {
+      for (const timer of timers) clearInterval(timer);
+      changes.close();
+      await closed(server);
+      await firstBackup;
+      await keeper.close();
+    },
+  };
+}
+
+async function listening(server: Server, { port, host }: StartConfig): Promise<void> {
+  await new Promise<void>((resolve, reject) => {
+    server.once('error', (error: NodeJS.ErrnoException) => {
+      const words = `Something else already answers on port ${port}. Stop it, or name another port in TRUG_PORT.`;
+      reject(error.code === 'EADDRINUSE' ? new CellarError('port-taken', words, { cause: error }) : error);
+    });
+    server.listen(port, host, resolve);
+  });
+}
+
+/** Takes no more requests, lets those under way end, and cuts off whatever has not ended by then. */
+async function closed(server: Server): Promise<void> {
+  const ended = new Promise<void>((resolve) => server.close(() => resolve()));
+  server.closeIdleConnections();
+  const cut = setTimeout(() => server.closeAllConnections(), GRACE_MS);
+  await ended;
+  clearTimeout(cut);
 }

@@ -1,8 +1,9 @@
 import { NewBatchDto, type BatchDto } from '@trug/contract';
 import type { Entry } from '@trug/core';
 import type { Transaction } from 'sequelize';
+import { groupBy } from '../db/group-by.js';
 import type { Write } from '../db/write-queue.js';
-import { entryRepository } from '../entries/entry.repository.js';
+import { entryRepository, type ReadLog } from '../entries/entry.repository.js';
 import { readEntries, type EntryService } from '../entries/entry.service.js';
 import { HttpError } from '../http/http-error.js';
 import { readBody } from '../http/read-body.js';
@@ -20,8 +21,9 @@ export interface BatchService {
   readonly begin: (body: unknown) => Promise<{ readonly batch: BatchDto; readonly created: boolean }>;
 }
 
-function toDto(row: BatchModel, entries: readonly Entry[]): BatchDto {
-  return { id: row.id, name: row.name, methodId: row.methodId, tape: row.tape, startedAt: row.startedAt, entries };
+function toDto(row: BatchModel, { entries, unreadable }: ReadLog): BatchDto {
+  const { id, name, methodId, tape, startedAt } = row;
+  return { id, name, methodId, tape, startedAt, entries, ...(unreadable.length > 0 ? { unreadable } : {}) };
 }
 
 function sameBatch(row: BatchModel, dto: NewBatchDto): boolean {
@@ -52,19 +54,15 @@ export function createBatchService({ write, entries }: { readonly write: Write; 
   const get = async (id: string): Promise<BatchDto> => {
     const row = await BatchModel.findByPk(id);
     if (!row) throw new HttpError('not-found', `there is no batch ${id}`);
-    return toDto(row, await entryRepository.list(id));
+    return toDto(row, await entryRepository.read(id));
   };
   return {
     get,
     list: async () => {
-      const [rows, log] = await Promise.all([BatchModel.findAll({ order: [['id', 'ASC']] }), entryRepository.list(null)]);
-      const byBatch = new Map<string, Entry[]>();
-      for (const entry of log) {
-        const list = byBatch.get(entry.batchId);
-        if (list) list.push(entry);
-        else byBatch.set(entry.batchId, [entry]);
-      }
-      return rows.map((row) => toDto(row, byBatch.get(row.id) ?? []));
+      const [rows, log] = await Promise.all([BatchModel.findAll({ order: [['id', 'ASC']] }), entryRepository.read(null)]);
+      const entriesOf = groupBy(log.entries, (entry) => entry.batchId);
+      const unreadableOf = groupBy(log.unreadable, (row) => row.batchId);
+      return rows.map((row) => toDto(row, { entries: entriesOf.get(row.id) ?? [], unreadable: unreadableOf.get(row.id) ?? [] }));
     },
     begin: async (body) => {
       const dto = readBody(NewBatchDto, withoutEntries(body));

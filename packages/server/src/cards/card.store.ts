@@ -1,4 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
+import { checkDto, type DtoCheck, type UnreadableRow } from '@trug/contract';
 import type { ClassConstructor } from 'class-transformer';
 import type { Transaction } from 'sequelize';
 import type { Write } from '../db/write-queue.js';
@@ -14,7 +15,10 @@ export interface Card {
 
 /** Reads and writes cards of one kind. */
 export interface CardStore<T extends Card> {
+  /** Every card that can be read. */
   readonly list: () => Promise<readonly T[]>;
+  /** Cards that are kept and cannot be read. */
+  readonly unreadable: () => Promise<readonly UnreadableRow[]>;
   readonly find: (id: string, transaction: Transaction | null) => Promise<T | null>;
   /** Files a new card; the same card sent twice is filed once. */
   readonly add: (body: unknown) => Promise<{ readonly card: T; readonly created: boolean }>;
@@ -32,6 +36,23 @@ export interface CardKind<T extends Card> {
   readonly check?: (card: T, transaction: Transaction) => Promise<void>;
 }
 
+interface CardRow {
+  readonly id: string;
+  readonly version: number;
+  readonly facts: string;
+}
+
+/** A card's facts as stored; none when they are garbled, which its contract then refuses. */
+function factsIn({ facts }: CardRow): object {
+  try {
+    const stored: unknown = JSON.parse(facts);
+    return typeof stored === 'object' && stored !== null ? stored : {};
+  } catch (error) {
+    if (error instanceof SyntaxError) return {};
+    throw error;
+  }
+}
+
 /**
  * A store of cards.
  *
@@ -40,8 +61,13 @@ export interface CardKind<T extends Card> {
  * @returns the store
  */
 export function createCardStore<T extends Card>({ model, dto, word, check }: CardKind<T>, write: Write): CardStore<T> {
-  const fromRow = (row: { readonly id: string; readonly version: number; readonly facts: string }): T =>
-    readBody(dto, { ...(JSON.parse(row.facts) as object), id: row.id, version: row.version });
+  const checked = (row: CardRow): DtoCheck<T> => checkDto(dto, { ...factsIn(row), id: row.id, version: row.version });
+  const fromRow = (row: CardRow): T => {
+    const check = checked(row);
+    if (!check.ok)
+      throw new HttpError('conflict', `This ${word} cannot be read any more: ${check.fields.map((f) => f.message).join('; ')}. It is kept as it is.`);
+    return check.value;
+  };
   const factsOf = (card: T): string => JSON.stringify(Object.fromEntries(Object.entries(card).filter(([key]) => key !== 'id' && key !== 'version')));
   const find = async (id: string, transaction: Transaction | null): Promise<T | null> => {
     const row = await model.findByPk(id, { transaction });
@@ -49,13 +75,24 @@ export function createCardStore<T extends Card>({ model, dto, word, check }: Car
   };
   return {
     find,
-    list: async () => (await model.findAll({ order: [['id', 'ASC']] })).map(fromRow),
+    list: async () =>
+      (await model.findAll({ order: [['id', 'ASC']] })).flatMap((row) => {
+        const check = checked(row);
+        return check.ok ? [check.value] : [];
+      }),
+    unreadable: async () =>
+      (await model.findAll({ order: [['id', 'ASC']] })).flatMap((row) => {
+        const check = checked(row);
+        return check.ok
+          ? []
+          : [{ where: model.tableName, id: row.id, batchId: null, at: null, why: check.fields.map((f) => `${f.path} ${f.message}`).join('; ') }];
+      }),
     add: async (body) => {
       const card = readBody(dto, body);
       return write(async (transaction) => {
         const there = await model.findByPk(card.id, { transaction });
         if (there) {
-          if (isDeepStrictEqual(JSON.parse(there.facts), JSON.parse(factsOf(card)))) return { card: fromRow(there), created: false };
+          if (isDeepStrictEqual(factsIn(there), JSON.parse(factsOf(card)))) return { card: fromRow(there), created: false };
           throw new HttpError('conflict', `another ${word} is already filed under ${card.id}`, { current: fromRow(there) });
         }
         await check?.(card, transaction);
@@ -68,6 +105,8 @@ export function createCardStore<T extends Card>({ model, dto, word, check }: Car
       return write(async (transaction) => {
         const row = await model.findByPk(id, { transaction });
         if (!row || card.id !== id) throw new HttpError('not-found', `there is no ${word} ${id}`);
+        // Sent again after an answer that was lost: it is stored already.
+        if (row.version === card.version + 1 && isDeepStrictEqual(factsIn(row), JSON.parse(factsOf(card)))) return fromRow(row);
         if (row.version !== card.version) {
           throw new HttpError('conflict', `Another window changed this ${word} in the meantime. Look at both and choose.`, { current: fromRow(row) });
         }

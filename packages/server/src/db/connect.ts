@@ -1,5 +1,4 @@
-import { mkdirSync } from 'node:fs';
-import { join } from 'node:path';
+import { chmodSync, closeSync, openSync } from 'node:fs';
 import { Sequelize } from 'sequelize';
 import sqlite3 from 'sqlite3';
 
@@ -16,17 +15,21 @@ class DurableDatabase extends sqlite3.Database {
 }
 
 /**
- * Opens the maker's database, or one in memory.
+ * Connects to a database, or to one in memory.
  *
- * @param dataDir - the folder to keep `trug.sqlite` in, made when missing; null for memory
+ * @param where - its file, made when missing and readable by its owner alone; a null file for memory
  * @returns the connection; nothing is migrated yet
  */
-export function connect(dataDir: string | null): Sequelize {
-  if (dataDir !== null) mkdirSync(dataDir, { recursive: true });
+export function connect({ file }: { readonly file: string | null }): Sequelize {
+  if (file !== null) {
+    // Made before SQLite does, so that it is never readable by others; SQLite gives what it lays beside it the same rights.
+    closeSync(openSync(file, 'a', 0o600));
+    chmodSync(file, 0o600);
+  }
   return new Sequelize({
     dialect: 'sqlite',
     dialectModule: { ...sqlite3, Database: DurableDatabase },
-    storage: dataDir === null ? ':memory:' : join(dataDir, 'trug.sqlite'),
+    storage: file ?? ':memory:',
     logging: false,
     define: { underscored: true, timestamps: false },
   });

@@ -6,8 +6,8 @@ import { connect } from './connect.js';
 import { createWriteQueue } from './write-queue.js';
 
 const dataDir = mkdtempSync(join(tmpdir(), 'trug-queue-'));
-const sequelize = connect(dataDir);
-const write = createWriteQueue(sequelize);
+const sequelize = connect({ file: join(dataDir, 'trug.sqlite') });
+const { write } = createWriteQueue(sequelize);
 beforeAll(() => sequelize.query('CREATE TABLE marks (n INTEGER PRIMARY KEY)'));
 afterAll(async () => {
   await sequelize.close();

@@ -1,9 +1,9 @@
 import { StandInDto } from '@trug/contract';
-import { Router } from 'express';
+import { Router, type Request } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { HttpError } from '../http/http-error.js';
 import { readBody } from '../http/read-body.js';
-import type { DeviceService } from './device.service.js';
+import type { DeviceService, ReadPost } from './device.service.js';
 import type { LiveHub } from './live-hub.js';
 import type { StandIns } from './stand-ins.js';
 
@@ -55,9 +55,20 @@ export function createDeviceRouter({
   router.get('/live', (request, response) => {
     hub.follow(batchOf(request.query['batch']), response);
   });
-  router.post('/:id/readings', limited, async (request, response) => {
-    response.json(await service.receive(String(request.params['id']), request.body));
-  });
+  // Looked at before it is counted: what is no reading of this device does not use up what it may send.
+  const posts = new WeakMap<Request, ReadPost>();
+  router.post(
+    '/:id/readings',
+    async (request, _response, next) => {
+      posts.set(request, await service.read(String(request.params['id']), request.body));
+      next();
+    },
+    limited,
+    async (request, response) => {
+      const post = posts.get(request);
+      if (post) response.json(await service.store(post));
+    },
+  );
   router.delete('/:id/readings', async (request, response) => {
     response.json({ forgotten: await service.forget(request.params.id, batchOf(request.query['batch'])) });
   });

@@ -17,10 +17,19 @@ export interface DeviceServiceDeps {
   readonly hub: LiveHub;
 }
 
+/** What a device posted, found right. */
+export interface ReadPost {
+  readonly deviceId: string;
+  readonly batchId: string | null;
+  readonly readings: readonly PostedReading[];
+}
+
 /** The use cases of devices. The log is never touched by them. */
 export interface DeviceService {
+  /** Looks at a request's readings: whose they are, and whether they may be taken in. */
+  readonly read: (deviceId: string, body: unknown) => Promise<ReadPost>;
   /** Takes a request's readings in, all or none. */
-  readonly receive: (deviceId: string, body: unknown) => Promise<ReadingsReply>;
+  readonly store: (post: ReadPost) => Promise<ReadingsReply>;
   /** Everything devices sent about a batch. */
   readonly ofBatch: (batchId: string) => Promise<readonly DeviceColumns[]>;
   /** Takes out what a device sent about a batch, such as a stand-in's play; gives how many readings that were. */
@@ -66,14 +75,18 @@ export function createDeviceService({ write, clock, instruments, hub }: DeviceSe
   }
 
   return {
-    receive: async (deviceId, body) => {
+    read: async (deviceId, body) => {
       const device = await instruments.find(deviceId, null);
       if (!device) throw new HttpError('not-found', `There is no device ${deviceId}. Its address stands beside it in the cupboard.`);
+      if (!device.posts) throw new HttpError('not-allowed', `${device.name} is not set to post its readings. Tick that it does on its card in the cupboard.`);
       const posted = readReadings(body, clock.now().getTime());
       const batchId = posted.batchId ?? device.batchId;
       if (batchId !== null && !(await BatchModel.findByPk(batchId))) throw new HttpError('not-found', `there is no batch ${batchId}`);
+      return { deviceId, batchId, readings: posted.readings };
+    },
+    store: async ({ deviceId, batchId, readings }) => {
       const added = await write(async (transaction) => {
-        const rows = await fresh(deviceId, posted.readings, transaction);
+        const rows = await fresh(deviceId, readings, transaction);
         for (let i = 0; i < rows.length; i += ROWS_AT_ONCE) {
           await DeviceReadingModel.bulkCreate(
             rows.slice(i, i + ROWS_AT_ONCE).map((row) => ({ ...row, deviceId, batchId })),
@@ -83,7 +96,7 @@ export function createDeviceService({ write, clock, instruments, hub }: DeviceSe
         return rows;
       });
       if (batchId !== null && added.length > 0) hub.tell(batchId, columnsOf(deviceId, added));
-      return { stored: added.length, repeated: posted.readings.length - added.length };
+      return { stored: added.length, repeated: readings.length - added.length };
     },
     ofBatch: async (batchId) => {
       const rows = await DeviceReadingModel.findAll({

@@ -1,5 +1,6 @@
 import type { DeviceColumns } from '@trug/contract';
 import type { Response } from 'express';
+import { createEventStreams, type EventStreams } from '../http/event-stream.js';
 
 /** Tells open pages what devices send, as server-sent events. */
 export interface LiveHub {
@@ -11,41 +12,21 @@ export interface LiveHub {
   readonly close: () => void;
 }
 
-/** A silent stream is cut by some networks after half a minute. */
-const STILL_HERE_MS = 20_000;
-
 /** A hub without followers. */
 export function createLiveHub(): LiveHub {
-  const followers = new Map<string, Set<Response>>();
-  const everyone = (): Response[] => [...followers.values()].flatMap((set) => [...set]);
-  const say = (batchId: string, event: string, data: object): void => {
-    for (const response of followers.get(batchId) ?? []) response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+  const byBatch = new Map<string, EventStreams>();
+  const begin = (batchId: string): EventStreams => {
+    const streams = createEventStreams(() => {
+      streams.close();
+      if (byBatch.get(batchId) === streams) byBatch.delete(batchId);
+    });
+    byBatch.set(batchId, streams);
+    return streams;
   };
-  const stillHere = setInterval(() => {
-    for (const response of everyone()) response.write(': still here\n\n');
-  }, STILL_HERE_MS);
-  stillHere.unref();
   return {
-    follow: (batchId, response) => {
-      // no-transform keeps the compression from holding events back.
-      response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-cache, no-transform', Connection: 'keep-alive' });
-      response.write('retry: 3000\n\n');
-      const set = followers.get(batchId) ?? new Set();
-      followers.set(batchId, set.add(response));
-      response.on('close', () => {
-        set.delete(response);
-        if (set.size === 0 && followers.get(batchId) === set) followers.delete(batchId);
-      });
-    },
-    tell: (batchId, columns) => {
-      say(batchId, 'readings', columns);
-    },
-    tellForgotten: (batchId, deviceId) => {
-      say(batchId, 'forgotten', { deviceId });
-    },
-    close: () => {
-      clearInterval(stillHere);
-      for (const response of everyone()) response.end();
-    },
+    follow: (batchId, response) => (byBatch.get(batchId) ?? begin(batchId)).open(response),
+    tell: (batchId, columns) => byBatch.get(batchId)?.send('readings', columns),
+    tellForgotten: (batchId, deviceId) => byBatch.get(batchId)?.send('forgotten', { deviceId }),
+    close: () => [...byBatch.values()].forEach((streams) => streams.close()),
   };
 }

@@ -1,5 +1,6 @@
 import { checkDto, DeviceReadingDto, isUnixSeconds, MOST_READINGS_AT_ONCE } from '@trug/contract';
-import { DAY_MS, fahrenheitToCelsius, MOST_DAYS_AHEAD, sgFromAnyBrix } from '@trug/core';
+import { DAY_MS, fahrenheitToCelsius, MOST_DAYS_AHEAD, sgFromAnyBrix, strictInstantMs } from '@trug/core';
+import { isValid as isUlid } from 'ulid';
 import { HttpError } from '../http/http-error.js';
 
 /** A device's reading in Trug's own units. */
@@ -23,7 +24,11 @@ export interface PostedReadings {
 function listOf(body: unknown): { readonly list: readonly unknown[]; readonly batchId: string | undefined } {
   if (Array.isArray(body)) return { list: body, batchId: undefined };
   if (typeof body === 'object' && body !== null && 'readings' in body && Array.isArray(body.readings)) {
-    const batchId = 'batchId' in body && typeof body.batchId === 'string' ? body.batchId : undefined;
+    const unknown = Object.keys(body).find((key) => key !== 'readings' && key !== 'batchId');
+    if (unknown !== undefined)
+      throw refuse(unknown.slice(0, 60), 'whitelistValidation', 'is not a field of a list of readings, which has readings and batchId');
+    const batchId = 'batchId' in body ? body.batchId : undefined;
+    if (batchId !== undefined && !(typeof batchId === 'string' && isUlid(batchId))) throw refuse('batchId', 'ulid', 'must be the id of a batch');
     return { list: body.readings, batchId };
   }
   return { list: [body], batchId: undefined };
@@ -58,8 +63,8 @@ function readOne(plain: unknown, prefix: string, nowMs: number): PostedReading {
     throw new HttpError('bad-request', fields.map((f) => `${f.path}: ${f.message}`).join('; '), { fields });
   }
   const { at, sg, brix, tempC, tempF, ph, massG, madeUp } = check.value;
-  const ms = at === undefined ? nowMs : typeof at === 'number' ? (isUnixSeconds(at) ? at * 1000 : NaN) : Date.parse(at);
-  if (!Number.isFinite(ms)) throw refuse(`${prefix}at`, 'moment', `${String(at)} is no moment there ever was or will be`);
+  const ms = at === undefined ? nowMs : typeof at === 'number' ? (isUnixSeconds(at) ? at * 1000 : null) : strictInstantMs(at);
+  if (ms === null) throw refuse(`${prefix}at`, 'moment', `${String(at)} is no moment there ever was or will be`);
   if (ms > nowMs + MOST_DAYS_AHEAD * DAY_MS) {
     throw new HttpError(
       'not-allowed',

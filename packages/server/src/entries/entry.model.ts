@@ -1,4 +1,4 @@
-import { DataTypes, Model, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
+import { DataTypes, Model, type CreationOptional, type InferAttributes, type InferCreationAttributes, type Sequelize } from 'sequelize';
 
 /** A row of `entries`; the payload is kept as it was sent, as JSON text. */
 export class EntryModel extends Model<InferAttributes<EntryModel>, InferCreationAttributes<EntryModel>> {
@@ -9,6 +9,12 @@ export class EntryModel extends Model<InferAttributes<EntryModel>, InferCreation
   declare writtenAt: string;
   declare note: string;
   declare payload: string;
+  /** The log's own order: counts up with every entry filed. */
+  declare seq: number;
+  /** The version of the payload's form. */
+  declare payloadVersion: CreationOptional<number>;
+  /** CRC-32 of the rest of the row; null in rows from before it was kept. */
+  declare digest: number | null;
 }
 
 /** Binds the model to a connection. */
@@ -22,6 +28,9 @@ export function initEntryModel(sequelize: Sequelize): void {
       writtenAt: { type: DataTypes.STRING(30), allowNull: false },
       note: { type: DataTypes.TEXT, allowNull: false },
       payload: { type: DataTypes.TEXT, allowNull: false },
+      seq: { type: DataTypes.INTEGER, allowNull: false },
+      payloadVersion: { type: DataTypes.INTEGER, allowNull: false, defaultValue: 1 },
+      digest: { type: DataTypes.INTEGER, allowNull: true },
     },
     { sequelize, tableName: 'entries' },
   );

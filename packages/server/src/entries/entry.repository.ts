@@ -1,32 +1,63 @@
-import { checkEntry } from '@trug/contract';
+import type { UnreadableRow } from '@trug/contract';
 import type { Entry } from '@trug/core';
-import type { Transaction } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import { EntryModel } from './entry.model.js';
+import { payloadVersionOf } from './lift-payload.js';
+import { digestOf, readEntryRow } from './read-entry-row.js';
 
-function fromRow(row: EntryModel): Entry {
-  const { id, batchId, kind, at, writtenAt, note } = row;
-  const check = checkEntry({ id, batchId, kind, at, writtenAt, note, payload: JSON.parse(row.payload) as unknown });
-  if (!check.ok) {
-    throw new Error(`entry ${id} in the database breaks its contract: ${check.fields.map((f) => `${f.path} ${f.code}`).join(', ')}`);
-  }
-  return check.value;
+/** A log as far as it can be read. */
+export interface ReadLog {
+  /** In the order filed. */
+  readonly entries: readonly Entry[];
+  /** Rows that are kept and cannot be read. */
+  readonly unreadable: readonly UnreadableRow[];
 }
 
 /** Reads and writes entries. */
 export const entryRepository = {
-  /** Every entry of a batch, or of all batches, in the order written. */
-  async list(batchId: string | null, transaction: Transaction | null = null): Promise<readonly Entry[]> {
-    const rows = await EntryModel.findAll({ ...(batchId === null ? {} : { where: { batchId } }), order: [['id', 'ASC']], transaction });
-    return rows.map(fromRow);
+  /** Every entry of a batch, or of all batches, and what cannot be read among them. */
+  async read(batchId: string | null, transaction: Transaction | null = null): Promise<ReadLog> {
+    const rows = await EntryModel.findAll({ ...(batchId === null ? {} : { where: { batchId } }), order: [['seq', 'ASC']], transaction, raw: true });
+    const entries: Entry[] = [];
+    const unreadable: UnreadableRow[] = [];
+    for (const row of rows) {
+      const read = readEntryRow(row);
+      if (read.ok) entries.push(read.entry);
+      else unreadable.push({ where: 'entries', id: row.id, batchId: row.batchId, at: row.at, why: read.why });
+    }
+    return { entries, unreadable };
   },
 
-  async find(id: string, transaction: Transaction): Promise<Entry | null> {
-    const row = await EntryModel.findByPk(id, { transaction });
-    return row ? fromRow(row) : null;
+  /** Every entry of a batch that can be read. */
+  async list(batchId: string, transaction: Transaction | null = null): Promise<readonly Entry[]> {
+    return (await entryRepository.read(batchId, transaction)).entries;
+  },
+
+  /** An entry by its id; `unreadable` when there is one that cannot be read. */
+  async find(id: string, transaction: Transaction): Promise<Entry | 'unreadable' | null> {
+    const row = await EntryModel.findByPk(id, { transaction, raw: true });
+    if (!row) return null;
+    const read = readEntryRow(row);
+    return read.ok ? read.entry : 'unreadable';
   },
 
   async insert(entry: Entry, transaction: Transaction): Promise<void> {
     const { id, batchId, kind, at, writtenAt, note } = entry;
-    await EntryModel.create({ id, batchId, kind, at, writtenAt, note, payload: JSON.stringify(entry.payload) }, { transaction });
+    const row = { id, batchId, kind, at, writtenAt, note, payload: JSON.stringify(entry.payload) };
+    const last = await EntryModel.max<number | null, EntryModel>('seq', { transaction });
+    await EntryModel.create({ ...row, seq: (last ?? 0) + 1, payloadVersion: payloadVersionOf(kind), digest: digestOf(row) }, { transaction });
+  },
+
+  /** Batches whose log mentions a vessel, other than those named. */
+  async batchesMentioning(vesselId: string, except: readonly string[], transaction: Transaction): Promise<readonly string[]> {
+    const rows = await EntryModel.findAll({
+      // Finds too many rather than too few: each log found is replayed.
+      where: { payload: { [Op.like]: `%${vesselId}%` }, batchId: { [Op.notIn]: [...except] } },
+      attributes: ['batchId'],
+      group: ['batchId'],
+      transaction,
+      raw: true,
+    });
+    return rows.map((row) => row.batchId);
   },
 };

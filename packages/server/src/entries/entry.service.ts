@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import { checkEntry, type JuiceDto } from '@trug/contract';
-import { checkEntryAgainst, daysBetween, judgeState, MOST_DAYS_AHEAD, replay, type Entry } from '@trug/core';
+import { checkEntryAgainst, dayIn, daysBetween, judgeState, MOST_DAYS_AHEAD, replay, type Entry } from '@trug/core';
 import type { Transaction } from 'sequelize';
 import type { Clock } from '../app/clock.js';
 import { BatchModel } from '../batches/batch.model.js';
@@ -8,7 +8,9 @@ import type { CardStore } from '../cards/card.store.js';
 import type { Write } from '../db/write-queue.js';
 import { HttpError } from '../http/http-error.js';
 import { checkPour, checkSplitFree } from '../families/pours.js';
+import { settingsInForce } from '../settings/settings.store.js';
 import { entryRepository } from './entry.repository.js';
+import { checkVesselsFree, vesselsBefore } from './vessels-free.js';
 
 const MOST_ENTRIES_AT_ONCE = 200;
 
@@ -66,6 +68,7 @@ const asStored = (entry: Entry): unknown => JSON.parse(JSON.stringify(entry)) as
 export function createEntryService({ write, clock, juices }: EntryServiceDeps): EntryService {
   async function fileOne(entry: Entry, transaction: Transaction): Promise<boolean> {
     const there = await entryRepository.find(entry.id, transaction);
+    if (there === 'unreadable') throw new HttpError('conflict', `an entry that cannot be read is filed under ${entry.id}`);
     if (there) {
       if (isDeepStrictEqual(asStored(there), asStored(entry))) return false;
       throw new HttpError('conflict', `another entry is already filed under ${entry.id}`, { current: there });
@@ -74,8 +77,13 @@ export function createEntryService({ write, clock, juices }: EntryServiceDeps): 
       throw new HttpError('not-found', `there is no batch ${entry.batchId}`);
     }
     const now = clock.now().toISOString();
-    if (daysBetween(now, entry.at) > MOST_DAYS_AHEAD) {
-      throw new HttpError('not-allowed', `An entry cannot be dated ${entry.at.slice(0, 10)}, which is still to come. Check the day.`);
+    const datedAt = happensAt(entry);
+    if (datedAt !== null && daysBetween(now, datedAt) > MOST_DAYS_AHEAD) {
+      const { timeZone } = await settingsInForce(transaction);
+      throw new HttpError(
+        'not-allowed',
+        `An entry cannot be dated ${dayIn(datedAt, timeZone)}, which is still to come. Check the day, and the clock of this machine.`,
+      );
     }
     const log = await entryRepository.list(entry.batchId, transaction);
     refuseWhatDoesNotAddUp(log, entry, now);
@@ -87,9 +95,11 @@ export function createEntryService({ write, clock, juices }: EntryServiceDeps): 
   }
 
   async function fileWithin(entries: readonly Entry[], transaction: Transaction): Promise<number> {
-    let added = 0;
-    for (const entry of entries) if (await fileOne(entry, transaction)) added += 1;
-    return added;
+    const before = await vesselsBefore(entries, transaction);
+    const added: Entry[] = [];
+    for (const entry of entries) if (await fileOne(entry, transaction)) added.push(entry);
+    await checkVesselsFree(added, before, transaction);
+    return added.length;
   }
 
   return {
@@ -100,6 +110,11 @@ export function createEntryService({ write, clock, juices }: EntryServiceDeps): 
       return { entries, added };
     },
   };
+}
+
+/** When what an entry says happened; a correction says it in what takes the place, and one that strikes out says nothing of the kind. */
+function happensAt(entry: Entry): string | null {
+  return entry.kind === 'corrected' ? (entry.payload.replacement?.at ?? null) : entry.at;
 }
 
 function refuseWhatDoesNotAddUp(log: readonly Entry[], entry: Entry, now: string): void {

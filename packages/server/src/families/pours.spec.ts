@@ -51,7 +51,7 @@ const part = (liquid: Liquid, volumeL: number, from: 'juice' | 'batch' = 'juice'
   yeastId: null,
 });
 const pour = (batchNo: number, parts: readonly object[], volumeL: number): object =>
-  entry(batchNo, 'blended', { parts, vessels: [{ vesselId: `v${batchNo}`, volumeL }], tempC: 14 });
+  entry(batchNo, 'blended', { parts, vessels: [{ vesselId: `v${testCount}-${batchNo}`, volumeL }], tempC: 14 });
 
 let server: TestServer;
 const russet = juiceInHand(juiceCard(), 0).liquid;

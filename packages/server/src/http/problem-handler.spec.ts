@@ -18,7 +18,7 @@ app.get('/late', (_request, response) => {
   throw new Error('too late');
 });
 app.use(notFound);
-app.use(createProblemHandler(log));
+app.use(createProblemHandler({ log }));
 const server = app.listen(0);
 const url = `http://localhost:${(server.address() as AddressInfo).port}`;
 afterAll(() => server.close());

@@ -3,7 +3,7 @@ import { initModels } from '../db/init-models.js';
 import { createMigrator } from './index.js';
 
 it('migrates up, down and up again, into the tables the models expect', async () => {
-  const sequelize = connect(null);
+  const sequelize = connect({ file: null });
   initModels(sequelize);
   const migrator = createMigrator(sequelize);
   const tables = async (): Promise<string[]> => (await sequelize.getQueryInterface().showAllTables()).filter((t) => t !== 'sequelize_meta').sort();

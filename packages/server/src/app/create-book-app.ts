@@ -1,0 +1,97 @@
+import { API_PATHS, InstrumentDto, JuiceDto, PlaceDto, SupplyDto, type UnreadableRow } from '@trug/contract';
+import { Router, type RequestHandler } from 'express';
+import { createBatchRouter } from '../batches/batch.router.js';
+import { createBatchService } from '../batches/batch.service.js';
+import { InstrumentModel, JuiceModel, PlaceModel, SupplyModel } from '../cards/card.models.js';
+import { createCardRouter } from '../cards/card.router.js';
+import { createCardStore } from '../cards/card.store.js';
+import type { BookInUse } from '../cellar/book-keeper.js';
+import type { BookState } from '../cellar/open-book.js';
+import type { ChangeHub } from '../changes/change-hub.js';
+import { tellChanges } from '../changes/tell-changes.js';
+import { checkInstrument } from '../devices/check-instrument.js';
+import { createDeviceRouter } from '../devices/device.router.js';
+import { createDeviceService } from '../devices/device.service.js';
+import { createLiveHub } from '../devices/live-hub.js';
+import { createStandIns, type PostReadings } from '../devices/stand-ins.js';
+import { entryRepository } from '../entries/entry.repository.js';
+import { createEntryRouter } from '../entries/entry.router.js';
+import { createEntryService } from '../entries/entry.service.js';
+import { createFamilyRouter } from '../families/family.router.js';
+import { checkJuiceCard } from '../families/pours.js';
+import { HttpError } from '../http/http-error.js';
+import { createReadingsRouter } from '../readings/readings-out.js';
+import { createSettingsRouter } from '../settings/settings.router.js';
+import { unreadableSettings } from '../settings/settings.store.js';
+import { createVesselRouter } from '../vessels/vessel.router.js';
+import type { Clock } from './clock.js';
+
+/** What serves a book is made of. */
+export interface BookAppDeps {
+  readonly clock: Clock;
+  readonly changes: ChangeHub;
+  /** How a stand-in posts: over HTTP, as any device does. */
+  readonly postReadings: PostReadings;
+  /** Over how long a device's requests are counted before it is told to wait, ms. */
+  readonly floodWindowMs: number;
+}
+
+/** Everything that answers from one book, and a way to end what it keeps running. */
+export interface BookApp {
+  readonly router: Router;
+  readonly unreadable: () => Promise<readonly UnreadableRow[]>;
+  readonly close: () => void;
+}
+
+/** A damaged book is only looked at, a closed one not even that. */
+function asFarAsItGoes(state: BookState): RequestHandler {
+  return (request, _response, next) => {
+    if (state.mode === 'closed') throw new HttpError('closed', state.why);
+    if (state.mode === 'salvaged' && request.method !== 'GET' && request.method !== 'HEAD') throw new HttpError('read-only', state.why);
+    next();
+  };
+}
+
+/**
+ * What answers from one book.
+ *
+ * @param book - the open book with its queue of writes
+ * @param deps - clock, open windows and the ways of devices
+ * @returns its routes under `/api`
+ */
+export function createBookApp({ queue: { write }, state }: BookInUse, { clock, changes, postReadings, floodWindowMs }: BookAppDeps): BookApp {
+  const juices = createCardStore({ model: JuiceModel, dto: JuiceDto, word: 'juice', check: checkJuiceCard }, write);
+  const supplies = createCardStore({ model: SupplyModel, dto: SupplyDto, word: 'supply' }, write);
+  const places = createCardStore({ model: PlaceModel, dto: PlaceDto, word: 'place' }, write);
+  const instruments = createCardStore({ model: InstrumentModel, dto: InstrumentDto, word: 'instrument', check: checkInstrument }, write);
+  const entries = createEntryService({ write, clock, juices });
+  const batches = createBatchService({ write, entries });
+  const hub = createLiveHub();
+  const devices = createDeviceService({ write, clock, instruments, hub });
+  const standIns = createStandIns({ clock, instruments, batches, devices, post: postReadings });
+  const router = Router();
+  router.use('/api', asFarAsItGoes(state), tellChanges(changes));
+  router.use(API_PATHS.batches, createBatchRouter(batches));
+  router.use(API_PATHS.families, createFamilyRouter(batches));
+  router.use(API_PATHS.juices, createCardRouter(juices));
+  router.use(API_PATHS.supplies, createCardRouter(supplies));
+  router.use(API_PATHS.places, createCardRouter(places));
+  router.use(API_PATHS.instruments, createCardRouter(instruments));
+  router.use(API_PATHS.devices, createDeviceRouter({ service: devices, hub, standIns, floodWindowMs }));
+  router.use(API_PATHS.entries, createEntryRouter(entries));
+  router.use(API_PATHS.vessels, createVesselRouter(write));
+  router.use(API_PATHS.settings, createSettingsRouter(write));
+  router.use(API_PATHS.readings, createReadingsRouter({ batches, devices, instruments }));
+  return {
+    router,
+    unreadable: async () => [
+      ...(await entryRepository.read(null)).unreadable,
+      ...(await Promise.all([juices, supplies, places, instruments].map((store) => store.unreadable()))).flat(),
+      ...(await unreadableSettings()),
+    ],
+    close: () => {
+      standIns.stopAll();
+      hub.close();
+    },
+  };
+}

@@ -1,0 +1,47 @@
+import type { RequestHandler } from 'express';
+import { API_PATHS } from '@trug/contract';
+import type { ChangeHub } from './change-hub.js';
+
+/** By which header a window says who it is, so that it is not told what it did itself. */
+export const WINDOW_HEADER = 'x-trug-window';
+const LONGEST_NAME = 40;
+
+const RESOURCE_AT: readonly (readonly [path: string, resource: string])[] = [
+  [API_PATHS.juices, 'juices'],
+  [API_PATHS.supplies, 'supplies'],
+  [API_PATHS.places, 'places'],
+  [API_PATHS.instruments, 'instruments'],
+  [API_PATHS.vessels, 'vessels'],
+  [API_PATHS.settings, 'settings'],
+];
+
+function batchesIn(body: unknown): readonly string[] {
+  if (typeof body !== 'object' || body === null) return [];
+  const own = 'id' in body && 'methodId' in body ? [body.id] : [];
+  const begun = 'batches' in body && Array.isArray(body.batches) ? body.batches.map((b: { readonly id?: unknown } | null) => b?.id) : [];
+  const filed = 'entries' in body && Array.isArray(body.entries) ? body.entries.map((e: { readonly batchId?: unknown } | null) => e?.batchId) : [];
+  return [...new Set([...own, ...begun, ...filed].filter((id) => typeof id === 'string'))];
+}
+
+/**
+ * Tells the other windows what a request changed, once it was answered well.
+ *
+ * @param hub - the open windows
+ * @returns a handler to go before the routers
+ */
+export function tellChanges(hub: ChangeHub): RequestHandler {
+  return (request, response, next) => {
+    if (request.method !== 'GET' && request.method !== 'HEAD') {
+      const path = `${request.baseUrl}${request.path}`;
+      response.on('finish', () => {
+        if (response.statusCode >= 300) return;
+        const by = request.header(WINDOW_HEADER)?.slice(0, LONGEST_NAME);
+        const [, resource] = RESOURCE_AT.find(([at]) => path.startsWith(at)) ?? [];
+        if (resource !== undefined) hub.tell({ resources: [resource] }, by);
+        const touched = path.startsWith(API_PATHS.devices) ? [] : batchesIn(request.body);
+        if (touched.length > 0) hub.tell({ batches: touched }, by);
+      });
+    }
+    next();
+  };
+}
