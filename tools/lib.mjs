@@ -1,5 +1,6 @@
 // What the commands share: finding out what is missing on a fresh machine, and getting it with visible progress.
 import { spawn, spawnSync } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { dirname, join } from 'node:path';
@@ -117,27 +118,48 @@ export async function freePort() {
   });
 }
 
-/** Starts the built server and waits until it answers. */
+/** What `startBuiltServer` gives when something else answers on the port. */
+export const PORT_TAKEN = Symbol('port taken');
+const EXIT_PORT_TAKEN = 3;
+const START_MS = 30_000;
+
+/**
+ * Starts the built server and waits until it answers, and until it is certain that it is the one that answers: another
+ * Trug may run on the same port by another name of this machine.
+ */
 export async function startBuiltServer({ env = {}, stdio = 'inherit' } = {}) {
-  const all = { ...process.env, TRUG_WEB: join(ROOT, 'packages/web/dist'), ...env };
-  const child = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], { env: all, stdio: ['ignore', stdio, 'inherit'] });
-  const url = `http://localhost:${all.TRUG_PORT ?? 4680}`;
-  const ended = new Promise((resolve) => child.once('exit', resolve));
-  for (let i = 0; i < 100; i += 1) {
-    if (child.exitCode !== null) giveUp('Trug did not start.', `Is something else using port ${all.TRUG_PORT ?? 4680}? Set TRUG_PORT to another.`);
-    const answers = await fetch(`${url}/api/clock`).then(
-      (r) => r.ok,
-      () => false,
-    );
-    if (answers) return { child, url, ended };
-    await new Promise((resolve) => setTimeout(resolve, 100));
+  const token = randomUUID();
+  const all = { ...process.env, TRUG_WEB: join(ROOT, 'packages/web/dist'), ...env, TRUG_RUN: token };
+  // In a process group of its own, so that Ctrl+C reaches it once, through here; over the channel it learns when this process has gone.
+  const child = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], { env: all, stdio: ['ignore', stdio, 'inherit', 'ipc'], detached: true });
+  const ended = new Promise((resolve) => child.once('exit', (code) => resolve(code)));
+  const listening = new Promise((resolve) => child.once('message', resolve));
+  const late = new Promise((resolve) => setTimeout(() => resolve(null), START_MS).unref());
+  const first = await Promise.race([listening, ended.then((code) => ({ code })), late]);
+  if (first === null) {
+    child.kill();
+    return giveUp('Trug did not answer within half a minute.', 'Start it again; if it stays so, look at the lines above.');
   }
-  child.kill();
-  return giveUp('Trug did not answer within ten seconds.', 'Start it again; if it stays so, look at the lines above.');
+  if ('code' in first) {
+    if (first.code === EXIT_PORT_TAKEN) return PORT_TAKEN;
+    return giveUp('Trug did not start.', 'The line above says why.');
+  }
+  const answer = await fetch(`${first.url}/api/clock`).catch(() => null);
+  if (answer?.headers.get('x-trug-run') !== token) {
+    child.kill();
+    await ended;
+    return PORT_TAKEN;
+  }
+  return { child, url: first.url, ended, token };
 }
 
-/** Passes an interrupt on to the server and waits for its clean stop. */
+/** Fills a running, empty Trug that was started here with the demo season. */
+export async function makeDemoSeason({ url, token }) {
+  run(process.execPath, [join(ROOT, 'packages/server/dist/demo/main.js'), url, token]);
+}
+
+/** Passes an interrupt on to the server, a second one too, and waits for its stop. */
 export async function untilStopped({ child, ended }) {
-  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill('SIGTERM'));
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => child.kill(signal));
   await ended;
 }

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { freePort, ROOT, run, startBuiltServer } from './lib.mjs';
+import { makeDemoSeason, startBuiltServer } from './lib.mjs';
 
 /** The day on which pictures and benchmarks are made, so that they come out alike. */
 const TODAY = '2026-11-23';
@@ -9,10 +9,9 @@ const TODAY = '2026-11-23';
 /** Runs a piece of work against a demo season of its own, on its own port and in its own folder. */
 export async function withDemo(work) {
   const data = mkdtempSync(join(tmpdir(), 'trug-made-'));
-  const port = await freePort();
-  const server = await startBuiltServer({ env: { TRUG_DATA: data, TRUG_PORT: String(port), TRUG_TODAY: TODAY, TRUG_LOG: 'silent' }, stdio: 'ignore' });
+  const server = await startBuiltServer({ env: { TRUG_DATA: data, TRUG_PORT: '0', TRUG_TODAY: TODAY, TRUG_LOG: 'silent' }, stdio: 'ignore' });
   try {
-    run(process.execPath, [join(ROOT, 'packages/server/dist/demo/main.js'), server.url]);
+    await makeDemoSeason(server);
     await work(server.url);
   } finally {
     server.child.kill('SIGTERM');

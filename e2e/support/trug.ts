@@ -16,6 +16,9 @@ const CHROMIUM_FLAGS = [
   '--disable-sync',
 ];
 
+/** By which the demo's maker knows that it writes into this test's own Trug. */
+const RUN = 'e2e';
+
 /** A screen to test at. */
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true };
@@ -36,7 +39,7 @@ export class TestTrug {
   async start(today: string, season = false): Promise<void> {
     this.port = await freePort();
     await this.serve(today);
-    if (season) await finished(spawn(process.execPath, [join(ROOT, 'packages/server/dist/demo/main.js'), this.url], { stdio: 'inherit' }));
+    if (season) await finished(spawn(process.execPath, [join(ROOT, 'packages/server/dist/demo/main.js'), this.url, RUN], { stdio: 'inherit' }));
     this.browser = await puppeteer.launch({
       executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
       args: [...CHROMIUM_FLAGS, `--user-data-dir=${this.profile}`],
@@ -82,6 +85,7 @@ export class TestTrug {
       TRUG_DATA: this.dataDir,
       TRUG_TODAY: today,
       TRUG_LOG: 'silent',
+      TRUG_RUN: RUN,
       TRUG_WEB: join(ROOT, 'packages/web/dist'),
     };
     this.child = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], { env, stdio: ['ignore', 'ignore', 'inherit'] });

@@ -28,6 +28,9 @@ const { config, server } = await begin();
 process.stdout.write(`Trug is at ${server.url}\nIts data is in ${config.dataDir}\n`);
 if (server.trouble !== null) process.stderr.write(`${server.trouble}\nOpen ${server.url} to see what can be done.\n`);
 
+// Whoever started this run over a channel waits to hear where it answers.
+process.send?.({ url: server.url });
+
 let stopping = false;
 const stop = (): void => {
   // Asked a second time, whoever asks does not want to wait.

@@ -15,4 +15,6 @@ export interface Problem {
   readonly detail: string;
   readonly code: string;
   readonly fields?: readonly ProblemField[];
+  /** What is stored under the same name, where something else was quicker. */
+  readonly current?: unknown;
 }

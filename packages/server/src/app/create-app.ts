@@ -11,6 +11,7 @@ import type { CellarService } from '../cellar/cellar.service.js';
 import type { ChangeHub } from '../changes/change-hub.js';
 import { boundedJson } from '../http/bounded-body.js';
 import { createProblemHandler, notFound } from '../http/problem-handler.js';
+import { RUN_HEADER } from '../http/run-header.js';
 import { whoMayAsk } from '../http/who-may-ask.js';
 import type { Clock } from './clock.js';
 
@@ -32,8 +33,6 @@ export interface AppDeps {
   readonly runToken: string | null;
 }
 
-/** The header in which a run says which it is. */
-export const RUN_HEADER = 'X-Trug-Run';
 const YEAR_MS = 365 * 86_400_000;
 
 const STRICT = helmet({
@@ -70,7 +69,7 @@ export function createApp(deps: AppDeps): Express {
   app.use(compression());
   app.get(API_PATHS.clock, (_request, response) => {
     if (runToken !== null) response.setHeader(RUN_HEADER, runToken);
-    response.json({ now: clock.now().toISOString(), fixed: clock.fixed });
+    response.json({ now: clock.now().toISOString(), fixed: clock.fixed, mode: keeper.book().state.mode });
   });
   app.get(API_PATHS.changes, (_request, response) => {
     changes.follow(response);

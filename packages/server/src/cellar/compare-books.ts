@@ -26,9 +26,18 @@ async function number(database: RawDatabase, sql: string): Promise<number> {
 }
 
 async function counted(count: (table: string, key: string) => Promise<number>): Promise<BookCounts> {
-  const counts: Record<string, number> = {};
-  for (const [name, [table, key]] of Object.entries(TABLES)) counts[name] = await count(table, key);
-  return counts as unknown as BookCounts;
+  const counts: { -readonly [K in keyof BookCounts]: number } = {
+    batches: 0,
+    entries: 0,
+    juices: 0,
+    supplies: 0,
+    vessels: 0,
+    places: 0,
+    instruments: 0,
+    readings: 0,
+  };
+  for (const name of Object.keys(counts) as (keyof BookCounts)[]) counts[name] = await count(...TABLES[name]);
+  return counts;
 }
 
 /**

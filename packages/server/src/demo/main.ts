@@ -1,5 +1,5 @@
 import { makeSeason } from './make-season.js';
 
-const baseUrl = process.argv[2];
-if (baseUrl === undefined) throw new Error('usage: main.js BASE_URL');
-await makeSeason(baseUrl);
+const [, , baseUrl, runToken] = process.argv;
+if (baseUrl === undefined || runToken === undefined) throw new Error('usage: main.js BASE_URL RUN_TOKEN');
+await makeSeason(baseUrl, runToken);

@@ -1,6 +1,7 @@
 import { API_PATHS, type InstrumentDto, type JuiceDto, type SupplyDto } from '@trug/contract';
 import { DAY_MS, replay, type Entry, type Steeping } from '@trug/core';
 import { ulid as makeUlid } from 'ulid';
+import { RUN_HEADER } from '../http/run-header.js';
 import { DEMO_FLOAT_IN, DEMO_INSTRUMENTS, DEMO_PLACES, floatTrace } from './instruments.js';
 import { DEMO_JUICES, DEMO_SUPPLIES, type JuiceStory } from './larder.js';
 import { DEMO_SEASON, DEMO_VESSELS } from './season.js';
@@ -34,12 +35,25 @@ interface Telling {
   readonly logs: Map<string, readonly Entry[]>;
 }
 
+/** Refuses a Trug that is not the one that was started for this, or that has anything in it. */
+async function checkMayBeFilled(baseUrl: string, runToken: string | null): Promise<void> {
+  const { headers } = await fetch(`${baseUrl}${API_PATHS.clock}`);
+  if (runToken !== null && headers.get(RUN_HEADER) !== runToken) throw new Error(`another Trug answers at ${baseUrl}: nothing was written into it`);
+  for (const path of [API_PATHS.batches, API_PATHS.juices, API_PATHS.vessels, API_PATHS.supplies]) {
+    const list: unknown = await (await fetch(`${baseUrl}${path}`)).json();
+    if (!Array.isArray(list) || list.length > 0) throw new Error(`the cellar at ${baseUrl} is not empty: the demo season is not for a cellar in use`);
+  }
+}
+
 /**
  * Makes the demo season through the API that people use. Days count back from the server's own clock.
  *
  * @param baseUrl - a running, empty Trug
+ * @param runToken - handed to it when it was started; null when it is known by its port alone, as in tests
+ * @throws {Error} when it is not that Trug, or has anything in it; nothing is written then
  */
-export async function makeSeason(baseUrl: string): Promise<void> {
+export async function makeSeason(baseUrl: string, runToken: string | null = null): Promise<void> {
+  await checkMayBeFilled(baseUrl, runToken);
   const clock = (await (await fetch(`${baseUrl}${API_PATHS.clock}`)).json()) as { readonly now: string };
   const nowMs = Date.parse(clock.now);
   const chance = seeded(20);

@@ -79,7 +79,7 @@ export function createProblemHandler({ log, dataDir = null, noteTrouble = () => 
     if (!known) log.error({ err: error }, 'request failed');
     const status = known ? STATUS_BY_CODE[known.code] : 500;
     const code = known?.code ?? 'failed';
-    const problem: Problem & { readonly current?: unknown } = {
+    const problem: Problem = {
       type: 'about:blank',
       title: TITLES[code],
       status,

@@ -1,9 +1,10 @@
-import { provideHttpClient, withFetch } from '@angular/common/http';
+import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
 import { provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
 import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
 import { routes } from './app.routes';
+import { windowName } from './shared/window-name.interceptor';
 import { batchesFeature } from './state/batches.reducer';
 import { cellarbookEffects } from './state/cellarbook.effects';
 import { cupboardFeature } from './state/cupboard.reducer';
@@ -15,7 +16,7 @@ export const appConfig: ApplicationConfig = {
   providers: [
     provideZonelessChangeDetection(),
     provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'enabled' })),
-    provideHttpClient(withFetch()),
+    provideHttpClient(withFetch(), withInterceptors([windowName])),
     provideStore({}, { runtimeChecks: { strictStateImmutability: true, strictActionImmutability: true, strictActionTypeUniqueness: true } }),
     provideState(batchesFeature),
     provideState(cupboardFeature),

@@ -38,5 +38,6 @@ export const routes: Routes = [
   { path: 'cellar', title: 'Cellar · Trug', loadComponent: async () => (await import('./features/cellar/cellar')).Cellar },
   { path: 'cupboard', title: 'Cupboard · Trug', loadComponent: async () => (await import('./features/cupboard/cupboard')).Cupboard },
   { path: 'settings', title: 'Settings · Trug', loadComponent: async () => (await import('./features/settings/settings-page')).SettingsPage },
+  { path: 'settings/book', title: 'Where it is kept · Trug', loadComponent: async () => (await import('./features/book/book-page')).BookPage },
   { path: ':place', loadComponent: async () => (await import('./features/places/coming-place')).ComingPlace },
 ];

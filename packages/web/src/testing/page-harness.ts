@@ -20,7 +20,7 @@ import {
 import type { Entry } from '@trug/core';
 import { BatchApiActions, BatchPageActions } from '../app/state/batches.actions';
 import { batchesFeature } from '../app/state/batches.reducer';
-import { CellarbookApiActions } from '../app/state/cellarbook.actions';
+import { CellarbookApiActions, CupboardPageActions } from '../app/state/cellarbook.actions';
 import { cupboardFeature } from '../app/state/cupboard.reducer';
 import { LarderApiActions, LarderPageActions, type Shelf, type Shelves } from '../app/state/larder.actions';
 import { larderFeature } from '../app/state/larder.reducer';
@@ -59,6 +59,7 @@ export class PageHarness {
   /** Opens a page on a store that was just loaded; nothing is sent anywhere. */
   static async open(page: Type<unknown>, setting: PageSetting = {}): Promise<PageHarness> {
     localStorage.clear();
+    sessionStorage.clear();
     return PageHarness.reopen(page, setting);
   }
 
@@ -95,7 +96,18 @@ export class PageHarness {
     const store = TestBed.inject<Store>(Store);
     store.dispatch(
       CellarbookApiActions.loaded({
-        book: { now: dayAt(today), batches, vessels, juices, supplies, instruments, places, settings: { ...DEFAULT_SETTINGS, ...settings } },
+        book: {
+          now: dayAt(today),
+          loadedAtMs: Date.now(),
+          mode: 'open',
+          batches,
+          vessels,
+          juices,
+          supplies,
+          instruments,
+          places,
+          settings: { ...DEFAULT_SETTINGS, ...settings },
+        },
       }),
     );
     const fixture = TestBed.createComponent(page);
@@ -106,6 +118,16 @@ export class PageHarness {
       if (action.type === BatchPageActions.entriesWritten.type && 'entries' in action) harness.answer(store, action.entries as readonly Entry[]);
       if (action.type === LarderPageActions.cardSaved.type) harness.answerCard(store, action as ReturnType<typeof LarderPageActions.cardSaved>);
       if (action.type === LarderPageActions.pourMade.type) harness.answerPour(store, action as ReturnType<typeof LarderPageActions.pourMade>);
+    });
+    TestBed.inject(ScannedActionsSubject).subscribe((action) => {
+      if (action.type === CupboardPageActions.vesselAdded.type && 'vessel' in action) {
+        const { vessel } = action as ReturnType<typeof CupboardPageActions.vesselAdded>;
+        setTimeout(() => store.dispatch(CellarbookApiActions.vesselStored({ vessel })));
+      }
+      if (action.type === BatchPageActions.batchBegun.type && 'draft' in action) {
+        const { draft } = action as ReturnType<typeof BatchPageActions.batchBegun>;
+        setTimeout(() => store.dispatch(BatchApiActions.batchStored({ batch: { ...draft.batch, entries: draft.entries } })));
+      }
     });
     await fixture.whenStable();
     return harness;

@@ -1,6 +1,7 @@
 import { dayAt, finishedLog, filled, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
 import { sampleJuice } from '../../testing/sample-juice';
 import { sampleSupply } from '../../testing/sample-supply';
+import { DOUBLE_CLICK_MS } from '../shared/outbox/outbox';
 import { PageHarness } from '../../testing/page-harness';
 import { CupboardPageActions } from '../state/cellarbook.actions';
 import { Cellar } from './cellar/cellar';
@@ -55,6 +56,10 @@ describe('Cellar', () => {
     const page = await PageHarness.open(Cellar, { batches: [sampleBatch(bottledLog)], today: 80 });
     expect(page.text('.left')).toBe('2 of 2 left');
     await page.press('Open one crown-capped 500 mL of Lot');
+    // A second press at once is a double click, and one bottle.
+    await page.press('Open one crown-capped 500 mL of Lot');
+    expect(page.text('.left')).toBe('1 of 2 left');
+    await new Promise((resolve) => setTimeout(resolve, DOUBLE_CLICK_MS));
     await page.press('Open one crown-capped 500 mL of Lot');
     expect(page.text('.left')).toBe('0 of 2 left');
     expect(page.has('button[disabled]')).toBe(true);

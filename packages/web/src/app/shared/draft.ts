@@ -1,5 +1,8 @@
-import { effect, inject, signal, type WritableSignal } from '@angular/core';
+import { DestroyRef, effect, inject, signal, untracked, type WritableSignal } from '@angular/core';
 import { ActivatedRoute } from '@angular/router';
+import { DraftOffers } from './draft-offers';
+import { readStored, removeStored, storedKeys, writeStored } from './stored';
+import { openWindows, windowId } from './window-id';
 
 /** A form's fields as typed. */
 export type DraftFields = object;
@@ -13,20 +16,42 @@ export interface Draft<T extends DraftFields> {
   readonly forget: () => void;
 }
 
-function restored<T extends DraftFields>(key: string, initial: T): T {
-  const text = localStorage.getItem(key);
-  if (text === null) return initial;
-  const stored: unknown = JSON.parse(text);
-  if (typeof stored !== 'object' || stored === null) return initial;
-  const known = Object.entries(stored).filter(([field, value]) => field in initial && typeof value === 'string');
+/** A draft as this browser keeps it: whose window's, since when, and what was typed. */
+interface StoredDraft {
+  readonly by: string;
+  readonly atMs: number;
+  readonly fields: object;
+}
+
+/** A draft that belongs to no window: it waits for a form to be opened. */
+const NOBODY = 'nobody';
+const PREFIX = 'trug.draft.';
+const storageKeyOf = (key: string, by: string): string => `${PREFIX}${key}@${by}`;
+
+function storedDraft(storageKey: string): StoredDraft | null {
+  const stored = readStored(storageKey);
+  if (typeof stored !== 'object' || stored === null || !('fields' in stored) || typeof stored.fields !== 'object' || stored.fields === null) return null;
+  const by = 'by' in stored && typeof stored.by === 'string' ? stored.by : NOBODY;
+  return { by, atMs: 'atMs' in stored && typeof stored.atMs === 'number' ? stored.atMs : 0, fields: stored.fields };
+}
+
+/** The known fields of a draft over what a form begins with; anything else in it is left out. */
+function restored<T extends DraftFields>(initial: T, stored: StoredDraft | null): T {
+  if (!stored) return initial;
+  const known = Object.entries(stored.fields).filter(([field, value]) => field in initial && typeof value === 'string');
   return { ...initial, ...Object.fromEntries(known) };
+}
+
+/** Drafts of a form that are not this window's, newest first. */
+function othersOf(key: string): readonly StoredDraft[] {
+  return storedKeys(storageKeyOf(key, ''))
+    .filter((storageKey) => storageKey !== storageKeyOf(key, windowId()))
+    .flatMap((storageKey) => storedDraft(storageKey) ?? [])
+    .sort((a, b) => b.atMs - a.atMs);
 }
 
 /** The draft that carries a yeast chosen when the batch was begun to the day it is pitched. */
 export const PITCH_DRAFT = 'pitch';
-
-/** Where a draft of a name is kept in this browser. */
-const storageKeyOf = (key: string): string => `trug.draft.${key}`;
 
 /**
  * Leaves fields for a form that will be opened later.
@@ -35,45 +60,73 @@ const storageKeyOf = (key: string): string => `trug.draft.${key}`;
  * @param fields - what its form should begin with
  */
 export function leaveDraft(key: string, fields: DraftFields): void {
-  localStorage.setItem(storageKeyOf(key), JSON.stringify(fields));
+  writeStored(storageKeyOf(key, NOBODY), { by: NOBODY, atMs: Date.now(), fields } satisfies StoredDraft);
 }
 
 /**
- * A form's draft, kept in this browser at every keystroke until it is filed.
+ * A form's draft, kept in this browser at every keystroke until it is filed. It belongs to its window: what another
+ * window has begun is offered and never mixed in; what a window that is closed has begun is taken up.
  *
  * @param key - the draft's name, unique to the form and what it is about
  * @param initial - what the fields hold at first
  * @returns the draft; call within an injection context
  */
 export function createDraft<T extends DraftFields>(key: string, initial: T): Draft<T> {
-  const storageKey = storageKeyOf(key);
-  const fields = signal(restored(storageKey, initial));
+  const offers = inject(DraftOffers);
+  const own = storageKeyOf(key, windowId());
+  const left = storageKeyOf(key, NOBODY);
+  const begun = restored(initial, storedDraft(own) ?? storedDraft(left));
+  const fields = signal(begun);
   let kept = true;
   effect(() => {
     const now = fields();
-    if (kept) leaveDraft(key, now);
+    // Only what was typed is kept, so that opening a form leaves nothing behind.
+    if (kept && now !== initial) writeStored(own, { by: windowId(), atMs: Date.now(), fields: now } satisfies StoredDraft);
   });
+  const takeUp = (other: StoredDraft): void => {
+    fields.set(restored(initial, other));
+    removeStored(storageKeyOf(key, other.by));
+  };
+  if (begun === initial) {
+    void lookAround(key, () => untracked(fields) === initial).then((found) => {
+      if (!found) return;
+      if (found.open) offers.make({ key, atMs: found.draft.atMs, takeUp: () => takeUp(found.draft) });
+      else takeUp(found.draft);
+    });
+  }
+  inject(DestroyRef).onDestroy(() => offers.withdraw(key));
   return {
     fields,
     set: (field, value) => fields.update((now) => ({ ...now, [field]: value })),
     forget: () => {
       kept = false;
-      localStorage.removeItem(storageKey);
+      removeStored(own);
+      removeStored(left);
+      offers.withdraw(key);
     },
   };
+}
+
+/** The newest draft of another window, and whether that window is open; null when there is none or the form was typed in by now. */
+async function lookAround(key: string, untouched: () => boolean): Promise<{ readonly draft: StoredDraft; readonly open: boolean } | null> {
+  const [draft] = othersOf(key);
+  if (!draft) return null;
+  const open = await openWindows();
+  return untouched() ? { draft, open: open.has(draft.by) } : null;
 }
 
 /** The name of a form's draft about one batch, so that one batch's draft never shows in another's form. */
 export const batchDraftKey = (form: string, batchId: string): string => `${form}:${batchId}`;
 
 /**
- * The draft of a form about the batch in the page's address.
+ * The draft of a form about what the page's address names: a batch, an entry of it, or a card. A form for something
+ * new has a draft of its own.
  *
  * @param form - the form's name
  * @param initial - what the fields hold at first
  * @returns the draft; call within an injection context
  */
 export function createBatchDraft<T extends DraftFields>(form: string, initial: T): Draft<T> {
-  const batchId = inject(ActivatedRoute).snapshot.paramMap.get('id');
-  return createDraft(batchId === null ? form : batchDraftKey(form, batchId), initial);
+  const { paramMap } = inject(ActivatedRoute).snapshot;
+  return createDraft([form, paramMap.get('id'), paramMap.get('entryId')].filter((part) => part !== null).join(':'), initial);
 }

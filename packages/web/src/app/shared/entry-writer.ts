@@ -2,16 +2,20 @@ import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
 import { Actions, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
+import type { Problem } from '@trug/contract/plain';
 import type { Entry, EntryKind, EntryPayloads } from '@trug/core';
 import { checkEntryAgainst } from '@trug/core/log/check-entry';
 import { judgeState } from '@trug/core/log/judge-state';
 import { replay } from '@trug/core/log/replay';
-import { NO_ANSWER } from '../state/cellarbook.api';
-import { newId } from './new-id';
+import { MOST_DAYS_AHEAD, daysBetween } from '@trug/core/quantity/days';
 import { filter, firstValueFrom } from 'rxjs';
-import { BatchApiActions, BatchPageActions } from '../state/batches.actions';
+import { NO_ANSWER } from '../state/cellarbook.api';
+import { BatchApiActions, BatchPageActions, type BatchDraft } from '../state/batches.actions';
 import type { BatchView } from '../state/batch-views.selectors';
-import { cupboardFeature } from '../state/cupboard.reducer';
+import { Clock } from './clock';
+import { newId } from './new-id';
+import { isAnswered, Outbox } from './outbox/outbox';
+import { TwoVersions } from './two-versions/two-versions';
 
 /** An act before it has an id and a time of writing. */
 export type Act = {
@@ -24,19 +28,22 @@ export class EntryWriter {
   private readonly actions = inject(Actions);
   private readonly store = inject(Store);
   private readonly router = inject(Router);
-  private readonly loadedNow = this.store.selectSignal(cupboardFeature.selectNow);
-  private readonly openedAtMs = Date.now();
+  private readonly outbox = inject(Outbox);
+  private readonly versions = inject(TwoVersions);
+  private readonly clock = inject(Clock);
 
   /** Now by the server's clock, which may stand at another day than this machine's. */
   now(): string {
-    return new Date(Date.parse(this.loadedNow()) + (Date.now() - this.openedAtMs)).toISOString();
+    return this.clock.now();
   }
 
   /** An entry as it will be sent. Without a day of its own it comes after everything the batch's log already holds. */
   entry(batchId: string, act: Act, lastEntryAt: string | null = null): Entry {
     const clock = this.now();
-    const now = lastEntryAt !== null && lastEntryAt >= clock ? new Date(Date.parse(lastEntryAt) + 1000).toISOString() : clock;
-    return { id: newId(), batchId, at: act.at ?? now, writtenAt: now, note: act.note ?? '', kind: act.kind, payload: act.payload } as Entry;
+    // What a wrong clock dated far ahead is no reason to date anything else ahead.
+    const follows = lastEntryAt !== null && lastEntryAt >= clock && daysBetween(clock, lastEntryAt) < MOST_DAYS_AHEAD / 2;
+    const now = follows ? new Date(Date.parse(lastEntryAt) + 1000).toISOString() : clock;
+    return { id: newId(), batchId, at: act.at ?? now, writtenAt: clock, note: act.note ?? '', kind: act.kind, payload: act.payload } as Entry;
   }
 
   /**
@@ -48,18 +55,65 @@ export class EntryWriter {
     const entries = acts.map((act) => this.entry(view.batch.id, act, view.state.lastEntryAt));
     const refused = (await refusalByContract(entries)) ?? refusalByCore(view, entries);
     if (refused !== null) return refused;
+    const problem = await this.file(entries, said);
+    if (problem !== null) return problem.detail;
+    if (then === 'to-batch') await this.router.navigate(['/batch', view.batch.id]);
+    return null;
+  }
+
+  /**
+   * Sends entries that were checked, each once however often it is pressed.
+   *
+   * @returns why the server refused them; null once it has them
+   */
+  async file(entries: readonly Entry[], said: string): Promise<Problem | null> {
+    const key = `entries:${entries.map((e) => `${e.batchId}:${e.kind}${e.kind === 'corrected' ? e.payload.entryId : ''}`).join('+')}`;
+    const sending = { key, body: entries, freshIds: entries.map((e) => e.id), now: this.now() };
+    const { answer, body } = await this.outbox.send(sending, (sent) => this.answerTo(sent, said), isAnswered);
+    if (answer?.code !== 'conflict' || body.length === 0) return answer;
+    // An earlier try had arrived after all, and was changed since: the maker says which of the two is meant.
+    const also = await this.versions.ofEntries(answer.current, body);
+    if (also === null) return answer;
+    this.outbox.settle(key);
+    return also.length === 0 ? null : this.file(also, said);
+  }
+
+  /** Begins a batch with its first entries, once however often it is pressed; gives the batch as it was sent. */
+  async begin(draft: BatchDraft, about: (sent: BatchDraft) => void): Promise<string | null> {
+    const sending = { key: 'begin', body: draft, freshIds: [draft.batch.id, ...draft.entries.map((e) => e.id)], now: this.now() };
+    const { answer } = await this.outbox.send(
+      sending,
+      async (sent) => {
+        about(sent);
+        const answered = firstValueFrom(
+          this.actions.pipe(
+            ofType(BatchApiActions.batchStored, BatchApiActions.batchRefused),
+            filter((action) => ('problem' in action ? action.batchId : action.batch.id) === sent.batch.id),
+          ),
+        );
+        this.store.dispatch(BatchPageActions.batchBegun({ draft: sent }));
+        const action = await answered;
+        return 'problem' in action ? action.problem : null;
+      },
+      isAnswered,
+    );
+    if (answer?.code !== 'conflict') return answer?.detail ?? null;
+    // An earlier try had arrived, and the form was changed since: what is in it now is another batch.
+    this.outbox.settle('begin');
+    return `${answer.detail}. What you sent first was begun after all: look on the shelf. Press again to begin this one beside it.`;
+  }
+
+  private async answerTo(entries: readonly Entry[], said: string): Promise<Problem | null> {
     // The answer is awaited before the form is left, so that a refusal finds everything still in it.
-    const answer = firstValueFrom(
+    const answered = firstValueFrom(
       this.actions.pipe(
         ofType(BatchApiActions.entriesFiled, BatchApiActions.entriesRefused),
         filter((action) => action.entries === entries),
       ),
     );
     this.store.dispatch(BatchPageActions.entriesWritten({ entries, said }));
-    const answered = await answer;
-    if (answered.type === BatchApiActions.entriesRefused.type) return answered.problem.detail;
-    if (then === 'to-batch') await this.router.navigate(['/batch', view.batch.id]);
-    return null;
+    const action = await answered;
+    return 'problem' in action ? action.problem : null;
   }
 }
 

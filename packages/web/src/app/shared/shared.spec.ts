@@ -1,9 +1,7 @@
 import { TestBed } from '@angular/core/testing';
-import { provideZonelessChangeDetection } from '@angular/core';
 import { provideMockStore } from '@ngrx/store/testing';
 import { DEFAULT_SETTINGS, type VersionedSettings } from '@trug/contract/plain';
 import { filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../testing/sample-batch';
-import { createDraft, type Draft } from './draft';
 import { readQuantity } from './field/quantity-field';
 import { newId } from './new-id';
 import { Units } from './units/units';
@@ -33,36 +31,6 @@ describe('Units', () => {
     expect(readQuantity(units, '  ', 'volume')).toBeNull();
     expect(readQuantity(units, 'some', 'volume')).toMatchObject({ ok: false, error: { code: 'UNREADABLE' } });
     expect(readQuantity(units, '5 L', 'volume')).toMatchObject({ ok: true, value: { value: 5 } });
-  });
-});
-
-describe('createDraft', () => {
-  const draft = (initial = { a: '', b: 'x' }): Draft<{ a: string; b: string }> => TestBed.runInInjectionContext(() => createDraft('test', initial));
-  beforeEach(() => {
-    localStorage.clear();
-    TestBed.resetTestingModule();
-    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
-  });
-  it('comes back as it was left', () => {
-    const first = draft();
-    first.set('a', 'typed');
-    TestBed.tick();
-    expect(draft().fields()).toEqual({ a: 'typed', b: 'x' });
-  });
-  it('is gone once it is filed, and later changes do not bring it back', () => {
-    const first = draft();
-    first.set('a', 'typed');
-    TestBed.tick();
-    first.forget();
-    first.set('b', 'y');
-    TestBed.tick();
-    expect(draft().fields()).toEqual({ a: '', b: 'x' });
-  });
-  it('takes nothing it does not know from an older draft', () => {
-    localStorage.setItem('trug.draft.test', JSON.stringify({ a: 7, b: 'kept', c: 'stray' }));
-    expect(draft().fields()).toEqual({ a: '', b: 'kept' });
-    localStorage.setItem('trug.draft.test', 'null');
-    expect(draft().fields()).toEqual({ a: '', b: 'x' });
   });
 });
 

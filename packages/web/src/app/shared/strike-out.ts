@@ -6,16 +6,9 @@ import { newId } from './new-id';
  *
  * @param entry - what is to be struck out
  * @param note - why, in a word or two
+ * @param now - ISO 8601: it happens now, whenever the struck one says it did
  * @returns a correction without a replacement
  */
-export function strikeOut(entry: Entry, note: string): Entry {
-  return {
-    id: newId(),
-    batchId: entry.batchId,
-    kind: 'corrected',
-    at: entry.at,
-    writtenAt: new Date().toISOString(),
-    note,
-    payload: { entryId: entry.id, replacement: null },
-  };
+export function strikeOut(entry: Entry, note: string, now: string): Entry {
+  return { id: newId(), batchId: entry.batchId, kind: 'corrected', at: now, writtenAt: now, note, payload: { entryId: entry.id, replacement: null } };
 }

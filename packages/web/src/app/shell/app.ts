@@ -1,12 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal } from '@angular/core';
+import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
-import { dayText } from '@trug/core/quantity/days';
+import { filter, map } from 'rxjs';
 import { Icon } from '../shared/icon/icon';
 import { batchesFeature } from '../state/batches.reducer';
 import { BatchPageActions } from '../state/batches.actions';
 import { AppActions } from '../state/cellarbook.actions';
 import { cupboardFeature } from '../state/cupboard.reducer';
+import { DraftOffers } from '../shared/draft-offers';
+import { LiveBook } from '../shared/live-book/live-book';
+import { Outbox } from '../shared/outbox/outbox';
+import { Units } from '../shared/units/units';
+import { ZoneOfBrowser } from '../shared/zone-of-browser';
 import { isTyping, keyAct } from './keys';
 import { PLACES } from './places';
 
@@ -28,11 +34,38 @@ export class App {
   protected readonly loaded = this.store.selectSignal(batchesFeature.selectLoaded);
   protected readonly problem = this.store.selectSignal(batchesFeature.selectProblem);
   protected readonly places = PLACES;
+  private readonly drafts = inject(DraftOffers);
+  protected readonly offers = this.drafts.all;
+  private readonly units = inject(Units);
+  private readonly outbox = inject(Outbox);
+  protected readonly sending = this.outbox.sending;
+  private readonly url = toSignal(
+    this.router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      map((event) => event.urlAfterRedirects),
+    ),
+    { initialValue: location.pathname },
+  );
+  /** Where the book itself is looked after, which opens even when nothing can be read out of it. */
+  protected readonly atBook = computed(() => this.url().startsWith('/settings/book'));
+  private readonly mode = this.store.selectSignal(cupboardFeature.selectMode);
+  /** What stands in the way of writing, on every page but the one where it is mended. */
+  protected readonly notice = computed(() =>
+    this.mode() === 'salvaged' && !this.atBook() ? 'Your cellar is damaged. You see what could be saved; nothing can be written down.' : null,
+  );
   protected readonly helpOpen = signal(false);
-  protected readonly today = computed(() => (this.now() === '' ? '' : dayText(this.now(), true)));
+  protected readonly today = computed(() => (this.now() === '' ? '' : this.units.day(this.now(), true)));
 
   constructor() {
     this.store.dispatch(AppActions.opened());
+    inject(LiveBook).follow();
+    inject(ZoneOfBrowser);
+    // Before the form hears of it, which only the capturing phase does.
+    const hold = (event: Event): void => this.holdBack(event);
+    for (const kind of ['click', 'submit']) document.addEventListener(kind, hold, true);
+    inject(DestroyRef).onDestroy(() => {
+      for (const kind of ['click', 'submit']) document.removeEventListener(kind, hold, true);
+    });
     effect(() => {
       const { theme } = this.theme();
       if (theme === 'system') delete document.documentElement.dataset['theme'];
@@ -58,6 +91,22 @@ export class App {
       event.preventDefault();
       void this.router.navigateByUrl(act.go);
     }
+  }
+
+  /** While something is on its way to be filed, no main button sends anything more. */
+  private holdBack(event: Event): void {
+    if (!this.sending() || !(event.target instanceof Element)) return;
+    if (event.type === 'click' && event.target.closest('.btn-main') === null) return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+
+  protected leaveOffer(key: string): void {
+    this.drafts.withdraw(key);
+  }
+
+  protected hour(atMs: number): string {
+    return this.units.hour(new Date(atMs).toISOString());
   }
 
   private leave(event: KeyboardEvent): void {

@@ -16,6 +16,8 @@ export const BatchPageActions = createActionGroup({
     'Entries Written': props<{ readonly entries: readonly Entry[]; readonly said: string }>(),
     'Batch Begun': props<{ readonly draft: BatchDraft }>(),
     'Reload Asked': emptyProps(),
+    /** Another window changed these. */
+    'Changed Elsewhere': props<{ readonly batchIds: readonly string[] }>(),
   },
 });
 
@@ -26,6 +28,8 @@ export const BatchApiActions = createActionGroup({
     'Entries Filed': props<{ readonly entries: readonly Entry[]; readonly said: string }>(),
     'Entries Refused': props<{ readonly entries: readonly Entry[]; readonly problem: Problem }>(),
     'Batch Stored': props<{ readonly batch: BatchDto }>(),
-    'Batch Refused': props<{ readonly problem: Problem }>(),
+    'Batch Refused': props<{ readonly batchId: string; readonly problem: Problem }>(),
+    /** Batches as the server has them now. */
+    'Batches Refreshed': props<{ readonly batches: readonly BatchDto[] }>(),
   },
 });

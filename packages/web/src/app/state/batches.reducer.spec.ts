@@ -9,6 +9,8 @@ import { cupboardFeature } from './cupboard.reducer';
 const problem: Problem = { type: 'about:blank', title: 'No', status: 422, detail: 'No.', code: 'not-allowed' };
 const book = {
   now: '2026-11-23T10:00:00.000Z',
+  loadedAtMs: 0,
+  mode: 'open' as const,
   batches: [sampleBatch([filled()])],
   vessels: [],
   juices: [],
@@ -36,7 +38,7 @@ describe('batchesFeature', () => {
   it('keeps a refused beginning as a problem, not as a batch', () => {
     const sent = batchesFeature.reducer(loaded, BatchPageActions.batchBegun({ draft: { batch: { ...sampleBatch([]), id: 'C' }, entries: [] } }));
     expect(sent.sending).toBe(true);
-    const refused = batchesFeature.reducer(sent, BatchApiActions.batchRefused({ problem }));
+    const refused = batchesFeature.reducer(sent, BatchApiActions.batchRefused({ batchId: BATCH_ID, problem }));
     expect(refused).toMatchObject({ sending: false, problem, ids: [BATCH_ID] });
   });
   it('leaves the state alone for what it does not know', () => {

@@ -48,6 +48,7 @@ export const batchesFeature = createFeature({
     on(BatchApiActions.entriesRefused, (state, { entries }) => withoutEntries(state, entries)),
     on(BatchPageActions.batchBegun, (state) => ({ ...state, sending: true, problem: null })),
     on(BatchApiActions.batchStored, (state, { batch }) => adapter.upsertOne(batch, { ...state, sending: false })),
+    on(BatchApiActions.batchesRefreshed, (state, { batches }) => adapter.upsertMany([...batches], state)),
     on(LarderApiActions.pourStored, (state, { batches }) => adapter.upsertMany([...batches], state)),
     on(BatchApiActions.batchRefused, (state, { problem }) => ({ ...state, sending: false, problem })),
   ),

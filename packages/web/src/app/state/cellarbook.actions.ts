@@ -1,9 +1,13 @@
-import type { BatchDto, InstrumentDto, PlaceDto, StoredJuice, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
+import type { BatchDto, CellarMode, InstrumentDto, PlaceDto, StoredJuice, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 
 /** Everything the app opens with. */
 export interface Cellarbook {
   readonly now: string;
+  /** This machine's clock when it came, ms since 1970. */
+  readonly loadedAtMs: number;
+  /** Whether the cellar can be written into. */
+  readonly mode: CellarMode;
   readonly batches: readonly BatchDto[];
   readonly vessels: readonly VesselDto[];
   readonly settings: VersionedSettings;
@@ -39,7 +43,8 @@ export const CellarbookApiActions = createActionGroup({
     'Vessel Refused': props<{ readonly vessel: VesselDto; readonly problem: Problem }>(),
     'Cleaning Stored': props<{ readonly vessel: VesselDto }>(),
     'Cleaning Refused': props<{ readonly vesselId: string; readonly problem: Problem }>(),
-    'Settings Stored': props<{ readonly settings: VersionedSettings }>(),
+    /** As it was sent and as it was stored, on top of what another window may have stored. */
+    'Settings Stored': props<{ readonly sent: VersionedSettings; readonly settings: VersionedSettings }>(),
     'Settings Refused': props<{ readonly settings: VersionedSettings; readonly problem: Problem }>(),
   },
 });

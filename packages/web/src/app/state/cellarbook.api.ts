@@ -3,6 +3,7 @@ import { inject, Injectable } from '@angular/core';
 import {
   API_PATHS,
   type BatchDto,
+  type CellarMode,
   type InstrumentDto,
   type PlaceDto,
   type StoredJuice,
@@ -42,7 +43,7 @@ export class CellarbookApi {
 
   load(): Observable<Cellarbook> {
     return forkJoin({
-      clock: this.http.get<{ readonly now: string }>(API_PATHS.clock),
+      clock: this.http.get<{ readonly now: string; readonly mode: CellarMode }>(API_PATHS.clock),
       batches: this.http.get<readonly BatchDto[]>(API_PATHS.batches),
       vessels: this.http.get<readonly VesselDto[]>(API_PATHS.vessels),
       settings: this.http.get<VersionedSettings>(API_PATHS.settings),
@@ -50,7 +51,11 @@ export class CellarbookApi {
       supplies: this.http.get<readonly SupplyDto[]>(API_PATHS.supplies),
       instruments: this.http.get<readonly InstrumentDto[]>(API_PATHS.instruments),
       places: this.http.get<readonly PlaceDto[]>(API_PATHS.places),
-    }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, ...rest })));
+    }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, mode: clock.mode, loadedAtMs: Date.now(), ...rest })));
+  }
+
+  batch(id: string): Observable<BatchDto> {
+    return this.http.get<BatchDto>(`${API_PATHS.batches}/${id}`);
   }
 
   fileEntries(entries: readonly Entry[]): Observable<unknown> {

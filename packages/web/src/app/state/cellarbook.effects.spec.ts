@@ -16,13 +16,14 @@ import { AppActions, CupboardPageActions } from './cellarbook.actions';
 import { cellarbookEffects } from './cellarbook.effects';
 import { cupboardFeature } from './cupboard.reducer';
 
-const undo = new Subject<void>();
+let undo = new Subject<void>();
 const bar = { open: jest.fn(() => ({ onAction: () => undo })) };
 let http: HttpTestingController;
 let store: Store;
 
 beforeEach(() => {
   bar.open.mockClear();
+  undo = new Subject<void>();
   TestBed.configureTestingModule({
     providers: [
       provideZonelessChangeDetection(),
@@ -91,15 +92,20 @@ describe('filing', () => {
     expect(entriesOf()).toBe(1);
     expect(bar.open).toHaveBeenLastCalledWith('Its end is not proven.', 'Close', expect.anything());
   });
-  it('strikes out what was written when undo is pressed', () => {
+  it('strikes out what was written when undo is pressed', async () => {
     opened();
     const written = reading(3, 1.03);
     store.dispatch(BatchPageActions.entriesWritten({ entries: [written], said: 'Written down.' }));
     http.expectOne('/api/entries').flush({});
     undo.next();
-    const request = http.expectOne('/api/entries');
-    expect(request.request.body).toMatchObject({ entries: [{ kind: 'corrected', batchId: BATCH_ID, payload: { entryId: written.id, replacement: null } }] });
-    request.flush({});
+    await until(() =>
+      http.match('/api/entries').some((request) => {
+        const struck = { kind: 'corrected', batchId: BATCH_ID, payload: { entryId: written.id, replacement: null } };
+        expect(request.request.body).toMatchObject({ entries: [struck] });
+        request.flush({});
+        return true;
+      }),
+    );
     expect(bar.open).toHaveBeenLastCalledWith(expect.stringContaining('Taken back'), undefined, expect.anything());
   });
 });
@@ -116,16 +122,32 @@ describe('beginning a batch', () => {
 });
 
 describe('the cupboard', () => {
-  it('stores settings with the version the server gives, and goes back when refused', () => {
+  it('stores settings with the version the server gives, and goes back when refused', async () => {
     opened();
     store.dispatch(CupboardPageActions.settingsChanged({ settings: { ...DEFAULT_SETTINGS, volume: 'us-gal' } }));
     http.expectOne('/api/settings').flush({ ...DEFAULT_SETTINGS, volume: 'us-gal', version: 1 });
     expect(store.selectSignal(cupboardFeature.selectSettings)()).toMatchObject({ volume: 'us-gal', version: 1 });
     store.dispatch(CupboardPageActions.settingsChanged({ settings: { ...DEFAULT_SETTINGS, volume: 'imp-gal' } }));
     http.expectOne('/api/settings').flush({ detail: 'Another window was quicker.' }, { status: 409, statusText: 'conflict' });
-    expect(store.selectSignal(cupboardFeature.selectSettings)().volume).toBe('us-gal');
+    await until(() => store.selectSignal(cupboardFeature.selectSettings)().volume === 'us-gal');
     // Another window was quicker, so what it stored is fetched.
     expect(http.match(() => true).map((r) => r.request.url)).toContain('/api/settings');
+  });
+  it('puts a choice made here on top of what another window chose elsewhere', async () => {
+    opened();
+    store.dispatch(CupboardPageActions.settingsChanged({ settings: { ...DEFAULT_SETTINGS, volume: 'us-gal' } }));
+    const theirs = { ...DEFAULT_SETTINGS, theme: 'lamplight' as const, version: 4 };
+    http
+      .expectOne('/api/settings')
+      .flush({ type: 'about:blank', title: '', status: 409, code: 'conflict', detail: 'quicker', current: theirs }, { status: 409, statusText: 'conflict' });
+    await until(() =>
+      http.match('/api/settings').some((request) => {
+        expect(request.request.body).toEqual({ ...theirs, volume: 'us-gal' });
+        request.flush({ ...theirs, volume: 'us-gal', version: 5 });
+        return true;
+      }),
+    );
+    expect(store.selectSignal(cupboardFeature.selectSettings)()).toMatchObject({ volume: 'us-gal', theme: 'lamplight', version: 5 });
   });
   it('sends changes made in quick succession one after another, each on the version before it', () => {
     opened();

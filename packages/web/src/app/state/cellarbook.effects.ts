@@ -2,8 +2,10 @@ import { inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import type { FunctionalEffect } from '@ngrx/effects';
-import { catchError, concatMap, defer, exhaustMap, map, of, switchMap, tap } from 'rxjs';
+import { EMPTY, catchError, concatMap, defer, forkJoin, from, map, mergeMap, of, switchMap, tap, throwError } from 'rxjs';
 import { Store } from '@ngrx/store';
+import type { Problem, VersionedSettings } from '@trug/contract/plain';
+import { TwoVersions } from '../shared/two-versions/two-versions';
 import { Says } from '../shared/says/says';
 import { BatchApiActions, BatchPageActions } from './batches.actions';
 import { AppActions, CellarbookApiActions, CupboardPageActions } from './cellarbook.actions';
@@ -44,10 +46,10 @@ const beginBatch = createEffect(
   (actions = inject(Actions), api = inject(CellarbookApi)) =>
     actions.pipe(
       ofType(BatchPageActions.batchBegun),
-      exhaustMap(({ draft }) =>
+      concatMap(({ draft }) =>
         api.beginBatch(draft).pipe(
           map((batch) => BatchApiActions.batchStored({ batch })),
-          catchError((error: unknown) => of(BatchApiActions.batchRefused({ problem: problemOf(error) }))),
+          catchError((error: unknown) => of(BatchApiActions.batchRefused({ batchId: draft.batch.id, problem: problemOf(error) }))),
         ),
       ),
     ),
@@ -91,14 +93,45 @@ const cleanVessel = createEffect(
   { functional: true },
 );
 
+/**
+ * The choices made here on top of those another window has stored. Where both changed the same one, the maker chooses.
+ *
+ * @returns what to store; null when it is no conflict, or the maker leaves it
+ */
+async function joinedSettings(mine: VersionedSettings, base: VersionedSettings, problem: Problem, versions: TwoVersions): Promise<VersionedSettings | null> {
+  const theirs = problem.code === 'conflict' ? (problem.current as VersionedSettings | undefined) : undefined;
+  if (!theirs) return null;
+  const fields = Object.keys(mine) as (keyof VersionedSettings)[];
+  const changed = fields.filter((field) => field !== 'version' && mine[field] !== base[field]);
+  const both = changed.filter((field) => theirs[field] !== base[field] && theirs[field] !== mine[field]);
+  const own = Object.fromEntries(changed.map((field) => [field, mine[field]]));
+  if (both.length === 0) return { ...theirs, ...own };
+  return versions.ofSettings({ ...theirs, ...own }, theirs);
+}
+
 const saveSettings = createEffect(
-  (actions = inject(Actions), api = inject(CellarbookApi), stored = inject(Store).selectSignal(cupboardFeature.selectStoredSettings)) =>
+  (
+    actions = inject(Actions),
+    api = inject(CellarbookApi),
+    stored = inject(Store).selectSignal(cupboardFeature.selectStoredSettings),
+    versions = inject(TwoVersions),
+  ) =>
     actions.pipe(
       ofType(CupboardPageActions.settingsChanged),
       // Changes made in quick succession are sent one after another, each on the version the one before it made.
       concatMap(({ settings }) =>
-        defer(() => api.saveSettings({ ...settings, version: stored().version })).pipe(
-          map((stored) => CellarbookApiActions.settingsStored({ settings: stored })),
+        defer(() => {
+          const base = stored();
+          return api.saveSettings({ ...settings, version: base.version }).pipe(
+            // Another window was quicker: what it changed stays, and what was changed here is put on top of it.
+            catchError((error: unknown) =>
+              from(joinedSettings(settings, base, problemOf(error), versions)).pipe(
+                switchMap((joined) => (joined ? api.saveSettings(joined) : throwError(() => error))),
+              ),
+            ),
+          );
+        }).pipe(
+          map((saved) => CellarbookApiActions.settingsStored({ sent: settings, settings: saved })),
           catchError((error: unknown) => of(CellarbookApiActions.settingsRefused({ settings, problem: problemOf(error) }))),
         ),
       ),
@@ -125,5 +158,30 @@ const say = createEffect(
   { functional: true, dispatch: false },
 );
 
+const refresh = createEffect(
+  (actions = inject(Actions), api = inject(CellarbookApi)) =>
+    actions.pipe(
+      ofType(BatchPageActions.changedElsewhere),
+      mergeMap(({ batchIds }) =>
+        forkJoin(batchIds.map((id) => api.batch(id))).pipe(
+          map((batches) => BatchApiActions.batchesRefreshed({ batches })),
+          // What cannot be fetched now is fetched with everything else when the server is back.
+          catchError(() => EMPTY),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
 /** What the store does beyond itself: load, file, store, tell. */
-export const cellarbookEffects: Record<string, FunctionalEffect> = { load, fileEntries, beginBatch, openNewBatch, addVessel, cleanVessel, saveSettings, say };
+export const cellarbookEffects: Record<string, FunctionalEffect> = {
+  load,
+  fileEntries,
+  beginBatch,
+  openNewBatch,
+  addVessel,
+  cleanVessel,
+  saveSettings,
+  say,
+  refresh,
+};

@@ -6,7 +6,6 @@ import { CautionList } from '../../shared/caution/caution-list';
 import { EntryWriter } from '../../shared/entry-writer';
 import { Tape } from '../../shared/tape/tape';
 import { Units } from '../../shared/units/units';
-import { BatchPageActions } from '../../state/batches.actions';
 import { selectBatchViews } from '../../state/batch-views.selectors';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { cellarCrates, type CellarCrate } from './cellar-crates';
@@ -31,6 +30,6 @@ export class Cellar {
 
   protected openOne(crate: CellarCrate, kindId: string): void {
     const entry = this.writer.entry(crate.batchId, { kind: 'opened', payload: { kindId, count: 1 } });
-    this.store.dispatch(BatchPageActions.entriesWritten({ entries: [entry], said: `One of ${crate.crate.name} opened, ${crate.left - 1} left.` }));
+    void this.writer.file([entry], `One of ${crate.crate.name} opened, ${crate.left - 1} left.`);
   }
 }

@@ -7,6 +7,7 @@ import { caution } from '@trug/core/cautions/catalogue';
 import { dayText } from '@trug/core/quantity/days';
 import { CautionList } from '../../shared/caution/caution-list';
 import { EntryWriter } from '../../shared/entry-writer';
+import { LarderWriter } from '../../shared/larder-writer';
 import { newId } from '../../shared/new-id';
 import { createDraft } from '../../shared/draft';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
@@ -34,6 +35,7 @@ const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working:
 export class Cupboard {
   private readonly store = inject(Store);
   private readonly writer = inject(EntryWriter);
+  private readonly larder = inject(LarderWriter);
   protected readonly caustic = [caution('caustic')];
   protected readonly units = inject(Units);
   private readonly vessels = this.store.selectSignal(cupboardFeature.selectVessels);
@@ -68,7 +70,7 @@ export class Cupboard {
     this.store.dispatch(CupboardPageActions.vesselCleaned({ vesselId, at: this.writer.now() }));
   }
 
-  protected add(): void {
+  protected async add(): Promise<void> {
     const { name, kind, capacity } = this.draft.fields();
     const read = readQuantity(this.units, capacity, 'volume');
     const capacityL = read === null ? this.usual().capacityL : read.ok ? read.value.value : 0;
@@ -77,8 +79,8 @@ export class Cupboard {
       return;
     }
     const vessel = { id: newId(), name: name.trim(), kind: kind as VesselKindId, capacityL };
-    this.store.dispatch(CupboardPageActions.vesselAdded({ vessel }));
-    this.draft.fields.set({ name: '', kind, capacity: '' });
-    this.refusal.set(null);
+    const { refused } = await this.larder.addVessel(vessel);
+    this.refusal.set(refused);
+    if (refused === null) this.draft.fields.set({ name: '', kind, capacity: '' });
   }
 }

@@ -49,7 +49,7 @@ describe('NewBatch', () => {
     expect(page.text('aside')).toMatch(/\d+ tablets, crushed/);
     await page.submit();
     expect(begun(page)?.entries.map((e) => e.kind)).toEqual(['filled', 'addition']);
-    expect(localStorage.getItem(`trug.draft.pitch:${begun(page)?.batch.id ?? ''}`)).toContain('crisp-cider');
+    expect(localStorage.getItem(`trug.draft.pitch:${begun(page)?.batch.id ?? ''}@nobody`)).toContain('crisp-cider');
   });
   it('stops at preserved juice', async () => {
     const page = await open();

@@ -1,7 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { Actions, ofType } from '@ngrx/effects';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { TAPES, VESSEL_KINDS, type VesselDto } from '@trug/contract/plain';
 import type { Fruit, SulfiteForm } from '@trug/core';
@@ -17,12 +15,11 @@ import { batchDraftKey, createDraft, leaveDraft, PITCH_DRAFT } from '../../share
 import { EntryWriter, type Act } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../shared/free-vessels';
+import { LarderWriter } from '../../shared/larder-writer';
 import { Units } from '../../shared/units/units';
 import { Vessel } from '../../shared/vessel/vessel';
 import { Working } from '../../shared/working/working';
 import { batchesFeature } from '../../state/batches.reducer';
-import { BatchApiActions, BatchPageActions } from '../../state/batches.actions';
-import { CupboardPageActions } from '../../state/cellarbook.actions';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { cartonPlan, type CartonPlan } from './carton-plan';
 
@@ -59,6 +56,7 @@ const DATED: Readonly<Record<string, string>> = { pitch: 'Yeast goes in', rack: 
 export class NewBatch {
   private readonly store = inject(Store);
   private readonly writer = inject(EntryWriter);
+  private readonly larder = inject(LarderWriter);
   protected readonly units = inject(Units);
   private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
   private readonly count = this.store.selectSignal(batchesFeature.selectTotal);
@@ -115,9 +113,6 @@ export class NewBatch {
   );
 
   constructor() {
-    inject(Actions)
-      .pipe(ofType(BatchApiActions.batchStored), takeUntilDestroyed())
-      .subscribe(() => this.draft.forget());
     // The smallest free vessel that holds it with room for foam is the likely one.
     effect(() => {
       const volumeL = this.volumeL();
@@ -129,28 +124,32 @@ export class NewBatch {
     });
   }
 
-  protected addVessel(): void {
+  protected async addVessel(): Promise<void> {
     const kind = VESSEL_KINDS.find((k) => k.id === this.fields().newKind) ?? VESSEL_KINDS[0];
     const vessel = { id: newId(), name: this.fields().newName.trim() || `My ${kind.name}`, kind: kind.id, capacityL: kind.capacityL };
-    this.store.dispatch(CupboardPageActions.vesselAdded({ vessel }));
-    this.draft.fields.update((f) => ({ ...f, vessel: vessel.id, newName: '' }));
+    const { refused, body } = await this.larder.addVessel(vessel);
+    this.refusal.set(refused);
+    if (refused === null) this.draft.fields.update((f) => ({ ...f, vessel: body.id, newName: '' }));
   }
 
-  protected begin(): void {
+  protected async begin(): Promise<void> {
     const plan = this.plan();
     const vessel = this.vessel();
     const why = this.whyNot(plan, vessel);
     this.refusal.set(why);
     if (why !== null || !plan || !vessel) return;
     const batchId = newId();
-    // With sulfite, the yeast chosen here waits in the pitch form until that has had its day.
-    if (plan.sulfite) leaveDraft(batchDraftKey(PITCH_DRAFT, batchId), { yeastId: this.fields().yeast, temp: '' });
     const name = this.fields().name.trim() || `Carton No. ${this.count() + 1}`;
     const entries = this.acts(plan, vessel.id).map((act) => this.writer.entry(batchId, act));
     const tape = TAPES[this.count() % TAPES.length] ?? 'straw';
-    this.store.dispatch(
-      BatchPageActions.batchBegun({ draft: { batch: { id: batchId, name, methodId: this.fields().method, tape, startedAt: this.writer.now() }, entries } }),
-    );
+    const batch = { id: batchId, name, methodId: this.fields().method, tape, startedAt: this.writer.now() };
+    const { yeast } = this.fields();
+    const refused = await this.writer.begin({ batch, entries }, (sent) => {
+      // With sulfite, the yeast chosen here waits in the pitch form until that has had its day.
+      if (plan.sulfite) leaveDraft(batchDraftKey(PITCH_DRAFT, sent.batch.id), { yeastId: yeast, temp: '' });
+    });
+    if (refused === null) this.draft.forget();
+    else this.refusal.set(refused);
   }
 
   /** What still stands in the way of beginning; null when nothing does. */

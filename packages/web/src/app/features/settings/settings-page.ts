@@ -1,10 +1,13 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { VersionedSettings } from '@trug/contract/plain';
 import type { Attempt, ParsedQuantity } from '@trug/core';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../shared/units/units';
+import { ZoneField } from './zone-field';
+import { browserZone } from '../../shared/zone-of-browser';
 import { CupboardPageActions } from '../../state/cellarbook.actions';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 
@@ -90,10 +93,11 @@ const CHOICES: readonly Choice[] = [
 @Component({
   selector: 'trug-settings-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, QuantityField],
+  imports: [FormsModule, RouterLink, QuantityField, ZoneField],
   template: `
     <section class="page">
       <div class="page-head"><h1>Settings</h1></div>
+      <p class="book"><a class="link" routerLink="/settings/book">Where it is kept: backups, going back, out and in</a></p>
       <div class="grid">
         @for (choice of choices; track choice.field) {
           <div class="field">
@@ -106,6 +110,11 @@ const CHOICES: readonly Choice[] = [
             <span class="hint">{{ choice.why }}</span>
           </div>
         }
+        <trug-zone-field
+          [zone]="settings().timeZoneChosen ? settings().timeZone : ''"
+          [hint]="'Your days begin and end by it: now it is ' + units.moment(now()) + '.'"
+          (chosen)="changeZone($event)"
+        />
         <trug-quantity
           label="Your hydrometer is marked for"
           name="calibrated"
@@ -141,6 +150,9 @@ const CHOICES: readonly Choice[] = [
     </section>
   `,
   styles: `
+    .book {
+      margin: 0 0 1.25rem;
+    }
     .grid {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(280px, 1fr));
@@ -153,6 +165,7 @@ export class SettingsPage {
   private readonly store = inject(Store);
   protected readonly units = inject(Units);
   protected readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
+  protected readonly now = this.store.selectSignal(cupboardFeature.selectNow);
   protected readonly choices = CHOICES;
   protected readonly calibrated = signal('');
   protected readonly water = signal('');
@@ -161,6 +174,10 @@ export class SettingsPage {
 
   protected change(field: Choice['field'], value: string): void {
     this.save({ [field]: value });
+  }
+
+  protected changeZone(zone: string): void {
+    this.save({ timeZone: zone === '' ? browserZone() : zone, timeZoneChosen: zone !== '' });
   }
 
   protected keepFigures(): void {
@@ -183,7 +200,7 @@ export class SettingsPage {
     this.save(changes);
   }
 
-  private save(changes: Partial<Record<keyof VersionedSettings, string | number>>): void {
+  private save(changes: Partial<Record<keyof VersionedSettings, string | number | boolean>>): void {
     this.store.dispatch(CupboardPageActions.settingsChanged({ settings: { ...this.settings(), ...changes } as VersionedSettings }));
   }
 }

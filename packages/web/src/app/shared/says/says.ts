@@ -1,10 +1,8 @@
-import { inject, Injectable } from '@angular/core';
+import { inject, Injectable, Injector } from '@angular/core';
 import { MatSnackBar } from '@angular/material/snack-bar';
-import { Store } from '@ngrx/store';
 import type { Problem } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
 import { strikeOut } from '../strike-out';
-import { BatchPageActions } from '../../state/batches.actions';
 
 /** How long an undo is offered, ms. */
 const UNDO_MS = 10_000;
@@ -13,7 +11,7 @@ const UNDO_MS = 10_000;
 @Injectable({ providedIn: 'root' })
 export class Says {
   private readonly bar = inject(MatSnackBar);
-  private readonly store = inject(Store);
+  private readonly injector = inject(Injector);
 
   /** Something was filed; striking it out is one click for ten seconds, and from the log afterwards. */
   filed(said: string, entries: readonly Entry[]): void {
@@ -23,10 +21,15 @@ export class Says {
       return;
     }
     const shown = this.bar.open(said, 'Undo', { duration: UNDO_MS });
-    shown.onAction().subscribe(() => {
-      const strikes = undoable.map((entry) => strikeOut(entry, 'taken back'));
-      this.store.dispatch(BatchPageActions.entriesWritten({ entries: strikes, said: 'Taken back. It is still in the log, struck out.' }));
-    });
+    shown.onAction().subscribe(() => void this.takeBack(undoable));
+  }
+
+  private async takeBack(entries: readonly Entry[]): Promise<void> {
+    // What writes brings the core along, which the first page does without.
+    const { EntryWriter } = await import('../entry-writer');
+    const writer = this.injector.get(EntryWriter);
+    const strikes = entries.map((entry) => strikeOut(entry, 'taken back', writer.now()));
+    await writer.file(strikes, 'Taken back. It is still in the log, struck out.');
   }
 
   /** Something was done that the log does not hold. */

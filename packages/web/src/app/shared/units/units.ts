@@ -3,6 +3,8 @@ import { Store } from '@ngrx/store';
 import type { Dimension } from '@trug/core';
 import { formatQuantity } from '@trug/core/quantity/format-quantity';
 import { parseQuantity, type ParsedQuantity } from '@trug/core/quantity/parse-quantity';
+import { dayText } from '@trug/core/quantity/days';
+import { dayIn, hourIn } from '@trug/core/quantity/zone';
 import { figure } from '@trug/core/worked/figures';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 
@@ -35,6 +37,32 @@ export class Units {
 
   percent(abv: number): string {
     return `${figure(abv, 1)} %`;
+  }
+
+  /** The maker's time zone. */
+  zone(): string {
+    return this.preferences().timeZone;
+  }
+
+  /** A day as a maker writes it, by the maker's own calendar. */
+  day(iso: string, weekday = false): string {
+    return dayText(this.dateOf(iso), weekday);
+  }
+
+  /** The calendar day it is for the maker, `YYYY-MM-DD`. */
+  dateOf(iso: string): string {
+    return dayIn(iso, this.zone());
+  }
+
+  /** Hour and minute on the maker's clock. */
+  hour(iso: string): string {
+    return hourIn(iso, this.zone());
+  }
+
+  /** Day, year and hour. */
+  moment(iso: string): string {
+    const date = this.dateOf(iso);
+    return iso.length <= 10 ? `${dayText(date, true)} ${date.slice(0, 4)}` : `${dayText(date, true)} ${date.slice(0, 4)}, ${this.hour(iso)}`;
   }
 
   /** What a maker typed, with bare numbers in their own unit. */

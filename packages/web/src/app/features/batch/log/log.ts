@@ -1,9 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { Store } from '@ngrx/store';
+import { EntryWriter } from '../../../shared/entry-writer';
 import { strikeOut } from '../../../shared/strike-out';
 import { Units } from '../../../shared/units/units';
-import { BatchPageActions } from '../../../state/batches.actions';
 import type { BatchView } from '../../../state/batch-views.selectors';
 import { logLines, type LogLine } from './log-lines';
 
@@ -108,7 +107,7 @@ import { logLines, type LogLine } from './log-lines';
   `,
 })
 export class Log {
-  private readonly store = inject(Store);
+  private readonly writer = inject(EntryWriter);
   private readonly units = inject(Units);
   readonly view = input.required<BatchView>();
   protected readonly lines = computed(() => logLines(this.view(), this.units.preferences(), (sg) => this.units.gravity(sg)));
@@ -116,11 +115,6 @@ export class Log {
   protected strike(line: LogLine): void {
     const entry = this.view().batch.entries.find((e) => e.id === line.id);
     if (!entry) return;
-    this.store.dispatch(
-      BatchPageActions.entriesWritten({
-        entries: [strikeOut(entry, 'struck out')],
-        said: `${line.lead} is struck out. It stays in the log.`,
-      }),
-    );
+    void this.writer.file([strikeOut(entry, 'struck out', this.writer.now())], `${line.lead} is struck out. It stays in the log.`);
   }
 }

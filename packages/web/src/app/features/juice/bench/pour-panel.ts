@@ -165,12 +165,15 @@ export class PourPanel {
     const at = this.writer.now();
     const batch = { id: newId(), name, methodId: this.methodId(), tape: TAPES[this.count() % TAPES.length] ?? 'straw', startedAt: at };
     this.sending.set(true);
-    const refused = await this.larder.pour({ batches: [batch], entries: this.entries(batch.id, name, temp?.ok === true ? temp.value.value : null) });
+    const { refused, body } = await this.larder.pourAs({
+      batches: [batch],
+      entries: this.entries(batch.id, name, temp?.ok === true ? temp.value.value : null),
+    });
     this.sending.set(false);
     this.refusal.set(refused);
     if (refused !== null) return;
     this.done.emit();
-    await this.router.navigate(['/batch', batch.id]);
+    await this.router.navigate(['/batch', body.batches[0]?.id ?? batch.id]);
   }
 
   /** What leaves each cider, then what the new batch begins with. */

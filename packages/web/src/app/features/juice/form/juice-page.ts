@@ -12,7 +12,7 @@ import { correctHydrometer } from '@trug/core/measure/correct-hydrometer';
 import { FRUIT_LIBRARY } from '@trug/core/reference/fruit-library-data';
 import { figure, gravityText } from '@trug/core/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
-import { createDraft } from '../../../shared/draft';
+import { createBatchDraft } from '../../../shared/draft';
 import { EntryWriter } from '../../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { LarderWriter } from '../../../shared/larder-writer';
@@ -55,7 +55,7 @@ export class JuicePage {
   protected readonly origins = ORIGINS;
   protected readonly library = FRUIT_LIBRARY;
   protected readonly groups = [...new Set(FRUIT_LIBRARY.map((k) => k.group))];
-  protected readonly draft = createDraft('juice', JUICE_FIELDS);
+  protected readonly draft = createBatchDraft('juice', JUICE_FIELDS);
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly refusal = signal<string | null>(null);
   protected readonly existing = computed(() => this.juices().find((j) => j.id === this.id()) ?? null);

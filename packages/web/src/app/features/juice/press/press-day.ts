@@ -12,7 +12,7 @@ import { fruitById } from '@trug/core/reference/fruit-library';
 import { FRUIT_LIBRARY } from '@trug/core/reference/fruit-library-data';
 import { figure } from '@trug/core/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
-import { createDraft } from '../../../shared/draft';
+import { createBatchDraft } from '../../../shared/draft';
 import { EntryWriter } from '../../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { LarderWriter } from '../../../shared/larder-writer';
@@ -46,7 +46,7 @@ export class PressDay {
   readonly id = input('');
   private readonly juices = this.store.selectSignal(larderFeature.selectJuices);
   private readonly past = this.store.selectSignal(selectPastPresses);
-  protected readonly draft = createDraft('press-day', FIELDS);
+  protected readonly draft = createBatchDraft('press-day', FIELDS);
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly presses = PRESSES;
   protected readonly fruits = PRESS_FRUIT;
@@ -169,11 +169,11 @@ export class PressDay {
       volumeL: this.sums().volumeL,
       pressing: this.pressing(),
     };
-    const refused = await this.larder.save({ shelf: 'juices', card: juice });
+    const { refused, body } = await this.larder.saveAs({ shelf: 'juices', card: juice });
     this.refusal.set(refused);
     if (refused !== null) return;
     this.draft.forget();
-    await this.router.navigate(this.sums().volumeL > 0 ? ['/juice', juice.id] : ['/juice']);
+    await this.router.navigate(this.sums().volumeL > 0 ? ['/juice', body.card.id] : ['/juice']);
   }
 }
 

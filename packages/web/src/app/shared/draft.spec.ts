@@ -1,0 +1,101 @@
+import { provideZonelessChangeDetection } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { until } from '../../testing/until';
+import { createDraft, leaveDraft, type Draft } from './draft';
+import { DraftOffers } from './draft-offers';
+
+interface Fields {
+  readonly a: string;
+  readonly b: string;
+}
+const draft = (initial: Fields = { a: '', b: 'x' }): Draft<Fields> => TestBed.runInInjectionContext(() => createDraft('test', initial));
+const stored = (key: string, value: unknown): void => localStorage.setItem(`trug.draft.${key}`, typeof value === 'string' ? value : JSON.stringify(value));
+
+/** Which windows the browser says are open. */
+function open(...names: readonly string[]): void {
+  const locks = { request: () => Promise.resolve(), query: () => Promise.resolve({ held: names.map((name) => ({ name: `trug.window.${name}` })) }) };
+  Object.defineProperty(navigator, 'locks', { value: locks, configurable: true });
+}
+
+beforeEach(() => {
+  localStorage.clear();
+  sessionStorage.clear();
+  open();
+  TestBed.resetTestingModule();
+  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
+});
+
+describe('a draft', () => {
+  it('comes back as it was left', () => {
+    draft().set('a', 'typed');
+    TestBed.tick();
+    expect(draft().fields()).toEqual({ a: 'typed', b: 'x' });
+  });
+  it('is gone once it is filed, and later changes do not bring it back', () => {
+    const first = draft();
+    first.set('a', 'typed');
+    TestBed.tick();
+    first.forget();
+    first.set('b', 'y');
+    TestBed.tick();
+    expect(draft().fields()).toEqual({ a: '', b: 'x' });
+    expect(Object.keys(localStorage)).toEqual([]);
+  });
+  it('leaves nothing behind when a form is only opened', () => {
+    draft();
+    TestBed.tick();
+    expect(Object.keys(localStorage)).toEqual([]);
+  });
+  it('that was left for a form takes nothing the form does not know', () => {
+    leaveDraft('test', { a: 7, b: 'kept', c: 'stray' });
+    expect(draft().fields()).toEqual({ a: '', b: 'kept' });
+  });
+  it.each(['', '{', 'null', '7', '"text"', '[]', '{"fields":null}', '{"fields":7}', '{"fields":{"a":{}}}', '{"by":5,"atMs":"x","fields":{"a":"ok"}}'])(
+    'that is garbled (%s) does not keep the form from opening',
+    (text) => {
+      stored('test@nobody', text);
+      expect(['', 'ok']).toContain(draft().fields().a);
+    },
+  );
+  it('goes on without a browser that keeps anything', () => {
+    const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    sessionStorage.clear();
+    const first = draft();
+    first.set('a', 'typed');
+    expect(() => TestBed.tick()).not.toThrow();
+    expect(first.fields().a).toBe('typed');
+    full.mockRestore();
+  });
+});
+
+describe('a draft of another window', () => {
+  const other = { by: 'OTHER', atMs: 5, fields: { a: 'theirs' } };
+  it('that is open is offered, and only brought over when it is asked for', async () => {
+    open('OTHER');
+    stored('test@OTHER', other);
+    const mine = draft();
+    const offers = TestBed.inject(DraftOffers);
+    await until(() => offers.all().length === 1);
+    expect(mine.fields().a).toBe('');
+    offers.all()[0]?.takeUp();
+    expect(mine.fields()).toEqual({ a: 'theirs', b: 'x' });
+    expect(localStorage.getItem('trug.draft.test@OTHER')).toBeNull();
+  });
+  it('that is closed is taken up', async () => {
+    stored('test@OTHER', other);
+    const mine = draft();
+    await until(() => mine.fields().a === 'theirs');
+    expect(TestBed.inject(DraftOffers).all()).toEqual([]);
+  });
+  it('never touches what was typed here', async () => {
+    stored('test@OTHER', other);
+    const mine = draft();
+    mine.set('a', 'mine');
+    TestBed.tick();
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(mine.fields().a).toBe('mine');
+    expect(localStorage.getItem('trug.draft.test@OTHER')).toContain('theirs');
+  });
+});
