@@ -56,7 +56,7 @@ export class LarderWriter {
   async addVessel(vessel: VesselDto): Promise<Sent<VesselDto>> {
     const key = 'vessels:new';
     const { answer, body } = await this.outbox.send(
-      { key, body: vessel, freshIds: [vessel.id], now: this.clock.now() },
+      { key, body: vessel, freshIds: [vessel.id], now: this.clock.now(), aside: true },
       async (sent) => {
         const answered = firstValueFrom(
           this.actions.pipe(

@@ -127,9 +127,16 @@ export class NewBatch {
   protected async addVessel(): Promise<void> {
     const kind = VESSEL_KINDS.find((k) => k.id === this.fields().newKind) ?? VESSEL_KINDS[0];
     const vessel = { id: newId(), name: this.fields().newName.trim() || `My ${kind.name}`, kind: kind.id, capacityL: kind.capacityL };
+    // It is chosen at once; typing goes on while it is put away.
+    const choose = (id: string): void => this.draft.fields.update((f) => ({ ...f, vessel: id, newName: '' }));
+    choose(vessel.id);
     const { refused, body } = await this.larder.addVessel(vessel);
+    if (refused === null) {
+      if (body.id !== vessel.id) choose(body.id);
+      return;
+    }
     this.refusal.set(refused);
-    if (refused === null) this.draft.fields.update((f) => ({ ...f, vessel: body.id, newName: '' }));
+    this.draft.fields.update((f) => ({ ...f, vessel: '', newName: vessel.name }));
   }
 
   protected async begin(): Promise<void> {

@@ -11,6 +11,8 @@ export interface Sending<B extends object> {
   readonly freshIds: readonly string[];
   /** The moment it was put together, ISO 8601. */
   readonly now: string;
+  /** Whether the page goes on meanwhile: a side matter holds no main button back. */
+  readonly aside?: boolean;
 }
 
 interface Kept<B> {
@@ -29,6 +31,7 @@ interface Landed {
 
 interface Flight {
   readonly print: string;
+  readonly aside: boolean;
   readonly answer: Promise<unknown>;
 }
 
@@ -62,7 +65,7 @@ export class Outbox {
   private readonly flights = signal<ReadonlyMap<string, Flight>>(new Map());
   private readonly landed = new Map<string, Landed>();
   /** Whether anything is on its way; main buttons wait then. */
-  readonly sending = computed(() => this.flights().size > 0);
+  readonly sending = computed(() => [...this.flights().values()].some((flight) => !flight.aside));
 
   /**
    * Sends something, unless the same is on its way already.
@@ -86,7 +89,7 @@ export class Outbox {
       await there?.answer.catch(() => undefined);
       return this.sendNow(sending, print, { post, isAnswer });
     })();
-    this.flights.update((all) => new Map(all).set(sending.key, { print, answer: flight }));
+    this.flights.update((all) => new Map(all).set(sending.key, { print, aside: sending.aside ?? false, answer: flight }));
     try {
       const answered = await flight;
       if (isAnswer(answered.answer)) this.landed.set(sending.key, { print, atMs: Date.now(), answer: flight });
