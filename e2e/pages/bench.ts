@@ -66,6 +66,34 @@ export class Bench {
     await target.click();
   }
 
+  /** Clicks it twice, as an impatient or a shaky hand does. */
+  async pressTwice(name: string): Promise<void> {
+    const target = await this.page.waitForSelector(`::-p-aria([name="${name}"])`, { visible: true });
+    if (!target) throw new Error(`there is nothing called ${name}`);
+    await centred(target);
+    await still(target);
+    await target.click({ count: 2, delay: 60 });
+  }
+
+  /** Clicks something that has no name of its own. */
+  async pressWithin(selector: string): Promise<void> {
+    const target = await this.page.waitForSelector(selector);
+    await target?.evaluate((el) => (el as HTMLElement).click());
+  }
+
+  /** Waits until something holds, asked of the server rather than of the page. */
+  async until(holds: () => Promise<boolean>): Promise<void> {
+    for (const from = Date.now(); !(await holds()); ) {
+      if (Date.now() - from > SAID_WITHIN_MS) throw new Error(`never came about: ${holds.toString()}`);
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+  }
+
+  /** Waits until the page whose address ends so was left. */
+  async leaves(end: string): Promise<void> {
+    await this.page.waitForFunction((e) => !location.pathname.endsWith(e), { timeout: SAID_WITHIN_MS }, end);
+  }
+
   /** Gives the focus to something drawn, as tabbing to it would. */
   async focus(selector: string): Promise<void> {
     await this.page.waitForSelector(selector);

@@ -71,6 +71,17 @@ export class TestTrug {
     return { page, faults };
   }
 
+  /** Asks the server itself, beside any page. */
+  async ask<T>(path: string): Promise<T> {
+    return (await (await fetch(`${this.url}${path}`)).json()) as T;
+  }
+
+  /** Sends something to the server itself, as another window or a script would. */
+  async send(method: string, path: string, body: unknown): Promise<void> {
+    const response = await fetch(`${this.url}${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+    if (!response.ok) throw new Error(`${method} ${path} was refused: ${await response.text()}`);
+  }
+
   async stop(): Promise<void> {
     await this.browser?.close();
     await this.halt();

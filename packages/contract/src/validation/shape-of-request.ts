@@ -3,6 +3,9 @@ import type { ProblemField } from '../http/problem.js';
 /** How large a request may be in its shape, before any rule looks at its meaning. @source our choice: ten times what any form sends */
 export const SHAPE_LIMITS = { depth: 12, list: 10_000, keys: 200, values: 100_000 } as const;
 
+/** Names by which a plain object would pass for another class, or change all of them. */
+const NOT_FIELDS = ['constructor', '__proto__', 'prototype'] as const;
+
 /**
  * Measures a parsed JSON value before it is validated: rules run on every item of a list, so a list without end would
  * cost without end.
@@ -25,6 +28,8 @@ export function oversizedShape(plain: unknown, limits: { readonly [K in keyof ty
     const inner: readonly unknown[] = Array.isArray(value) ? value : Object.values(value);
     if (Array.isArray(value) && inner.length > limits.list) return refused(`a list of ${inner.length}, where ${limits.list} is the most`);
     if (!Array.isArray(value) && inner.length > limits.keys) return refused(`an object of ${inner.length} fields, where ${limits.keys} is the most`);
+    const named = NOT_FIELDS.find((name) => Object.hasOwn(value, name));
+    if (named !== undefined) return refused(`a field called ${named}, which is no field of anything`);
     for (const item of inner) open.push({ value: item, depth: depth + 1 });
   }
   return null;

@@ -81,8 +81,8 @@ export function careNotes(
       weight: 'note',
       text: `The malolactic change is under way, ${state.malolactic.wanted ? 'wanted' : 'not wanted'}. No sorbate until it is over.`,
     });
-  if (state.clarified && calendarDays(context.today, state.clarified.lookAt) > 0)
-    notes.push({ id: 'haze', weight: 'note', text: `Clearing: nothing to see before ${dayText(state.clarified.lookAt)}. Leave it still.` });
+  if (state.clarified && calendarDays(context.today, state.clarified.lookAt, state.zone) > 0)
+    notes.push({ id: 'haze', weight: 'note', text: `Clearing: nothing to see before ${dayText(state.clarified.lookAt, false, state.zone)}. Leave it still.` });
   const order: readonly CareNote['weight'][] = ['act', 'mind', 'note'];
   return notes.sort((a, b) => order.indexOf(a.weight) - order.indexOf(b.weight));
 }
@@ -193,7 +193,7 @@ function leesNotes(state: BatchState, today: string): readonly CareNote[] {
       {
         id: 'lees',
         weight: 'note',
-        text: `On its lees since ${dayText(state.pitchedAt)}. At ${figure(abv, 1)} % there is no hurry; taste it now and then, and rack by ${dayText(dateAfter(state.pitchedAt, 365))}.`,
+        text: `On its lees since ${dayText(state.pitchedAt, false, state.zone)}. At ${figure(abv, 1)} % there is no hurry; taste it now and then, and rack by ${dayText(dateAfter(state.pitchedAt, 365, state.zone))}.`,
       },
     ];
   }

@@ -39,14 +39,15 @@ export const FAULT_NOTE_LEAD = 'Looked for a fault.';
  * Signs a maker wrote down in passing, the newest of each question.
  *
  * @param notes - what was written and when, in any order
+ * @param zone - IANA time zone of the maker
  * @returns one sign a question at most
  */
-export function signsInNotes(notes: readonly { readonly at: string; readonly text: string }[]): readonly NotedSign[] {
+export function signsInNotes(notes: readonly { readonly at: string; readonly text: string }[], zone?: string): readonly NotedSign[] {
   const found = new Map<FaultQuestionId, NotedSign>();
   const own = notes.filter(({ text }) => !text.startsWith(FAULT_NOTE_LEAD));
   for (const { at, text } of own.sort((a, b) => (a.at < b.at ? 1 : -1))) {
     for (const { question, answer, words } of WORDS) {
-      if (!found.has(question) && mentions(text, words)) found.set(question, { question, answer, from: `your note of ${dayText(at)}: “${text}”` });
+      if (!found.has(question) && mentions(text, words)) found.set(question, { question, answer, from: `your note of ${dayText(at, false, zone)}: “${text}”` });
     }
   }
   return [...found.values()];

@@ -34,18 +34,19 @@ export function hintsInWords(at: string, text: string): readonly Hint[] {
  * @param hints - in any order
  * @param status - the verdict they stand beside, which they never change
  * @param today - ISO 8601
+ * @param zone - IANA time zone of the maker
  * @returns at most one line for bubbles, clarity and smell each, the newest
  */
-export function hintEvidence(hints: readonly Hint[], status: FermentStatus, today: string): readonly Evidence[] {
+export function hintEvidence(hints: readonly Hint[], status: FermentStatus, today: string, zone?: string): readonly Evidence[] {
   return (['bubbles', 'clarity', 'smell'] as const).flatMap((of) => {
     const newest = hints.filter((h) => h.of === of).reduce<Hint | null>((last, h) => (last === null || h.at >= last.at ? h : last), null);
     if (!newest || daysBetween(newest.at, today) > FRESH_DAYS) return [];
-    return lineOf(newest, provesFinished(status)) ?? [];
+    return lineOf(newest, provesFinished(status), zone) ?? [];
   });
 }
 
-function lineOf({ at, is }: Hint, proven: boolean): Evidence | null {
-  const on = dayText(at);
+function lineOf({ at, is }: Hint, proven: boolean, zone?: string): Evidence | null {
+  const on = dayText(at, false, zone);
   switch (is) {
     case 'none':
       return proven ? null : { text: `No bubbles on ${on}: a hint at most, a quiet airlock proves nothing`, speaks: 'note' };

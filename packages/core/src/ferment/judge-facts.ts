@@ -29,6 +29,8 @@ export interface JudgeInput {
   readonly entries: readonly JudgedEntry[];
   /** Bubbles, clarity and smell as noted: shown beside the verdict, never part of it. */
   readonly hints?: readonly Hint[] | undefined;
+  /** IANA time zone of the maker; UTC when nobody says. */
+  readonly zone?: string;
 }
 
 /** Readings this close are equal. @source readability of a home stem, two readings */

@@ -79,7 +79,7 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
   ];
   if (!last || !first || usable.length < 2 || daysBetween(first.at, last.at) < ALL_WITHIN_DAYS) {
     const few = tooFew(input, usable);
-    return worked({ ...base, ...few, evidence: [...few.evidence, ...hintEvidence(input.hints ?? [], few.status, input.today)] }, steps);
+    return worked({ ...base, ...few, evidence: [...few.evidence, ...hintEvidence(input.hints ?? [], few.status, input.today, input.zone)] }, steps);
   }
   const rates = ratesPerDay(usable);
   const lastTemp = [...input.temps].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)).at(-1)?.tempC ?? last.tempC;
@@ -102,7 +102,11 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
     tooCold: lastTemp !== null && lastTemp <= input.yeast.tempC[0] - TOO_COLD_BY_C,
   };
   const status = statusOf(facts, first);
-  const evidence = [...evidenceFor(facts, status), ...questioned.map((r) => questionedEvidence(r)), ...hintEvidence(input.hints ?? [], status, input.today)];
+  const evidence = [
+    ...evidenceFor(facts, status),
+    ...questioned.map((r) => questionedEvidence(r, input.zone)),
+    ...hintEvidence(input.hints ?? [], status, input.today, input.zone),
+  ];
   steps.push({
     label: 'How fast',
     expression: `last stretch ${figure(facts.lastRatePerDay * 7000, 1)} points a week, best so far ${figure(facts.bestRatePerDay * 7000, 1)}`,

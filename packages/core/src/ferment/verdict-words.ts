@@ -6,15 +6,15 @@ import type { Evidence, FermentStatus, NextAction, Verdict } from './verdict.js'
 import { isWorking } from './verdict.js';
 
 /** Why a reading was set aside. */
-export function questionedEvidence(reading: GravityReading): Evidence {
-  return { text: `${gravityText(reading.sg)} on ${dayText(reading.at)} cannot be right beside the others, so it is not used`, speaks: 'note' };
+export function questionedEvidence(reading: GravityReading, zone?: string): Evidence {
+  return { text: `${gravityText(reading.sg)} on ${dayText(reading.at, false, zone)} cannot be right beside the others, so it is not used`, speaks: 'note' };
 }
 
 /** What is said while there is nothing to judge from. */
 export function tooFew(input: JudgeInput, usable: readonly GravityReading[]): Pick<Verdict, 'status' | 'sentence' | 'evidence' | 'next'> {
   const own = usable.filter((r) => r.id !== 'must');
   const last = own.at(-1);
-  const on = last ? dateAfter(last.at, 3) : input.today.slice(0, 10);
+  const on = last ? dateAfter(last.at, 3, input.zone) : dateAfter(input.today, 0, input.zone);
   return {
     status: 'too-few-readings',
     sentence: last ? 'Cannot tell yet: the readings are too few or too close together.' : 'Cannot tell yet: no reading since the yeast went in.',
@@ -110,9 +110,10 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
 
 /** What to do next, and when. */
 export function nextFor(facts: Facts, status: FermentStatus): NextAction {
-  const today = facts.input.today.slice(0, 10);
+  const { zone } = facts.input;
+  const today = dateAfter(facts.input.today, 0, zone);
   const notBeforeToday = (on: string): string => (on < today ? today : on);
-  const readOn = notBeforeToday(dateAfter(facts.last.at, PROOF_DAYS));
+  const readOn = notBeforeToday(dateAfter(facts.last.at, PROOF_DAYS, zone));
   const [, from, to] = facts.input.yeast.tempC;
   switch (status) {
     case 'finished-dry':

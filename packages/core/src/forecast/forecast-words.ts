@@ -20,10 +20,10 @@ const LIKELY = 0.5;
  * What lies ahead, in words with dates.
  *
  * @param forecast - what was found
- * @param when - ISO 8601 of the pitch and of today
+ * @param when - ISO 8601 of the pitch and of today, and the maker's time zone
  * @returns sentences
  */
-export function forecastWords(forecast: Forecast, when: { readonly pitchedAt: string; readonly today: string }): ForecastWords {
+export function forecastWords(forecast: Forecast, when: { readonly pitchedAt: string; readonly today: string; readonly zone?: string }): ForecastWords {
   const { finalSg, finalAbv, chanceStuck } = forecast;
   const sgs = gravityText(finalSg.p10) === gravityText(finalSg.p90) ? '' : ` (${gravityText(finalSg.p10)} to ${gravityText(finalSg.p90)})`;
   return {
@@ -33,12 +33,16 @@ export function forecastWords(forecast: Forecast, when: { readonly pitchedAt: st
   };
 }
 
-function whenWords({ finishDay, chanceStuck }: Forecast, { pitchedAt, today }: { readonly pitchedAt: string; readonly today: string }): string {
+function whenWords(
+  { finishDay, chanceStuck }: Forecast,
+  { pitchedAt, today, zone }: { readonly pitchedAt: string; readonly today: string; readonly zone?: string },
+): string {
   if (chanceStuck > LIKELY) return 'It looks stuck: by these readings it will not get there by itself.';
-  const date = (day: number): string => dayText(dateAfter(pitchedAt, Math.round(day)));
+  const date = (day: number): string => dayText(dateAfter(pitchedAt, Math.round(day), zone));
   const { p10, p50, p90 } = finishDay;
   if (p50 === null) return p10 === null ? 'Not done for months.' : `Done on ${date(p10)} at the earliest, more likely months later.`;
-  if (calendarDays(today, dateAfter(pitchedAt, Math.round(p50))) <= 0) return 'It should be about there. Two equal readings a week apart would prove it.';
+  if (calendarDays(today, dateAfter(pitchedAt, Math.round(p50), zone), zone) <= 0)
+    return 'It should be about there. Two equal readings a week apart would prove it.';
   const until = p90 === null ? 'or much later' : `between ${date(p10 ?? p50)} and ${date(p90)} four times in five`;
   return `Done about ${date(p50)}, ${until}.`;
 }

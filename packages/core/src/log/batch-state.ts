@@ -1,3 +1,4 @@
+import { UTC } from '../quantity/zone.js';
 import type { GravityReading } from '../ferment/reading.js';
 import type { JudgedEntry, PlaceTemperature } from '../ferment/judge-facts.js';
 import type { Hint } from '../ferment/hints.js';
@@ -73,6 +74,8 @@ export interface StateReading extends GravityReading {
 
 /** What replaying a log tells of a batch. Everything here is derived; nothing of it is stored. */
 export interface BatchState {
+  /** IANA time zone of the maker: by it days are counted and named. */
+  readonly zone: string;
   readonly stage: Stage;
   /** What stands in vessels now; null before filling and when all is bottled or gone. */
   readonly liquid: Liquid | null;
@@ -113,6 +116,7 @@ export interface BatchState {
 
 /** A batch of which nothing is known. */
 export const EMPTY_STATE: BatchState = Object.freeze({
+  zone: UTC,
   stage: 'juice',
   liquid: null,
   lastLiquid: null,

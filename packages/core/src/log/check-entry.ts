@@ -3,6 +3,7 @@ import { residualCo2 } from '../bottle/co2-solubility.js';
 import { bottleSafety } from '../bottle/bottle-safety.js';
 import { caution } from '../cautions/catalogue.js';
 import type { Caution } from '../cautions/caution.js';
+import { hourIn } from '../quantity/zone.js';
 import type { Verdict } from '../ferment/verdict.js';
 import { STATUS_WORDS } from '../ferment/verdict.js';
 import type { BatchState } from './batch-state.js';
@@ -61,11 +62,11 @@ export function checkEntryAgainst(state: BatchState, verdict: Verdict | null, en
 const GERANIUM = 'Lactic bacteria turn sorbate into a smell of geraniums, which nothing takes out again.';
 
 /** The second part of finings works only where the first has had its time. */
-function checkClearing({ plan }: BatchState, { at, payload }: EntryOf<'clarified'>): EntryCheck {
+function checkClearing({ plan, zone }: BatchState, { at, payload }: EntryOf<'clarified'>): EntryCheck {
   if (payload.means !== 'finings') return CLEAR;
   if (plan?.plan !== 'finings') return refuse('The first part of the finings is not in yet. Stir it in, wait its hour, then the second.');
   if (at < plan.dueAt)
-    return refuse(`The first part needs its hour, until ${plan.dueAt.slice(11, 16)}. Put in sooner, the two only bind each other and the haze stays.`);
+    return refuse(`The first part needs its hour, until ${hourIn(plan.dueAt, zone)}. Put in sooner, the two only bind each other and the haze stays.`);
   return CLEAR;
 }
 

@@ -22,6 +22,7 @@ export function judgeState(state: BatchState, today: string): Worked<Verdict> | 
     today,
     entries: state.judged,
     hints: state.hints,
+    zone: state.zone,
   });
 }
 

@@ -9,6 +9,7 @@ import { agreeWithMustReading, agreeWithReading } from '../liquid/ferment-to.js'
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { abvOf, dryAbvOf, gravityOf } from '../liquid/views.js';
+import { UTC } from '../quantity/zone.js';
 import { leadingYeast } from '../yeast/yeast-together.js';
 import { EMPTY_STATE, type BatchState } from './batch-state.js';
 import { correctGravity } from './correct-gravity.js';
@@ -24,10 +25,11 @@ import { blended, split } from './replay-pours.js';
  * else still counts, so one slip never hides a year's record.
  *
  * @param log - every entry of one batch, in the order filed
+ * @param zone - IANA time zone of the maker, by which its days are counted and named
  * @returns the state
  */
-export function replay(log: readonly Entry[]): BatchState {
-  const draft: Draft = { ...EMPTY_STATE, readings: [], temps: [], judged: [], hints: [], feeds: [], crates: [], issues: [] };
+export function replay(log: readonly Entry[], zone = UTC): BatchState {
+  const draft: Draft = { ...EMPTY_STATE, zone, readings: [], temps: [], judged: [], hints: [], feeds: [], crates: [], issues: [] };
   for (const entry of effectiveEntries(log).entries) {
     try {
       Object.assign(draft, applied(draft, entry), { lastEntryAt: entry.at });

@@ -8,19 +8,21 @@ import { urgencyOf, type Job } from './next-jobs.js';
  *
  * @param juices - everything in hand
  * @param today - ISO 8601
+ * @param zone - IANA time zone of the maker
  * @returns a job for each juice that wants something now
  */
 export function juiceJobs(
   juices: readonly Pick<Juice, 'id' | 'name' | 'tape' | 'steeping'>[],
   today: string,
+  zone?: string,
 ): readonly (Job & { readonly juiceId: string; readonly tape: string })[] {
   return juices.flatMap((juice) => {
     const job = juice.steeping ? steepJob(juice.steeping, today) : null;
     if (!job || !juice.steeping) return [];
     const { what, text } = job;
-    const dueAt = what === 'strain' ? dateAfter(juice.steeping.startedAt, juice.steeping.days) : today.slice(0, 10);
+    const dueAt = what === 'strain' ? dateAfter(juice.steeping.startedAt, juice.steeping.days, zone) : dateAfter(today, 0, zone);
     const title = what === 'stir' ? `Stir ${juice.name}` : `Strain ${juice.name}`;
     const id = `${juice.id}:${what}:${dueAt}`;
-    return [{ id, kind: what, title, detail: text, dueAt, urgency: urgencyOf(dueAt, today), juiceId: juice.id, tape: juice.tape }];
+    return [{ id, kind: what, title, detail: text, dueAt, urgency: urgencyOf(dueAt, today, zone), juiceId: juice.id, tape: juice.tape }];
   });
 }

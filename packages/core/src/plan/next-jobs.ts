@@ -4,6 +4,7 @@ import { provesFinished, type Verdict } from '../ferment/verdict.js';
 import type { BatchState, RunningPlan } from '../log/batch-state.js';
 import type { TimedPlan } from '../log/entry.js';
 import { calendarDays, dateAfter, daysBetween, dayText } from '../quantity/days.js';
+import { hourIn } from '../quantity/zone.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import { figure, gravityText } from '../worked/figures.js';
 import type { Method } from './method.js';
@@ -60,10 +61,11 @@ export interface JobsInput {
  *
  * @param dueAt - ISO 8601
  * @param today - ISO 8601
+ * @param zone - IANA time zone of the maker
  * @returns overdue before today, today, within seven days, or later
  */
-export function urgencyOf(dueAt: string, today: string): JobUrgency {
-  const days = calendarDays(today, dueAt);
+export function urgencyOf(dueAt: string, today: string, zone?: string): JobUrgency {
+  const days = calendarDays(today, dueAt, zone);
   if (days < 0) return 'overdue';
   if (days === 0) return 'today';
   return days <= 7 ? 'week' : 'later';
@@ -79,7 +81,7 @@ export function nextJobs(input: JobsInput): readonly Job[] {
   const { state } = input;
   const jobs: Job[] = [];
   const add = (kind: JobKind, cause: string, dueAt: string, title: string, detail: string): void => {
-    jobs.push({ id: `${input.batchId}:${kind}:${cause}`, kind, title, detail, dueAt, urgency: urgencyOf(dueAt, input.today) });
+    jobs.push({ id: `${input.batchId}:${kind}:${cause}`, kind, title, detail, dueAt, urgency: urgencyOf(dueAt, input.today, state.zone) });
   };
   if (state.liquid && !state.keg) {
     if (state.pitchedAt) fermentJobs(input, add);
@@ -118,28 +120,28 @@ function careJobs({ batchName, state, verdict }: JobsInput, add: Add): void {
     add(
       'look',
       clarified.at,
-      clarified.lookAt.slice(0, 10),
+      dateAfter(clarified.lookAt, 0, state.zone),
       `Look at ${batchName}`,
       'Has it cleared? Hold a glass of it before a lamp. Rack it off what has settled.',
     );
   }
   if (vent?.vent === 'loose-cap' && verdict && !provesFinished(verdict.status)) {
     const due = new Date(Date.parse(vent.at) + RELEASE_HOURS * 3_600_000).toISOString();
-    add('release', vent.at, due, `Let the gas out of ${batchName}`, `Its cap is only loosened. Three times a day, next from ${due.slice(11, 16)}.`);
+    add('release', vent.at, due, `Let the gas out of ${batchName}`, `Its cap is only loosened. Three times a day, next from ${hourIn(due, state.zone)}.`);
   }
   if (malolactic?.done === false) {
     add(
       'malolactic',
       malolactic.at,
-      dateAfter(malolactic.at, MALOLACTIC_LOOK_DAYS),
+      dateAfter(malolactic.at, MALOLACTIC_LOOK_DAYS, state.zone),
       `Taste ${batchName}`,
       'Is it softer? Measure the acid, and write down how far the malolactic change has come.',
     );
   }
 }
 
-function stepJob({ batchName }: JobsInput, plan: RunningPlan, add: Add): void {
-  const when = plan.dueAt === plan.doneAt ? '' : `, from ${plan.dueAt.slice(11, 16)} on ${dayText(plan.dueAt)}`;
+function stepJob({ batchName, state: { zone } }: JobsInput, plan: RunningPlan, add: Add): void {
+  const when = plan.dueAt === plan.doneAt ? '' : `, from ${hourIn(plan.dueAt, zone)} on ${dayText(plan.dueAt, false, zone)}`;
   add(
     isRestart(plan) ? 'restart-step' : 'step',
     plan.doneAt,
@@ -151,7 +153,7 @@ function stepJob({ batchName }: JobsInput, plan: RunningPlan, add: Add): void {
 
 function pitchJob({ batchName, state, method }: JobsInput, filledAt: string, add: Add): void {
   if (!state.sulfitedAt) {
-    add('pitch', filledAt, filledAt.slice(0, 10), `Pitch ${batchName}`, 'The juice is ready for its yeast.');
+    add('pitch', filledAt, dateAfter(filledAt, 0, state.zone), `Pitch ${batchName}`, 'The juice is ready for its yeast.');
     return;
   }
   const due = new Date(Date.parse(state.sulfitedAt) + method.waits.sulfiteToPitchH * 3_600_000).toISOString();
@@ -160,12 +162,13 @@ function pitchJob({ batchName, state, method }: JobsInput, filledAt: string, add
     state.sulfitedAt,
     due,
     `Pitch ${batchName}`,
-    `Its sulfite needs ${method.waits.sulfiteToPitchH} hours, until ${due.slice(11, 16)} on ${dayText(due)}.`,
+    `Its sulfite needs ${method.waits.sulfiteToPitchH} hours, until ${hourIn(due, state.zone)} on ${dayText(due, false, state.zone)}.`,
   );
 }
 
 function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, add: Add): void {
   const pitchedAt = state.pitchedAt ?? today;
+  const { zone } = state;
   const last = state.readings.filter((r) => Date.parse(r.at) > Date.parse(pitchedAt)).at(-1);
   if (!verdict) return;
   const cause = last?.id ?? pitchedAt;
@@ -177,16 +180,16 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
       add(
         'restart',
         cause,
-        dateAfter(last?.at ?? today, 0),
+        dateAfter(last?.at ?? today, 0, zone),
         verdict.status === 'stalled' ? `Set ${batchName} going again` : `Start ${batchName} again`,
         `${verdict.sentence} ${verdict.next.text}`,
       );
       return;
     case 'too-cold':
-      add('warm', cause, today.slice(0, 10), `Move ${batchName} to the warm`, verdict.next.text);
+      add('warm', cause, dateAfter(today, 0, zone), `Move ${batchName} to the warm`, verdict.next.text);
       return;
     case 'finished-at-tolerance':
-      add('stabilise', cause, dateAfter(last?.at ?? today, 7), `Settle ${batchName}`, verdict.next.text);
+      add('stabilise', cause, dateAfter(last?.at ?? today, 7, zone), `Settle ${batchName}`, verdict.next.text);
       return;
     case 'finished-dry':
     case 'settled-short':
@@ -197,9 +200,9 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
       add(
         'read',
         cause,
-        dateAfter(last?.at ?? pitchedAt, method.waits.readingDays),
+        dateAfter(last?.at ?? pitchedAt, method.waits.readingDays, zone),
         `Read ${batchName}`,
-        `${gravityText(last?.sg ?? 1)} on ${dayText(last?.at ?? pitchedAt)}, ${verdict.status}.`,
+        `${gravityText(last?.sg ?? 1)} on ${dayText(last?.at ?? pitchedAt, false, zone)}, ${verdict.status}.`,
       );
       return;
     case 'too-few-readings':
@@ -207,17 +210,17 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
         add(
           'second-reading',
           cause,
-          dateAfter(last.at, PROOF_DAYS),
+          dateAfter(last.at, PROOF_DAYS, zone),
           `Read ${batchName} again`,
-          `It read ${gravityText(last.sg)} on ${dayText(last.at)}. An equal reading a week later proves it finished.`,
+          `It read ${gravityText(last.sg)} on ${dayText(last.at, false, zone)}. An equal reading a week later proves it finished.`,
         );
       else
         add(
           'read',
           cause,
-          dateAfter(pitchedAt, method.waits.firstReadingDays),
+          dateAfter(pitchedAt, method.waits.firstReadingDays, zone),
           `First reading of ${batchName}`,
-          `${yeastById(state.yeastId ?? '').name} went in on ${dayText(pitchedAt)}.`,
+          `${yeastById(state.yeastId ?? '').name} went in on ${dayText(pitchedAt, false, zone)}.`,
         );
       return;
   }
@@ -237,7 +240,7 @@ function finishedJobs({ batchName, state, method, cause, provenAt, sg }: Finishe
     add(
       'rack',
       cause,
-      dateAfter(provenAt, method.waits.rackWithinDays),
+      dateAfter(provenAt, method.waits.rackWithinDays, state.zone),
       `Rack ${batchName}`,
       `Finished at ${gravityText(sg)}. Off its lees, or straight to the bottle if it is clear.`,
     );
@@ -247,16 +250,16 @@ function finishedJobs({ batchName, state, method, cause, provenAt, sg }: Finishe
   add(
     'bottle',
     cause,
-    dateAfter(since, method.waits.restDays),
+    dateAfter(since, method.waits.restDays, state.zone),
     `Bottle ${batchName}`,
-    `Finished at ${gravityText(sg)} and racked on ${dayText(state.rackedAt)}.`,
+    `Finished at ${gravityText(sg)} and racked on ${dayText(state.rackedAt, false, state.zone)}.`,
   );
 }
 
 function crateJobs({ batchName, state, method, today }: JobsInput, crate: BatchState['crates'][number], add: Add): void {
   const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
   if (left === 0) return;
-  const days = calendarDays(crate.bottledAt, today);
+  const days = calendarDays(crate.bottledAt, today, state.zone);
   const opened = crate.lastOpenedAt !== null;
   if (crate.testBottle && crate.sparkling && !opened) {
     const squeezed = state.lastEntryAt !== null && daysBetween(crate.bottledAt, state.lastEntryAt) >= method.waits.testBottleDays;
@@ -264,7 +267,7 @@ function crateJobs({ batchName, state, method, today }: JobsInput, crate: BatchS
       add(
         'test-bottle',
         crate.id,
-        dateAfter(crate.bottledAt, method.waits.testBottleDays),
+        dateAfter(crate.bottledAt, method.waits.testBottleDays, state.zone),
         'Squeeze the test bottle',
         `${batchName}, bottled ${days} days ago at about ${figure(crate.co2Volumes, 1)} volumes. It should be firm.`,
       );
@@ -275,9 +278,9 @@ function crateJobs({ batchName, state, method, today }: JobsInput, crate: BatchS
     add(
       'open-one',
       crate.id,
-      dateAfter(crate.bottledAt, wait),
+      dateAfter(crate.bottledAt, wait, state.zone),
       `Open one of ${batchName}`,
-      `${left} bottles, filled on ${dayText(crate.bottledAt)}. Chill it first, over a sink.`,
+      `${left} bottles, filled on ${dayText(crate.bottledAt, false, state.zone)}. Chill it first, over a sink.`,
     );
   }
 }

@@ -12,11 +12,16 @@ export interface PlannedStop {
 /**
  * The days a batch is likely to reach each stop, from its start and its method.
  *
- * @param input - ISO 8601 start, whether it is sulfited first, and the method
+ * @param input - ISO 8601 start, whether it is sulfited first, the method, and the maker's time zone
  * @returns every stop in order; estimates all
  */
-export function plannedDates(input: { readonly startAt: string; readonly sulfited: boolean; readonly method: Method }): readonly PlannedStop[] {
-  const { startAt, sulfited, method } = input;
+export function plannedDates(input: {
+  readonly startAt: string;
+  readonly sulfited: boolean;
+  readonly method: Method;
+  readonly zone?: string;
+}): readonly PlannedStop[] {
+  const { startAt, sulfited, method, zone } = input;
   const { waits } = method;
   const pitch = sulfited ? waits.sulfiteToPitchH / 24 : 0;
   const end = pitch + waits.fermentDays;
@@ -33,5 +38,5 @@ export function plannedDates(input: { readonly startAt: string; readonly sulfite
     ['bottle', bottle],
     ['drink', bottle + waits.firstBottleDays],
   ];
-  return days.map(([stage, after]) => ({ stage, on: dateAfter(startAt, after) }));
+  return days.map(([stage, after]) => ({ stage, on: dateAfter(startAt, after, zone) }));
 }

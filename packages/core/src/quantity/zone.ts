@@ -1,5 +1,5 @@
 import { CoreError } from '../errors/core-error.js';
-import { instantMs } from './days.js';
+import { instantMs } from './instant.js';
 
 /** The zone of a maker who has not said where they live. */
 export const UTC = 'UTC';

@@ -3,7 +3,7 @@ import Papa from 'papaparse';
 import yauzl, { type Entry as ZipEntry, type ZipFile } from 'yauzl';
 import { removeDatabase } from '../cellar/files.js';
 import { connect } from '../db/connect.js';
-import { openRaw, type RawDatabase, type SqlRow } from '../db/raw-database.js';
+import { openRaw, sqliteCode, type RawDatabase, type SqlRow } from '../db/raw-database.js';
 import { HttpError } from '../http/http-error.js';
 import { createMigrator, STEP_NAMES } from '../migrations/index.js';
 import { checkedRow } from './checked-row.js';
@@ -144,8 +144,7 @@ async function fill(stream: Readable, { database, table, resource, columns, unre
       );
     } catch (error) {
       if (error instanceof CellError) throw refuse(`line ${line} of ${resource.path}: ${error.message}`);
-      if (error instanceof Error && 'code' in error && error.code === 'SQLITE_CONSTRAINT')
-        throw refuse(`line ${line} of ${resource.path} does not fit the rest`);
+      if (sqliteCode(error) === 'SQLITE_CONSTRAINT') throw refuse(`line ${line} of ${resource.path} does not fit the rest`);
       throw error;
     }
   }
@@ -184,7 +183,7 @@ export async function readArchive(archive: string, into: string): Promise<void> 
     removeDatabase(into);
     if (error instanceof HttpError) throw error;
     // What the zip reader says of damage further in comes as its own errors.
-    if (error instanceof Error && !('code' in error && String(error.code).startsWith('SQLITE_'))) throw refuse('part of it is damaged');
+    if (sqliteCode(error) === undefined) throw refuse('part of it is damaged');
     throw error;
   } finally {
     zip.close();

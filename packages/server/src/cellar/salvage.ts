@@ -70,6 +70,8 @@ export async function salvageBook(dataDir: string, into: string): Promise<Salvag
   } catch {
     return null;
   }
+  // Without it SQLite refuses a file that was cut off before it looks at what is left.
+  await damaged.exec('PRAGMA writable_schema=ON').catch(() => undefined);
   const saved = await openRaw(into, 'write');
   try {
     // What refers to a lost row is kept all the same.

@@ -30,6 +30,8 @@ export function connect({ file }: { readonly file: string | null }): Sequelize {
     dialect: 'sqlite',
     dialectModule: { ...sqlite3, Database: DurableDatabase },
     storage: file ?? ':memory:',
+    // A file that is gone is not made anew: it would take writes that nobody finds again.
+    ...(file === null ? {} : { dialectOptions: { mode: sqlite3.OPEN_READWRITE } }),
     logging: false,
     define: { underscored: true, timestamps: false },
   });

@@ -70,11 +70,11 @@ export async function withRaw<T>(file: string, mode: keyof typeof MODES, work: (
   }
 }
 
-/** SQLite's own code of an error, such as `SQLITE_FULL`; undefined for any other error. */
+/** The code that SQLite or the system gives an error, such as `SQLITE_FULL` or `ENOSPC`; undefined for any other. */
 export function sqliteCode(error: unknown): string | undefined {
-  for (let at = error; at instanceof Error; at = 'original' in at ? at.original : at.cause) {
-    if ('code' in at && typeof at.code === 'string') return at.code;
-    if (!('original' in at) && at.cause === undefined) return undefined;
+  // Asked for by what it has and not by its class: an error may come from outside this realm, and wrapped by others.
+  for (let at = error; typeof at === 'object' && at !== null; at = 'original' in at ? at.original : 'cause' in at ? at.cause : null) {
+    if ('code' in at && typeof at.code === 'string' && 'errno' in at) return at.code;
   }
   return undefined;
 }

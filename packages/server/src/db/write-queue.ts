@@ -16,7 +16,7 @@ export interface WriteQueue {
  * A queue of writes. SQLite has one writer at a time; taking turns here is quicker than waiting on its lock.
  *
  * @param sequelize - the connection
- * @param stillThere - refuses, by throwing, when what is written would not reach the book; asked last before the commit
+ * @param stillThere - refuses, by throwing, when what is written would not reach the book; asked first and last
  * @returns the queue; each piece of work is an immediate transaction
  */
 export function createWriteQueue(sequelize: Sequelize, stillThere: () => void = () => undefined): WriteQueue {
@@ -24,13 +24,14 @@ export function createWriteQueue(sequelize: Sequelize, stillThere: () => void = 
   let lastWriteMs = 0;
   return {
     write: (work) => {
-      const turn = last.then(() =>
-        sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, async (transaction) => {
+      const turn = last.then(() => {
+        stillThere();
+        return sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, async (transaction) => {
           const result = await work(transaction);
           stillThere();
           return result;
-        }),
-      );
+        });
+      });
       last = turn.then(
         () => {
           lastWriteMs = Date.now();

@@ -77,16 +77,16 @@ export function createEntryService({ write, clock, juices }: EntryServiceDeps): 
       throw new HttpError('not-found', `there is no batch ${entry.batchId}`);
     }
     const now = clock.now().toISOString();
+    const { timeZone } = await settingsInForce(transaction);
     const datedAt = happensAt(entry);
     if (datedAt !== null && daysBetween(now, datedAt) > MOST_DAYS_AHEAD) {
-      const { timeZone } = await settingsInForce(transaction);
       throw new HttpError(
         'not-allowed',
         `An entry cannot be dated ${dayIn(datedAt, timeZone)}, which is still to come. Check the day, and the clock of this machine.`,
       );
     }
     const log = await entryRepository.list(entry.batchId, transaction);
-    refuseWhatDoesNotAddUp(log, entry, now);
+    refuseWhatDoesNotAddUp(log, entry, { now, timeZone });
     if (entry.kind === 'blended') await checkPour(entry, juices, transaction);
     const corrected = entry.kind === 'corrected' ? log.find((e) => e.id === entry.payload.entryId) : undefined;
     if (corrected) await checkSplitFree(corrected, transaction);
@@ -117,7 +117,7 @@ function happensAt(entry: Entry): string | null {
   return entry.kind === 'corrected' ? (entry.payload.replacement?.at ?? null) : entry.at;
 }
 
-function refuseWhatDoesNotAddUp(log: readonly Entry[], entry: Entry, now: string): void {
+function refuseWhatDoesNotAddUp(log: readonly Entry[], entry: Entry, { now, timeZone }: { readonly now: string; readonly timeZone: string }): void {
   if (entry.kind === 'corrected') {
     const target = log.find((e) => e.id === entry.payload.entryId);
     if (!target || target.kind === 'corrected') throw new HttpError('not-allowed', 'The entry to be corrected is not in this batch.');
@@ -125,7 +125,7 @@ function refuseWhatDoesNotAddUp(log: readonly Entry[], entry: Entry, now: string
       throw new HttpError('not-allowed', `A ${target.kind} entry cannot be corrected into a ${entry.payload.replacement.kind}.`);
     }
   }
-  const before = replay(log);
+  const before = replay(log, timeZone);
   const verdict = judgeState(before, entry.at > now ? now : entry.at)?.value ?? null;
   const check = checkEntryAgainst(before, verdict, entry);
   if (check.refusal) throw new HttpError('not-allowed', check.refusal);

@@ -2,6 +2,7 @@ import { MOST_FIELDS, type Problem } from '@trug/contract';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { TROUBLE_WORDS, troubleOf } from '../cellar/cellar-error.js';
+import { SHAPE_REFUSED } from './bounded-body.js';
 import { HttpError, STATUS_BY_CODE, type HttpErrorCode } from './http-error.js';
 
 const TITLES: Readonly<Record<HttpErrorCode | 'failed', string>> = {
@@ -29,6 +30,7 @@ const REFUSED_TYPES: Readonly<Record<string, readonly [HttpErrorCode, string]>> 
   'entity.too.large': ['too-large', 'the body is larger than 1 MB'],
   'charset.unsupported': ['bad-request', 'the body is in an unknown encoding'],
   'encoding.unsupported': ['bad-request', 'the body is in an unknown encoding'],
+  [SHAPE_REFUSED]: ['bad-request', 'the body is nested too deep or holds too many values'],
 };
 const REFUSED_STATUSES: Readonly<Record<number, readonly [HttpErrorCode, string]>> = {
   404: ['not-found', 'there is nothing at this address'],

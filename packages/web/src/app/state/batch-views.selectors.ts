@@ -23,23 +23,26 @@ export interface BatchJob extends Job {
 }
 
 /** Views by batch object: a batch that did not change is not replayed again. */
-const views = new WeakMap<BatchDto, { readonly now: string; readonly view: BatchView }>();
+const views = new WeakMap<BatchDto, { readonly now: string; readonly zone: string; readonly view: BatchView }>();
 
-function viewOf(batch: BatchDto, now: string): BatchView {
+function viewOf(batch: BatchDto, now: string, zone: string): BatchView {
   const cached = views.get(batch);
-  if (cached?.now === now) return cached.view;
-  const state = replay(batch.entries);
+  if (cached?.now === now && cached.zone === zone) return cached.view;
+  const state = replay(batch.entries, zone);
   const verdict = judgeState(state, now);
   const method = methodById(batch.methodId);
   const jobs = nextJobs({ batchId: batch.id, batchName: batch.name, state, verdict: verdict?.value ?? null, method, today: now });
   const view = { batch, state, verdict, jobs, method };
-  views.set(batch, { now, view });
+  views.set(batch, { now, zone, view });
   return view;
 }
 
+/** The maker's time zone. */
+export const selectZone = createSelector(cupboardFeature.selectSettings, (settings) => settings.timeZone);
+
 /** Every batch, newest first, with what its log tells. */
-export const selectBatchViews = createSelector(batchesFeature.selectAll, cupboardFeature.selectNow, (batches, now) =>
-  now === '' ? [] : batches.map((batch) => viewOf(batch, now)),
+export const selectBatchViews = createSelector(batchesFeature.selectAll, cupboardFeature.selectNow, selectZone, (batches, now, zone) =>
+  now === '' ? [] : batches.map((batch) => viewOf(batch, now, zone)),
 );
 
 const URGENCIES = ['overdue', 'today', 'week', 'later'] as const;

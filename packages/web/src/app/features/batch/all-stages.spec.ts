@@ -1,3 +1,4 @@
+import { dayText } from '@trug/core/quantity/days';
 import { STAGES } from '@trug/core/log/batch-state';
 import { dayAt, filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../../testing/sample-batch';
 import { curveDrawing, type CurveData } from './curve/curve-geometry';
@@ -90,6 +91,8 @@ describe('the curve', () => {
       now: dayAt(today),
       gravityText: (sg) => sg.toFixed(3),
       tempText: (t) => `${t} °C`,
+      dayText: (iso) => dayText(iso),
+      hourText: (iso) => iso.slice(11, 16),
     };
     return curveDrawing({ ...data, ...changes }, { width: 756, height: 330 });
   };

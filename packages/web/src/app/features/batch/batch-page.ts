@@ -10,7 +10,6 @@ import { phOf } from '@trug/core/liquid/acid-chemistry';
 import { abvOf, fermentableGPerL, gravityOf } from '@trug/core/liquid/views';
 import { devicesOf } from '@trug/core/log/devices-of';
 import { abvFromGravities } from '@trug/core/measure/abv-from-gravities';
-import { dayText } from '@trug/core/quantity/days';
 import { figure } from '@trug/core/worked/figures';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { DeviceFeed } from '../../shared/device-feed/device-feed';
@@ -88,7 +87,7 @@ export class BatchPage {
     const { state, batch } = view;
     const where = state.vessels.map((f) => this.vessels().get(f.vesselId)?.name ?? 'a vessel').join(' + ');
     const parts = [
-      dayText(batch.startedAt),
+      this.units.day(batch.startedAt),
       state.liquid ? this.units.volume(Math.round(state.liquid.volumeL * 10) / 10) : '',
       where || 'in bottle',
       state.place ?? '',

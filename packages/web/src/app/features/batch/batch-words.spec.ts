@@ -1,9 +1,12 @@
+import { dayText } from '@trug/core/quantity/days';
 import { DEFAULT_UNITS } from '@trug/core/quantity/format-quantity';
 import { dayAt, filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../../testing/sample-batch';
 import { curveDrawing } from './curve/curve-geometry';
 import { logLines } from './log/log-lines';
 import { nowWords } from './now/now-words';
 import { pathStops } from './path/path-stops';
+
+const LOG_UNITS = { gravity: (sg: number) => sg.toFixed(3), day: (iso: string, weekday = false) => dayText(iso, weekday), preferences: () => DEFAULT_UNITS };
 
 const stopsOf = (log: Parameters<typeof sampleView>[0], today: number): string[] => {
   const view = sampleView(log, today);
@@ -49,13 +52,13 @@ describe('logLines', () => {
       wrong,
       sampleEntry('corrected', 8, { entryId: wrong.id, replacement: { kind: 'reading', at: dayAt(7), note: '', payload } }),
     ];
-    const [line] = logLines(sampleView(log, 9), DEFAULT_UNITS, (sg) => sg.toFixed(3));
+    const [line] = logLines(sampleView(log, 9), LOG_UNITS);
     expect(line).toMatchObject({ lead: '1.012', struckOut: false, history: ['Read 1.120 at 20 °C, hydrometer · standing at 18 °C'] });
   });
   it('keeps a struck-out line in its place', () => {
     const gone = reading(7, 1.12);
     const log = [filled(), pitched(), gone, sampleEntry('corrected', 8, { entryId: gone.id, replacement: null })];
-    expect(logLines(sampleView(log, 9), DEFAULT_UNITS, String).find((l) => l.id === gone.id)?.struckOut).toBe(true);
+    expect(logLines(sampleView(log, 9), LOG_UNITS).find((l) => l.id === gone.id)?.struckOut).toBe(true);
   });
 });
 
@@ -76,6 +79,8 @@ describe('curveDrawing', () => {
       now: dayAt(26),
       gravityText: (sg) => sg.toFixed(3),
       tempText: (t) => `${t} °C`,
+      dayText: (iso: string) => dayText(iso),
+      hourText: (iso: string) => iso.slice(11, 16),
     },
     { width: 756, height: 330 },
   );

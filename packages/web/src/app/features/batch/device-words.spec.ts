@@ -1,6 +1,7 @@
+import { dayText } from '@trug/core/quantity/days';
 import { deviceWords } from './device-words';
 
-const units = { gravity: (sg: number) => sg.toFixed(3), temperature: (c: number) => `${c} °C` };
+const units = { gravity: (sg: number) => sg.toFixed(3), temperature: (c: number) => `${c} °C`, day: (iso: string) => dayText(iso) };
 const AT = Date.parse('2026-11-20T10:00:00Z');
 
 it.each([

@@ -1,5 +1,5 @@
 import type { DeviceNow, Track } from '@trug/core';
-import { daysBetween, dayText } from '@trug/core/quantity/days';
+import { daysBetween } from '@trug/core/quantity/days';
 import type { Units } from '../../shared/units/units';
 
 /**
@@ -11,7 +11,7 @@ import type { Units } from '../../shared/units/units';
  * @param today - ISO 8601
  * @returns such as `says about 1.012, pH 3.41 and 18 °C.`
  */
-export function deviceWords(now: DeviceNow, smooth: Track | null, units: Pick<Units, 'gravity' | 'temperature'>, today: string): string {
+export function deviceWords(now: DeviceNow, smooth: Track | null, units: Pick<Units, 'gravity' | 'temperature' | 'day'>, today: string): string {
   const sg = smooth?.values.at(-1);
   const figures = [
     sg === undefined ? '' : `about ${units.gravity(sg)}`,
@@ -20,5 +20,5 @@ export function deviceWords(now: DeviceNow, smooth: Track | null, units: Pick<Un
   ].filter((f) => f !== '');
   const list = figures.length > 1 ? `${figures.slice(0, -1).join(', ')} and ${figures.at(-1) ?? ''}` : (figures[0] ?? 'nothing Trug can use');
   const last = new Date(now.atMs).toISOString();
-  return daysBetween(last, today) > 1 ? `said last, on ${dayText(last)}, ${list}.` : `says ${list}.`;
+  return daysBetween(last, today) > 1 ? `said last, on ${units.day(last)}, ${list}.` : `says ${list}.`;
 }

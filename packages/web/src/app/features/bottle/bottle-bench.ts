@@ -10,7 +10,6 @@ import { STATUS_WORDS } from '@trug/core/ferment/verdict';
 import { bottlingRoutes, type RouteId } from '@trug/core/finish/bottling-routes';
 import { COLD_KEG_MOST_C } from '@trug/core/log/check-entry';
 import { maySeal } from '@trug/core/log/judge-state';
-import { dayText } from '@trug/core/quantity/days';
 import { FERMENTABLES } from '@trug/core/reference/fermentables-data';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
@@ -66,7 +65,7 @@ export class BottleBench {
     const verdict = this.verdict();
     if (!view || !verdict) return '';
     const last = view.state.readings.at(-1);
-    return maySeal(view.state, verdict) && last ? `${STATUS_WORDS[verdict.status]}, last read ${dayText(last.at)}` : STATUS_WORDS[verdict.status];
+    return maySeal(view.state, verdict) && last ? `${STATUS_WORDS[verdict.status]}, last read ${this.units.day(last.at)}` : STATUS_WORDS[verdict.status];
   });
   private readonly usualWarmestC = computed(() => Math.max(5, ...(this.view()?.state.temps ?? []).slice(-3).map((t) => t.tempC)));
   private celsius(text: string, otherwise: number): number {

@@ -41,8 +41,8 @@ export function cellarCrates(views: readonly BatchView[], now: string, units: Un
 function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): CellarCrate {
   const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
   const filled = crate.lots.reduce((sum, lot) => sum + lot.filled, 0);
-  const window = readyWindow(crate);
-  const untilReady = daysBetween(now.slice(0, 10), window.from);
+  const window = readyWindow(crate, units.zone());
+  const untilReady = daysBetween(units.dateOf(now), window.from);
   const isReady = untilReady <= 0;
   return {
     id: crate.id,

@@ -4,7 +4,6 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { VESSEL_KINDS, type VesselKindId } from '@trug/contract/plain';
 import { caution } from '@trug/core/cautions/catalogue';
-import { dayText } from '@trug/core/quantity/days';
 import { CautionList } from '../../shared/caution/caution-list';
 import { EntryWriter } from '../../shared/entry-writer';
 import { LarderWriter } from '../../shared/larder-writer';
@@ -49,7 +48,7 @@ export class Cupboard {
   protected readonly usual = computed(() => VESSEL_KINDS.find((k) => k.id === this.draft.fields().kind) ?? VESSEL_KINDS[0]);
   protected readonly cards = computed(() => {
     const free = new Set(this.free().map((v) => v.id));
-    const dirty = new Map(this.dirty().map((d) => [d.vesselId, dayText(d.since)]));
+    const dirty = new Map(this.dirty().map((d) => [d.vesselId, this.units.day(d.since)]));
     return this.vessels().map((vessel) => {
       const holder = this.views().find((v) => v.state.liquid && v.state.vessels.some((f) => f.vesselId === vessel.id));
       const fill = holder?.state.vessels.find((f) => f.vesselId === vessel.id)?.volumeL ?? 0;

@@ -4,7 +4,6 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { API_PATHS, type InstrumentDto, type RunningStandIn } from '@trug/contract/plain';
 import { checkInstrument, INSTRUMENT_CHECKS } from '@trug/core/device/instrument-check';
-import { dayText } from '@trug/core/quantity/days';
 import { numberOf } from '../../shared/field/number-of';
 import { TextField } from '../../shared/field/text-field';
 import { LarderWriter } from '../../shared/larder-writer';
@@ -56,7 +55,7 @@ export class InstrumentCard {
     return {
       kind: INSTRUMENTS.find((k) => k.id === card.kind)?.name ?? '',
       offset: offsetText(card),
-      checked: checkedText(card, this.now()),
+      checked: checkedText(card, this.units.dateOf(this.now())),
       trueAt: card.kind === 'hydrometer' ? `true at ${this.units.temperature(card.calibratedAtC)}` : '',
       question: `In ${against}${unit === 'SG' ? ` at ${this.units.temperature(ROOM_C)}` : ''} it shows`,
       hint: truth.toFixed(decimals),
@@ -67,7 +66,7 @@ export class InstrumentCard {
   protected readonly batches = computed(() => this.views().filter((v) => v.state.liquid !== null && v.state.keg === null));
   protected readonly reached = computed(() => {
     const run = this.run();
-    return run ? (run.trouble ?? `has played to ${dayText(run.reached)}`) : null;
+    return run ? (run.trouble ?? `has played to ${this.units.day(run.reached)}`) : null;
   });
 
   constructor() {
@@ -82,7 +81,7 @@ export class InstrumentCard {
     const found = checkInstrument(card.kind, shown ?? NaN, { calibratedAtC: card.calibratedAtC, sampleC: ROOM_C });
     this.said.set(found.text);
     if (!found.ok) return;
-    await this.save({ offset: found.offset, checkedOn: this.now().slice(0, 10) });
+    await this.save({ offset: found.offset, checkedOn: this.units.dateOf(this.now()) });
     this.checking.set(false);
     this.shown.set('');
   }

@@ -47,7 +47,7 @@ export class SupplyShelf {
   protected readonly offer = computed(() => SUPPLY_CATALOGUE.find((o) => keyOf(o) === this.draft.fields().what));
   protected readonly rows = computed(() =>
     this.stored().map((s) => {
-      const daysLeft = s.bestBefore === null ? null : calendarDays(this.now(), s.bestBefore);
+      const daysLeft = s.bestBefore === null ? null : calendarDays(this.units.dateOf(this.now()), s.bestBefore);
       return {
         id: s.id,
         name: s.name,

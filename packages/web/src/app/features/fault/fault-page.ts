@@ -38,7 +38,10 @@ export class FaultPage {
   protected readonly refusal = signal<string | null>(null);
   private readonly signs = computed(() => {
     const entries = effectiveEntries(this.view()?.batch.entries ?? []).entries;
-    return signsInNotes(entries.map((e) => ({ at: e.at, text: `${e.note} ${e.kind === 'note' || e.kind === 'tasted' ? e.payload.text : ''}`.trim() })));
+    return signsInNotes(
+      entries.map((e) => ({ at: e.at, text: `${e.note} ${e.kind === 'note' || e.kind === 'tasted' ? e.payload.text : ''}`.trim() })),
+      this.view()?.state.zone,
+    );
   });
   /** What the log answers by itself; the maker's own answer goes before it. */
   private readonly known = computed((): FaultAnswers => {

@@ -6,7 +6,6 @@ import { Store } from '@ngrx/store';
 import { API_PATHS, type ReadingsReply } from '@trug/contract/plain';
 import { COLUMN_ROLES, guessColumns, type ColumnRole, type TableGuess } from '@trug/core/device/guess-columns';
 import { readingsFromTable } from '@trug/core/device/readings-from-table';
-import { dayText } from '@trug/core/quantity/days';
 import { firstValueFrom } from 'rxjs';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { createBatchDraft } from '../../shared/draft';
@@ -65,7 +64,7 @@ export class ImportPage {
     const { readings } = this.table();
     const [first, last] = [readings[0], readings.at(-1)];
     if (!first || !last) return null;
-    const day = (ms: number): string => `${dayText(new Date(ms).toISOString())} ${new Date(ms).getUTCFullYear()}`;
+    const day = (ms: number): string => `${this.units.day(new Date(ms).toISOString())} ${this.units.dateOf(new Date(ms).toISOString()).slice(0, 4)}`;
     const sgs = readings.flatMap((r) => r.sg ?? []);
     const gravity = sgs.length === 0 ? '' : `, gravity from ${this.units.gravity(sgs[0] ?? 1)} to ${this.units.gravity(sgs.at(-1) ?? 1)}`;
     return `${readings.length} readings from ${day(first.atMs)} to ${day(last.atMs)}${gravity}.`;

@@ -33,6 +33,8 @@ export interface CartonInputs {
   readonly capacityL: number | null;
   readonly methodId: string;
   readonly startAt: string;
+  /** The maker's time zone. */
+  readonly zone?: string;
   readonly calibratedAtC: number;
   readonly offsetSg: number;
 }
@@ -131,7 +133,7 @@ function planFrom(input: CartonInputs, read: { readonly gravity: RawGravity; rea
     pitchMethod: yeast.id === 'wild-spontaneous' ? 'wild' : rate.value.method,
     dryAbv: dryAbvOf(must),
     room: room === null || room.value.verdict === 'too-much-air' ? null : room.value.verdict,
-    dates: plannedDates({ startAt: input.startAt, sulfited: dose !== null, method }),
+    dates: plannedDates({ startAt: input.startAt, sulfited: dose !== null, method, ...(input.zone === undefined ? {} : { zone: input.zone }) }),
     steps: [...(sugar?.steps ?? []), ...(dose?.steps ?? []), ...rate.steps],
     cautions: [
       ...pitchCautions({ liquid: must, yeastId: yeast.id, juiceC: null, sulfitedAt: null, at: input.startAt }),

@@ -93,6 +93,7 @@ export class NewBatch {
       capacityL: this.vessel()?.capacityL ?? null,
       methodId: f.method,
       startAt: this.writer.now(),
+      zone: this.units.zone(),
       calibratedAtC: this.settings().calibratedAtC,
       offsetSg: this.settings().offsetSg,
     });

@@ -5,6 +5,7 @@ import { Store } from '@ngrx/store';
 import type { EntryPayloads, InstrumentKind, ReadingQuestion } from '@trug/core';
 import { effectiveEntries } from '@trug/core/log/effective-entries';
 import { dateAfter, dayText } from '@trug/core/quantity/days';
+import { momentIn } from '@trug/core/quantity/zone';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { createBatchDraft, type Draft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
@@ -38,11 +39,11 @@ export class ReadingPage {
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly last = computed(() => {
     const last = this.view()?.state.readings.at(-1);
-    return last ? `Last time ${this.units.gravity(last.sg)} on ${dayText(last.at, true)}.` : 'The first reading since it was filled.';
+    return last ? `Last time ${this.units.gravity(last.sg)} on ${this.units.day(last.at, true)}.` : 'The first reading since it was filled.';
   });
   private readonly at = computed(() => {
     const { day } = this.fields();
-    return day === '' ? this.writer.now() : `${day}T12:00:00.000Z`;
+    return day === '' ? this.writer.now() : momentIn(day, '12:00', this.units.zone());
   });
   /** What it can be read with: the maker's own, and plain ones where there are none. */
   protected readonly gauges = computed(() => gaugesOf(this.instruments(), this.settings()));
@@ -70,7 +71,7 @@ export class ReadingPage {
   /** The last days by name; anything older is picked from a calendar. */
   protected readonly days = computed(() =>
     [1, 2, 3, 4, 5, 6].map((ago) => {
-      const day = dateAfter(this.writer.now(), -ago);
+      const day = dateAfter(this.units.dateOf(this.writer.now()), -ago);
       return { day, name: ago === 1 ? 'yesterday' : dayText(day, true) };
     }),
   );
@@ -104,7 +105,7 @@ export class ReadingPage {
   }
 
   protected setDay(choice: string): void {
-    this.set('day', choice === 'other' ? dateAfter(this.writer.now(), -7) : choice);
+    this.set('day', choice === 'other' ? dateAfter(this.units.dateOf(this.writer.now()), -7) : choice);
   }
 
   protected meant(question: ReadingQuestion): void {
@@ -140,7 +141,7 @@ export class ReadingPage {
   private correctedAt(entryId: string): string {
     const standing = effectiveEntries(this.view()?.batch.entries ?? []).entries.find((e) => e.id === entryId);
     const { day } = this.fields();
-    return standing && standing.at.startsWith(day) ? standing.at : this.at();
+    return standing && this.units.dateOf(standing.at) === day ? standing.at : this.at();
   }
 
   /** The payload, or why there is none yet. */
@@ -180,7 +181,7 @@ export class ReadingPage {
       ta: taGPerL === null ? '' : String(taGPerL),
       bubbles: bubbles ?? '',
       note: entry.note,
-      day: entry.at.slice(0, 10),
+      day: this.units.dateOf(entry.at),
     });
   }
 }

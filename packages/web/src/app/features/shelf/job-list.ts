@@ -5,7 +5,7 @@ import type { JobKind, JobUrgency } from '@trug/core';
 import { juiceJobs } from '@trug/core/plan/juice-jobs';
 import { vesselJobs } from '@trug/core/plan/vessel-jobs';
 import { selectDirtyVessels } from '../../shared/free-vessels';
-import { selectJobs } from '../../state/batch-views.selectors';
+import { selectJobs, selectZone } from '../../state/batch-views.selectors';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { larderFeature } from '../../state/larder.reducer';
 
@@ -130,18 +130,23 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
 })
 export class JobList {
   private readonly store = inject(Store);
+  private readonly zone = this.store.selectSignal(selectZone);
   private readonly ofBatches = this.store.selectSignal(selectJobs);
   private readonly juices = this.store.selectSignal(larderFeature.selectJuices);
   private readonly dirty = this.store.selectSignal(selectDirtyVessels);
   private readonly vessels = this.store.selectSignal(cupboardFeature.selectVesselById);
   private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
   private readonly jobs = computed(() => [
-    ...(this.now() === '' ? [] : juiceJobs(this.juices(), this.now())).map((job) => ({
+    ...(this.now() === '' ? [] : juiceJobs(this.juices(), this.now(), this.zone())).map((job) => ({
       ...job,
       place: job.kind === 'strain' ? ['/juice', job.juiceId] : ['/juice'],
     })),
     ...this.ofBatches().map((job) => ({ ...job, tape: job.batch.tape, place: ['/batch', job.batch.id] })),
-    ...vesselJobs(this.dirty(), (id) => this.vessels().get(id)?.name ?? 'a vessel', this.now()).map((job) => ({ ...job, tape: 'slate', place: ['/cupboard'] })),
+    ...vesselJobs(this.dirty(), (id) => this.vessels().get(id)?.name ?? 'a vessel', this.now(), this.zone()).map((job) => ({
+      ...job,
+      tape: 'slate',
+      place: ['/cupboard'],
+    })),
   ]);
   protected readonly groups = computed(() =>
     HEADS.map(({ urgency, title }) => ({

@@ -2,7 +2,7 @@ import type { VesselDto } from '@trug/contract/plain';
 import type { Crate } from '@trug/core';
 import { provesFinished, STATUS_WORDS } from '@trug/core/ferment/verdict';
 import { gravityOf } from '@trug/core/liquid/views';
-import { calendarDays, dayText } from '@trug/core/quantity/days';
+import { calendarDays } from '@trug/core/quantity/days';
 import type { DrinkLook } from '../../shared/vessel/vessel';
 import { drinkLook } from '../../shared/vessel/drink-look';
 import type { Units } from '../../shared/units/units';
@@ -57,12 +57,12 @@ const TAG_TITLES: Readonly<Record<string, string>> = {
   'open-one': 'Open one',
 };
 
-function tagOf(view: BatchView, forCrate: boolean, now: string): Tag | null {
+function tagOf(view: BatchView, forCrate: boolean, now: string, units: Units): Tag | null {
   const crateKinds = ['test-bottle', 'open-one'];
   const job = view.jobs.find((j) => crateKinds.includes(j.kind) === forCrate && (j.urgency === 'overdue' || j.urgency === 'today'));
   if (!job) return null;
-  const days = calendarDays(job.dueAt, now);
-  const when = job.urgency === 'today' ? (job.dueAt.length > 10 ? `after ${job.dueAt.slice(11, 16)}` : 'today') : `${days} ${days === 1 ? 'day' : 'days'} late`;
+  const days = calendarDays(job.dueAt, now, units.zone());
+  const when = job.urgency === 'today' ? (job.dueAt.length > 10 ? `after ${units.hour(job.dueAt)}` : 'today') : `${days} ${days === 1 ? 'day' : 'days'} late`;
   return {
     title: TAG_TITLES[job.kind] ?? job.title,
     when: job.kind === 'restart' ? 'see why' : when,
@@ -74,8 +74,8 @@ function stageLine(view: BatchView, now: string, units: Units): string {
   const { state, verdict } = view;
   const heat = state.placeC === null ? '' : ` · ${units.temperature(state.placeC)}`;
   if (state.keg) return `${state.keg.targetVolumes.toFixed(1)} volumes at ${units.temperature(state.keg.storeC)}`;
-  if (!state.pitchedAt) return state.sulfitedAt ? `sulfited ${state.sulfitedAt.slice(11, 16)}, ${dayText(state.sulfitedAt)}` : 'waiting for yeast';
-  const day = `day ${calendarDays(state.pitchedAt, now)}`;
+  if (!state.pitchedAt) return state.sulfitedAt ? `sulfited ${units.hour(state.sulfitedAt)}, ${units.day(state.sulfitedAt)}` : 'waiting for yeast';
+  const day = `day ${calendarDays(state.pitchedAt, now, state.zone)}`;
   const status = verdict?.value.status;
   const word = status && (provesFinished(status) || status === 'stalled') ? ` · ${STATUS_WORDS[status]}` : heat;
   return `${day}${word}`;
@@ -94,7 +94,7 @@ function liquidItem(view: BatchView, vessels: ReadonlyMap<string, VesselDto>, no
     batchId: batch.id,
     name: batch.name,
     tape: batch.tape,
-    tapeLine: `${dayText(batch.startedAt)} · ${units.volume(Math.round(volumeL * 10) / 10)}`,
+    tapeLine: `${units.day(batch.startedAt)} · ${units.volume(Math.round(volumeL * 10) / 10)}`,
     vessels: state.vessels.flatMap((fill) => {
       const vessel = vessels.get(fill.vesselId);
       if (!vessel) return [];
@@ -106,27 +106,27 @@ function liquidItem(view: BatchView, vessels: ReadonlyMap<string, VesselDto>, no
     figure: gravity,
     trend: last && before ? (before.sg - last.sg > 0.001 ? 'down' : 'level') : null,
     line: stageLine(view, now, units),
-    tag: tagOf(view, false, now),
+    tag: tagOf(view, false, now, units),
   };
 }
 
-function crateItem(view: BatchView, crate: Crate, now: string): ShelfItem {
+function crateItem(view: BatchView, crate: Crate, now: string, units: Units): ShelfItem {
   const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
   const filled = crate.lots.reduce((sum, lot) => sum + lot.filled, 0);
-  const days = calendarDays(crate.bottledAt, now);
+  const days = calendarDays(crate.bottledAt, now, units.zone());
   const young = days < view.method.waits.firstBottleDays;
   return {
     key: crate.id,
     batchId: view.batch.id,
     name: crate.name,
     tape: view.batch.tape,
-    tapeLine: left === filled ? `${dayText(crate.bottledAt)} · ${left} bottles` : `${left} of ${filled} left`,
+    tapeLine: left === filled ? `${units.day(crate.bottledAt)} · ${left} bottles` : `${left} of ${filled} left`,
     vessels: [],
     crate,
     figure: young && crate.sparkling ? `${crate.co2Volumes.toFixed(1)} vol` : 'ready',
     trend: null,
-    line: young ? `in bottle, day ${days}` : `bottled ${dayText(crate.bottledAt)}`,
-    tag: tagOf(view, true, now),
+    line: young ? `in bottle, day ${days}` : `bottled ${units.day(crate.bottledAt)}`,
+    tag: tagOf(view, true, now, units),
   };
 }
 
@@ -141,6 +141,6 @@ function crateItem(view: BatchView, crate: Crate, now: string): ShelfItem {
  */
 export function shelfItems(views: readonly BatchView[], vessels: ReadonlyMap<string, VesselDto>, now: string, units: Units): readonly ShelfItem[] {
   const inVessels = views.filter((v) => v.state.liquid !== null && v.state.vessels.length > 0).map((v) => liquidItem(v, vessels, now, units));
-  const crates = views.flatMap((v) => v.state.crates.filter((c) => c.lots.some((lot) => lot.left > 0)).map((c) => crateItem(v, c, now)));
+  const crates = views.flatMap((v) => v.state.crates.filter((c) => c.lots.some((lot) => lot.left > 0)).map((c) => crateItem(v, c, now, units)));
   return [...inVessels, ...crates];
 }

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, signal } from '@angular/core';
 import type { TimedPlan } from '@trug/core';
-import { dayText } from '@trug/core/quantity/days';
 import type { BatchView } from '../../state/batch-views.selectors';
 import { EntryWriter } from '../entry-writer';
+import { Units } from '../units/units';
 import { waitText } from './wait-text';
 
 /** A step as it is listed: what to do, and how long until the next. */
@@ -39,6 +39,7 @@ const TICK_MS = 20_000;
 })
 export class TimedSteps {
   private readonly writer = inject(EntryWriter);
+  private readonly units = inject(Units);
   readonly view = input.required<BatchView>();
   readonly plan = input.required<TimedPlan>();
   readonly steps = input.required<readonly TimedStep[]>();
@@ -61,7 +62,7 @@ export class TimedSteps {
         text,
         state: state === 'now early' ? 'now' : state,
         tickable: i < count - 1 || this.endsHere(),
-        note: running && i === doneCount ? dueWords(running.dueAt, waitMs) : i >= doneCount && waitMin > 0 ? `then ${waitText(waitMin)}` : '',
+        note: running && i === doneCount ? dueWords(running.dueAt, waitMs, this.units) : i >= doneCount && waitMin > 0 ? `then ${waitText(waitMin)}` : '',
       };
     });
   });
@@ -81,9 +82,9 @@ export class TimedSteps {
   }
 }
 
-function dueWords(dueAt: string, waitMs: number): string {
+function dueWords(dueAt: string, waitMs: number, units: Units): string {
   if (waitMs <= 0) return 'now';
   const minutes = Math.ceil(waitMs / 60_000);
-  const at = `${dueAt.slice(11, 16)}${minutes > 12 * 60 ? ` on ${dayText(dueAt)}` : ''}`;
+  const at = `${units.hour(dueAt)}${minutes > 12 * 60 ? ` on ${units.day(dueAt)}` : ''}`;
   return `from ${at}, in ${waitText(minutes)}`;
 }

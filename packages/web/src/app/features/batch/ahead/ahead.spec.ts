@@ -1,4 +1,5 @@
 import { PageHarness } from '../../../../testing/page-harness';
+import { dayText } from '@trug/core/quantity/days';
 import { filled, finishedLog, pitched, reading, sampleBatch, sampleView, dayAt } from '../../../../testing/sample-batch';
 import { curveDrawing } from '../curve/curve-geometry';
 import { BatchPage } from '../batch-page';
@@ -77,6 +78,8 @@ describe('the fan', () => {
         pitchedAt: dayAt(0.1),
         gravityText: (sg) => sg.toFixed(3),
         tempText: (t) => `${t} °C`,
+        dayText: (iso: string) => dayText(iso),
+        hourText: (iso: string) => iso.slice(11, 16),
       },
       { width: 756, height: 330 },
     ).fan;

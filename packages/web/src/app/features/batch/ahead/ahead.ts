@@ -124,6 +124,6 @@ export class Ahead {
 
   private wordsOf(found: Forecast | undefined): ReturnType<typeof forecastWords> | null {
     const { pitch } = this.view().state;
-    return found && pitch ? forecastWords(found, { pitchedAt: pitch.at, today: this.now() }) : null;
+    return found && pitch ? forecastWords(found, { pitchedAt: pitch.at, today: this.now(), zone: this.view().state.zone }) : null;
   }
 }

@@ -1,5 +1,5 @@
 import type { BatchState, BandDay, DeviceGravity, Entry, Forecast } from '@trug/core';
-import { dateAfter, DAY_MS, dayText } from '@trug/core/quantity/days';
+import { DAY_MS } from '@trug/core/quantity/days';
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { deviceDrawings, type DeviceDrawing } from './curve-devices';
@@ -58,6 +58,9 @@ export interface CurveData {
   readonly pitchedAt: string | null;
   readonly gravityText: (sg: number) => string;
   readonly tempText: (tempC: number) => string;
+  /** A day and an hour on the maker's own calendar and clock. */
+  readonly dayText: (iso: string) => string;
+  readonly hourText: (iso: string) => string;
 }
 
 const MARGIN = { left: 58, right: 18, top: 34, bottom: 62 };
@@ -101,7 +104,7 @@ export function curveDrawing(data: CurveData, { width, height }: CurveSize): Cur
     x: x(Date.parse(r.at)),
     y: y(r.sg),
     plusMinusPx: Math.abs(y(r.sg) - y(r.sg + r.plusMinus)),
-    title: `${data.gravityText(r.sg)} on ${dayText(r.at)}`,
+    title: `${data.gravityText(r.sg)} on ${data.dayText(r.at)}`,
     questioned: questioned.has(r.id),
   }));
   const start: readonly [number, number] = [x(startMs), y(data.startSg)];
@@ -113,7 +116,7 @@ export function curveDrawing(data: CurveData, { width, height }: CurveSize): Cur
     devices: deviceDrawings(data.devices, { x, y, ...span, columns: plot.right - plot.left }),
     span,
     whole,
-    dayTicks: x.ticks(width < NARROW_PX ? 3 : 6).map((date) => ({ x: x(date), label: tickText(date, span) })),
+    dayTicks: x.ticks(width < NARROW_PX ? 3 : 6).map((date) => ({ x: x(date), label: tickText(date.toISOString(), span, data) })),
     ribbon: ribbonOf(data, x, plot.right, nowMs),
     pegs: pegsOf(data, x),
     endY: data.expectedEndSg === null ? null : y(data.expectedEndSg),
@@ -137,9 +140,8 @@ function gravitiesShown(data: CurveData, ahead: readonly AheadDay[], span: TimeS
 }
 
 /** Days, or hours where less than three days are shown. */
-function tickText(date: Date, { fromMs, toMs }: TimeSpan): string {
-  const day = dayText(date.toISOString());
-  return toMs - fromMs < 3 * DAY_MS ? `${day} ${date.toISOString().slice(11, 16)}` : day;
+function tickText(at: string, { fromMs, toMs }: TimeSpan, { dayText, hourText }: Pick<CurveData, 'dayText' | 'hourText'>): string {
+  return toMs - fromMs < 3 * DAY_MS ? `${dayText(at)} ${hourText(at)}` : dayText(at);
 }
 
 type TimeScale = ReturnType<typeof scaleUtc<number>>;
@@ -175,7 +177,7 @@ function aheadOf({ forecast, pitchedAt, startAt }: CurveData, nowMs: number): re
   return rest.length === 0 ? [] : [first, ...rest];
 }
 
-function fanOf({ forecast, pitchedAt }: CurveData, ahead: readonly AheadDay[], x: TimeScale, y: (sg: number) => number): CurveDrawing['fan'] {
+function fanOf({ forecast, pitchedAt, dayText }: CurveData, ahead: readonly AheadDay[], x: TimeScale, y: (sg: number) => number): CurveDrawing['fan'] {
   const band = area<AheadDay>()
     .x((d) => x(d.atMs))
     .y0((d) => y(d.p10))
@@ -188,7 +190,9 @@ function fanOf({ forecast, pitchedAt }: CurveData, ahead: readonly AheadDay[], x
   const shown = doneMs !== null && doneMs > (ahead[0]?.atMs ?? Infinity) && doneMs <= (ahead.at(-1)?.atMs ?? 0);
   const at = shown ? ahead.find((d) => d.atMs >= doneMs) : undefined;
   const label =
-    at && pitchedAt !== null && done !== null ? { x: x(at.atMs), y: y(at.p50), text: `about ${dayText(dateAfter(pitchedAt, Math.round(done)))}` } : null;
+    at && pitchedAt !== null && done !== null
+      ? { x: x(at.atMs), y: y(at.p50), text: `about ${dayText(new Date(Date.parse(pitchedAt) + Math.round(done) * DAY_MS).toISOString())}` }
+      : null;
   return { area: band(ahead) ?? '', middle: middle(ahead) ?? '', label };
 }
 

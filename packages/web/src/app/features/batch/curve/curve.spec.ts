@@ -1,4 +1,5 @@
 import type { DeviceGravity } from '@trug/core';
+import { dayText } from '@trug/core/quantity/days';
 import { DAY_MS } from '@trug/core/quantity/days';
 import { dayAt, filled, pitched, reading, sampleView } from '../../../../testing/sample-batch';
 import { curveDrawing, type CurveData } from './curve-geometry';
@@ -53,6 +54,8 @@ describe('a device on the curve', () => {
     pitchedAt: null,
     gravityText: String,
     tempText: String,
+    dayText: (iso: string) => dayText(iso),
+    hourText: (iso: string) => iso.slice(11, 16),
   });
   const size = { width: 756, height: 330 };
 

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import type { DeviceGravity, Forecast } from '@trug/core';
 import { gravityOf } from '@trug/core/liquid/views';
 import { effectiveEntries } from '@trug/core/log/effective-entries';
-import { dayText } from '@trug/core/quantity/days';
 import { injectNarrow } from '../../../shared/narrow';
 import { Units } from '../../../shared/units/units';
 import type { BatchView } from '../../../state/batch-views.selectors';
@@ -57,6 +56,8 @@ export class Curve {
         pitchedAt: state.pitch?.at ?? null,
         gravityText: (sg) => this.units.gravity(sg),
         tempText: (tempC) => this.units.temperature(tempC),
+        dayText: (iso) => this.units.day(iso),
+        hourText: (iso) => this.units.hour(iso),
       },
       this.size(),
     );
@@ -64,7 +65,7 @@ export class Curve {
   protected readonly rows = computed(() =>
     this.view().state.readings.map((r) => ({
       id: r.id,
-      day: dayText(r.at, true),
+      day: this.units.day(r.at, true),
       gravity: this.units.gravity(r.sg),
       plusMinus: r.plusMinus.toFixed(3),
       temp: r.tempC === null ? '–' : this.units.temperature(r.tempC),
@@ -75,7 +76,7 @@ export class Curve {
     const first = readings[0];
     const last = readings.at(-1);
     return first && last
-      ? `Gravity from ${this.units.gravity(first.sg)} on ${dayText(first.at)} to ${this.units.gravity(last.sg)} on ${dayText(last.at)}`
+      ? `Gravity from ${this.units.gravity(first.sg)} on ${this.units.day(first.at)} to ${this.units.gravity(last.sg)} on ${this.units.day(last.at)}`
       : 'No readings yet';
   });
 

@@ -76,7 +76,7 @@ function siblingOf({ batch, state, verdict }: BatchView, own: boolean): Sibling 
     name: batch.name,
     own,
     yeast: state.yeastId === null ? 'none yet' : yeastById(state.yeastId).name,
-    started: dayText(batch.startedAt),
+    started: dayText(batch.startedAt, false, state.zone),
     gravity: last ? gravityText(last.sg) : '–',
     strength: liquid ? (state.pitchedAt ? `${figure(abvOf(liquid), 1)} %` : `${figure(dryAbvOf(liquid), 1)} % if dry`) : '–',
     acid: liquid ? `${figure(taOf(liquid), 1)} g/L` : '–',

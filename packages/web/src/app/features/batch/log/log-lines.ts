@@ -1,7 +1,7 @@
 import type { Entry, UnitPreferences } from '@trug/core';
 import { describeEntry } from '@trug/core/log/describe-entry';
 import { effectiveEntries } from '@trug/core/log/effective-entries';
-import { dayText } from '@trug/core/quantity/days';
+import type { Units } from '../../../shared/units/units';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
 /** One line of a log as shown. */
@@ -19,6 +19,11 @@ export interface LogLine {
   readonly issue: string | null;
 }
 
+/** How a log writes figures and days. */
+interface LogUnits extends Pick<Units, 'gravity' | 'day'> {
+  readonly preferences: () => UnitPreferences;
+}
+
 const words = (entry: Entry, units: UnitPreferences): string => {
   const { lead, rest } = describeEntry(entry, units);
   return `${lead} ${rest}`.trim();
@@ -28,11 +33,12 @@ const words = (entry: Entry, units: UnitPreferences): string => {
  * The log as people read it: newest first, each entry as it stands with what it said before.
  *
  * @param view - the batch
- * @param units - the maker's units
- * @param gravityText - writes a corrected gravity
+ * @param units - writes figures and days the maker's way
  * @returns the lines
  */
-export function logLines(view: BatchView, units: UnitPreferences, gravityText: (sg: number) => string): readonly LogLine[] {
+export function logLines(view: BatchView, units: LogUnits): readonly LogLine[] {
+  const preferences = units.preferences();
+  const place = new Map(view.batch.entries.map((entry, i) => [entry.id, i]));
   const { entries, corrections } = effectiveEntries(view.batch.entries);
   const standing = new Map(entries.map((e) => [e.id, e]));
   const issues = new Map(view.state.issues.map((i) => [i.entryId, i.text]));
@@ -42,7 +48,7 @@ export function logLines(view: BatchView, units: UnitPreferences, gravityText: (
     .map((original) => {
       const entry = standing.get(original.id);
       const shown = entry ?? original;
-      const { lead, rest } = describeEntry(shown, units);
+      const { lead, rest } = describeEntry(shown, preferences);
       const sg = corrected.get(original.id);
       const replacements = (corrections.get(original.id) ?? [])
         .slice(0, -1)
@@ -51,14 +57,15 @@ export function logLines(view: BatchView, units: UnitPreferences, gravityText: (
         id: original.id,
         kind: original.kind,
         at: shown.at,
-        day: dayText(shown.at, true),
-        lead: sg === undefined ? lead : gravityText(sg),
+        day: units.day(shown.at, true),
+        lead: sg === undefined ? lead : units.gravity(sg),
         rest: sg === undefined ? rest : `from ${rest}`,
         note: shown.note,
         struckOut: entry === undefined,
-        history: entry === original ? [] : [original, ...replacements].map((e) => words(e, units)),
+        history: entry === original ? [] : [original, ...replacements].map((e) => words(e, preferences)),
         issue: issues.get(original.id) ?? null,
       };
     });
-  return lines.sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : a.id < b.id ? 1 : -1));
+  // Of what happened in one moment, the one filed last stands first.
+  return lines.sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : (place.get(b.id) ?? 0) - (place.get(a.id) ?? 0)));
 }

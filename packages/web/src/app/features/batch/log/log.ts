@@ -13,6 +13,16 @@ import { logLines, type LogLine } from './log-lines';
   imports: [RouterLink],
   template: `
     <p class="from"><a class="link" [routerLink]="['/batch', view().batch.id, 'import']">Readings from a table or a file</a></p>
+    @if (view().batch.unreadable; as unreadable) {
+      <ul class="unreadable">
+        @for (row of unreadable; track row.id) {
+          <li>
+            <span class="day">{{ row.at === null ? '' : units.day(row.at, true) }}</span>
+            <p class="field-error">An entry cannot be read: {{ row.why }}. It is kept as it is, and does not count.</p>
+          </li>
+        }
+      </ul>
+    }
     <ul>
       @for (line of lines(); track line.id) {
         <li [class.struck]="line.struckOut">
@@ -44,6 +54,12 @@ import { logLines, type LogLine } from './log-lines';
                   >Correct</a
                 >
               }
+              <a
+                class="link"
+                [routerLink]="['/batch', view().batch.id, 'when', line.id]"
+                [attr.aria-label]="'Put the day of ' + line.lead + ' right, ' + line.day"
+                >Its day</a
+              >
               <button class="link" type="button" (click)="strike(line)" [attr.aria-label]="'Strike out ' + line.lead + ' of ' + line.day">Strike out</button>
             }
           </span>
@@ -108,9 +124,9 @@ import { logLines, type LogLine } from './log-lines';
 })
 export class Log {
   private readonly writer = inject(EntryWriter);
-  private readonly units = inject(Units);
+  protected readonly units = inject(Units);
   readonly view = input.required<BatchView>();
-  protected readonly lines = computed(() => logLines(this.view(), this.units.preferences(), (sg) => this.units.gravity(sg)));
+  protected readonly lines = computed(() => logLines(this.view(), this.units));
 
   protected strike(line: LogLine): void {
     const entry = this.view().batch.entries.find((e) => e.id === line.id);

@@ -2,6 +2,7 @@ import { fizzWord } from '@trug/core/bottle/fizz-levels';
 import { provesFinished, type Evidence } from '@trug/core/ferment/verdict';
 import { restartOutcomeOf } from '@trug/core/log/restart-of';
 import { dayText } from '@trug/core/quantity/days';
+import { hourIn } from '@trug/core/quantity/zone';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
 /** What the Now panel says: one sentence, what it rests on, and the one thing to do. */
@@ -41,7 +42,10 @@ export function nowWords(view: BatchView): NowWords {
     return {
       sentence: state.sulfitedAt !== null ? `Waiting out its sulfite, ${method.waits.sulfiteToPitchH} hours in all.` : 'The juice is in. It waits for yeast.',
       tone: 'plain',
-      evidence: state.sulfitedAt === null ? [] : [{ text: `Sulfited at ${state.sulfitedAt.slice(11, 16)} on ${dayText(state.sulfitedAt)}`, speaks: 'for' }],
+      evidence:
+        state.sulfitedAt === null
+          ? []
+          : [{ text: `Sulfited at ${hourIn(state.sulfitedAt, state.zone)} on ${dayText(state.sulfitedAt, false, state.zone)}`, speaks: 'for' }],
       next: wait?.detail ?? '',
       main: { page: 'pitch', verb: 'Pitch the yeast' },
       also: [ADJUST, SPLIT, READ],
@@ -91,7 +95,7 @@ function cellarWords({ state, jobs }: BatchView): NowWords {
   const crate = state.crates.at(-1);
   const evidence: Evidence[] = crate ? [{ text: `${crate.co2Volumes.toFixed(1)} volumes, ${fizzWord(crate.co2Volumes)}`, speaks: 'for' }] : [];
   return {
-    sentence: left > 0 ? `In the bottle: ${left} left, filled on ${dayText(crate?.bottledAt ?? '')}.` : 'All drunk. The log stays.',
+    sentence: left > 0 ? `In the bottle: ${left} left, filled on ${dayText(crate?.bottledAt ?? '', false, state.zone)}.` : 'All drunk. The log stays.',
     tone: 'good',
     evidence,
     next: jobs[0]?.detail ?? '',

@@ -3,6 +3,7 @@ import { provesFinished, type FermentStatus } from '@trug/core/ferment/verdict';
 import { STAGES, type BatchState, type Stage } from '@trug/core/log/batch-state';
 import { plannedDates } from '@trug/core/plan/planned-dates';
 import { calendarDays, dayText } from '@trug/core/quantity/days';
+import { dayIn } from '@trug/core/quantity/zone';
 
 /** A stop of the path as drawn. */
 export interface PathStop {
@@ -36,7 +37,7 @@ const NAMES: Readonly<Record<Stage, string>> = {
  */
 export function pathStops(state: BatchState, method: Method, startedAt: string, now: string, status: FermentStatus | null): readonly PathStop[] {
   const here = STAGES.indexOf(standsAt(state, status));
-  const planned = new Map(plannedDates({ startAt: startedAt, sulfited: state.sulfitedAt !== null, method }).map((p) => [p.stage, p.on]));
+  const planned = new Map(plannedDates({ startAt: startedAt, sulfited: state.sulfitedAt !== null, method, zone: state.zone }).map((p) => [p.stage, p.on]));
   const bottledAt = state.crates[0]?.bottledAt ?? state.keg?.at ?? null;
   const doneAt: Partial<Record<Stage, string | null>> = {
     juice: state.filledAt,
@@ -61,9 +62,9 @@ function standsAt(state: BatchState, status: FermentStatus | null): Stage {
 
 function lineOf(stage: Stage, status: PathStop['state'], at: string | null, state: BatchState, planned: string | undefined, now: string): string {
   if (stage === 'settle' && at === null && state.pitchedAt) return 'none';
-  if (stage === 'ferment' && status === 'here' && state.pitchedAt) return `day ${calendarDays(state.pitchedAt, now)}`;
-  if (at !== null) return dayText(at);
+  if (stage === 'ferment' && status === 'here' && state.pitchedAt) return `day ${calendarDays(state.pitchedAt, now, state.zone)}`;
+  if (at !== null) return dayText(at, false, state.zone);
   if (status === 'here') return 'now';
   if (status === 'done') return '';
-  return planned === undefined || planned < now.slice(0, 10) ? '' : `about ${dayText(planned)}`;
+  return planned === undefined || planned < dayIn(now, state.zone) ? '' : `about ${dayText(planned)}`;
 }

@@ -2,7 +2,7 @@ import { createSelector } from '@ngrx/store';
 import type { JuiceDoubt, Liquid, VesselFill } from '@trug/core';
 import { provesFinished } from '@trug/core/ferment/verdict';
 import { dayText } from '@trug/core/quantity/days';
-import { selectBatchViews } from '../../../state/batch-views.selectors';
+import { selectBatchViews, selectZone } from '../../../state/batch-views.selectors';
 import { selectJuicesInHand } from '../juices-in-hand';
 
 /** Something that can stand on the bench: a juice in hand, or a batch that has fermented. */
@@ -32,7 +32,7 @@ const CIDER_DOUBT: JuiceDoubt = { sg: 0.001, taGPerL: 0.5, ph: 0.1, tanninGPerL:
 const MADE = { pressed: 'pressed', bought: 'bought', mill: 'from the mill', concentrate: 'made up', steeped: 'strained' } as const;
 
 /** Juices that can be blended; preserved ones cannot ferment and are left out. */
-export const selectJuiceSources = createSelector(selectJuicesInHand, (held): readonly BenchSource[] =>
+export const selectJuiceSources = createSelector(selectJuicesInHand, selectZone, (held, zone): readonly BenchSource[] =>
   held
     .filter((h) => !h.juice.preserved)
     .map(({ juice, hand }) => ({
@@ -40,7 +40,7 @@ export const selectJuiceSources = createSelector(selectJuicesInHand, (held): rea
       from: 'juice',
       name: juice.name,
       tape: juice.tape,
-      line: `${MADE[juice.origin]} ${dayText(juice.madeAt)}`,
+      line: `${MADE[juice.origin]} ${dayText(juice.madeAt, false, zone)}`,
       liquid: hand.liquid,
       leftL: hand.leftL,
       doubt: hand.doubt,

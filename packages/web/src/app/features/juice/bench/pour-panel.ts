@@ -3,7 +3,6 @@ import { FormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { METHODS } from '@trug/core/plan/method';
-import { dayText } from '@trug/core/quantity/days';
 import { fitVessels } from '@trug/core/rack/fit-vessels';
 import { EntryWriter } from '../../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
@@ -178,7 +177,7 @@ export class PourPanel {
 
   /** What leaves each cider, then what the new batch begins with. */
   private entries(batchId: string, name: string, tempC: number | null): ReturnType<EntryWriter['entry']>[] {
-    const why = `blended on ${dayText(this.writer.now())}`;
+    const why = `blended on ${this.units.day(this.writer.now())}`;
     const out = this.parts()
       .filter((p) => p.source.from === 'batch')
       .map(({ source, volumeL }) => this.writer.entry(source.id, takenFrom(source, volumeL, { batchId, name, why }), source.lastEntryAt));

@@ -7,7 +7,7 @@ import { LarderWriter } from '../../../shared/larder-writer';
 import { longAshtonClass } from '@trug/core/juice/long-ashton-class';
 import { steepJob } from '@trug/core/juice/steep-plan';
 import { dryAbvOf } from '@trug/core/liquid/views';
-import { daysBetween, dayText } from '@trug/core/quantity/days';
+import { daysBetween } from '@trug/core/quantity/days';
 import { figure, gravityText } from '@trug/core/worked/figures';
 import { Tape } from '../../../shared/tape/tape';
 import { Units } from '../../../shared/units/units';
@@ -46,7 +46,7 @@ export class JuicePlace {
         juice,
         leftL: hand.leftL,
         colour: juiceColour(hand.liquid),
-        line: `${ORIGIN_WORDS[juice.origin]} ${dayText(juice.madeAt)}`,
+        line: `${ORIGIN_WORDS[juice.origin]} ${this.units.day(juice.madeAt)}`,
         lead: this.units.volume(Math.round(hand.leftL * 10) / 10),
         facts: [
           { typical: f.sg.source === 'typical', text: `${about(f.sg.source)}${gravityText(f.sg.value)}` },
