@@ -72,6 +72,7 @@ const VIEWS = [
   { file: 'cellar', path: () => '/cellar' },
   { file: 'cupboard', path: () => '/cupboard' },
   { file: 'settings', path: () => '/settings' },
+  { file: 'book', path: () => '/settings/book', act: (page) => page.waitForSelector('.backups') },
 ];
 
 mkdirSync(folder, { recursive: true });

@@ -69,6 +69,10 @@ if (wanted.includes('types')) {
 if (wanted.includes('unit')) {
   jest('unit tests', 'jest.config.js');
 }
+if (wanted.includes('torture')) {
+  ensureChromium();
+  check('short torture', process.execPath, [join(ROOT, 'torture/main.mjs'), '--short']);
+}
 if (wanted.includes('e2e')) {
   const env = { CHROMIUM_PATH: ensureChromium() };
   jest('end-to-end tests', 'e2e/jest.config.js', env);

@@ -55,7 +55,7 @@ export class EntryWriter {
     const entries = acts.map((act) => this.entry(view.batch.id, act, view.state.lastEntryAt));
     const refused = (await refusalByContract(entries)) ?? refusalByCore(view, entries);
     if (refused !== null) return refused;
-    const problem = await this.file(entries, said);
+    const problem = await this.file(entries, said, acts);
     if (problem !== null) return problem.detail;
     if (then === 'to-batch') await this.router.navigate(['/batch', view.batch.id]);
     return null;
@@ -64,11 +64,12 @@ export class EntryWriter {
   /**
    * Sends entries that were checked, each once however often it is pressed.
    *
+   * @param says - what the maker said, by which a repeat is known; the entries themselves when nothing else is known
    * @returns why the server refused them; null once it has them
    */
-  async file(entries: readonly Entry[], said: string): Promise<Problem | null> {
+  async file(entries: readonly Entry[], said: string, says: unknown = entries): Promise<Problem | null> {
     const key = `entries:${entries.map((e) => `${e.batchId}:${e.kind}${e.kind === 'corrected' ? e.payload.entryId : ''}`).join('+')}`;
-    const sending = { key, body: entries, freshIds: entries.map((e) => e.id), now: this.now() };
+    const sending = { key, body: entries, freshIds: entries.map((e) => e.id), now: this.now(), says };
     const { answer, body } = await this.outbox.send(sending, (sent) => this.answerTo(sent, said), isAnswered);
     if (answer?.code !== 'conflict' || body.length === 0) return answer;
     // An earlier try had arrived after all, and was changed since: the maker says which of the two is meant.
@@ -79,8 +80,8 @@ export class EntryWriter {
   }
 
   /** Begins a batch with its first entries, once however often it is pressed; gives the batch as it was sent. */
-  async begin(draft: BatchDraft, about: (sent: BatchDraft) => void): Promise<string | null> {
-    const sending = { key: 'begin', body: draft, freshIds: [draft.batch.id, ...draft.entries.map((e) => e.id)], now: this.now() };
+  async begin(draft: BatchDraft, says: unknown, about: (sent: BatchDraft) => void): Promise<string | null> {
+    const sending = { key: 'begin', body: draft, freshIds: [draft.batch.id, ...draft.entries.map((e) => e.id)], now: this.now(), says };
     const { answer } = await this.outbox.send(
       sending,
       async (sent) => {

@@ -30,17 +30,17 @@ export class LarderWriter {
   private readonly clock = inject(Clock);
 
   /** @returns why the card cannot be filed; null once the server has it */
-  async save(sent: Shelved): Promise<string | null> {
-    return (await this.saveAs(sent)).refused;
+  async save(sent: Shelved, says?: unknown): Promise<string | null> {
+    return (await this.saveAs(sent, says)).refused;
   }
 
-  /** Files a card, and tells under which id. */
-  async saveAs(card: Shelved): Promise<Sent<Shelved>> {
+  /** Files a card, and tells under which id. What the maker said is the form's fields, where the card says more. */
+  async saveAs(card: Shelved, says?: unknown): Promise<Sent<Shelved>> {
     const refused = await refusedByContract(card);
     if (refused !== null) return { refused, body: card };
     const isNew = card.card.version === 0;
     const key = `${card.shelf}:${isNew ? 'new' : card.card.id}`;
-    const { answer, body } = await this.ask({ key, body: card, freshIds: isNew ? [card.card.id] : [], now: this.clock.now() }, (sent) => ({
+    const { answer, body } = await this.ask({ key, body: card, freshIds: isNew ? [card.card.id] : [], now: this.clock.now(), says }, (sent) => ({
       action: LarderPageActions.cardSaved({ sent }),
       answers: [LarderApiActions.cardStored.type, LarderApiActions.cardRefused.type],
     }));
@@ -77,17 +77,17 @@ export class LarderWriter {
   }
 
   /** @returns why nothing was poured; null once the server has all of it */
-  async pour(pour: Pour): Promise<string | null> {
-    return (await this.pourAs(pour)).refused;
+  async pour(pour: Pour, says?: unknown): Promise<string | null> {
+    return (await this.pourAs(pour, says)).refused;
   }
 
   /** Pours, and tells under which ids. */
-  async pourAs(pour: Pour): Promise<Sent<Pour>> {
+  async pourAs(pour: Pour, says?: unknown): Promise<Sent<Pour>> {
     const begun = new Set(pour.batches.map((b) => b.id));
     const from = [...new Set(pour.entries.map((e) => e.batchId).filter((id) => !begun.has(id)))];
     const key = `pour:${from.join('+')}`;
     const freshIds = [...begun, ...pour.entries.map((e) => e.id)];
-    const { answer, body } = await this.ask({ key, body: pour, freshIds, now: this.clock.now() }, (sent) => ({
+    const { answer, body } = await this.ask({ key, body: pour, freshIds, now: this.clock.now(), says }, (sent) => ({
       action: LarderPageActions.pourMade({ pour: sent }),
       answers: [LarderApiActions.pourStored.type, LarderApiActions.pourRefused.type],
     }));

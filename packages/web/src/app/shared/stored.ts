@@ -11,6 +11,15 @@ export function readStored(key: string): unknown {
   }
 }
 
+/** A JSON text's value; null when it is none. */
+export function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    return null;
+  }
+}
+
 /** Keeps something in this browser. A browser that is full or forbids it keeps nothing, and the page goes on without. */
 export function writeStored(key: string, value: unknown): void {
   try {

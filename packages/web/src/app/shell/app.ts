@@ -67,6 +67,10 @@ export class App {
       for (const kind of ['click', 'submit']) document.removeEventListener(kind, hold, true);
     });
     effect(() => {
+      this.url();
+      this.outbox.release();
+    });
+    effect(() => {
       const { theme } = this.theme();
       if (theme === 'system') delete document.documentElement.dataset['theme'];
       else document.documentElement.dataset['theme'] = theme;
@@ -95,7 +99,7 @@ export class App {
 
   /** While something is on its way to be filed, no main button sends anything more. */
   private holdBack(event: Event): void {
-    if (!this.sending() || !(event.target instanceof Element)) return;
+    if (!this.outbox.holds() || !(event.target instanceof Element)) return;
     if (event.type === 'click' && event.target.closest('.btn-main') === null) return;
     event.preventDefault();
     event.stopPropagation();

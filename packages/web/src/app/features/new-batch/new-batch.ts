@@ -152,7 +152,7 @@ export class NewBatch {
     const tape = TAPES[this.count() % TAPES.length] ?? 'straw';
     const batch = { id: batchId, name, methodId: this.fields().method, tape, startedAt: this.writer.now() };
     const { yeast } = this.fields();
-    const refused = await this.writer.begin({ batch, entries }, (sent) => {
+    const refused = await this.writer.begin({ batch, entries }, this.fields(), (sent) => {
       // With sulfite, the yeast chosen here waits in the pitch form until that has had its day.
       if (plan.sulfite) leaveDraft(batchDraftKey(PITCH_DRAFT, sent.batch.id), { yeastId: yeast, temp: '' });
     });

@@ -11,6 +11,8 @@ export interface Sending<B extends object> {
   readonly freshIds: readonly string[];
   /** The moment it was put together, ISO 8601. */
   readonly now: string;
+  /** What the maker said, where the body says more, such as a name or a colour that was chosen for them; the body when absent. */
+  readonly says?: unknown;
   /** Whether the page goes on meanwhile: a side matter holds no main button back. */
   readonly aside?: boolean;
 }
@@ -49,8 +51,8 @@ const NOW_MS = 5000;
 const INSTANT = /"(\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(?:\.\d+)?Z)"/g;
 
 /** What a body says, whichever ids it was given and whenever it was pressed. */
-function printOf({ body, freshIds, now }: Sending<object>): string {
-  const named = freshIds.reduce((text, id, i) => text.replaceAll(id, `#${i}`), JSON.stringify(body));
+function printOf({ body, freshIds, now, says }: Sending<object>): string {
+  const named = freshIds.reduce((text, id, i) => text.replaceAll(id, `#${i}`), JSON.stringify(says ?? body));
   return named.replace(INSTANT, (whole, at: string) => (Math.abs(Date.parse(at) - Date.parse(now)) <= NOW_MS ? '"@now"' : whole));
 }
 
@@ -64,6 +66,7 @@ const storageKey = (key: string): string => `trug.unsent.${key}`;
 export class Outbox {
   private readonly flights = signal<ReadonlyMap<string, Flight>>(new Map());
   private readonly landed = new Map<string, Landed>();
+  private landedAtMs = 0;
   /** Whether anything is on its way; main buttons wait then. */
   readonly sending = computed(() => [...this.flights().values()].some((flight) => !flight.aside));
 
@@ -92,11 +95,23 @@ export class Outbox {
     this.flights.update((all) => new Map(all).set(sending.key, { print, aside: sending.aside ?? false, answer: flight }));
     try {
       const answered = await flight;
+      // What was refused or not answered may be pressed again at once.
+      if (answered.answer === null && sending.aside !== true) this.landedAtMs = Date.now();
       if (isAnswer(answered.answer)) this.landed.set(sending.key, { print, atMs: Date.now(), answer: flight });
       return answered;
     } finally {
       this.flights.update((all) => new Map([...all].filter(([key, value]) => key !== sending.key || value.answer !== flight)));
     }
+  }
+
+  /** Whether main buttons wait: something is on its way, or the press that sent it may still be half of a double click. */
+  holds(): boolean {
+    return this.sending() || Date.now() - this.landedAtMs < DOUBLE_CLICK_MS;
+  }
+
+  /** Another page is open now: what is pressed there is meant. */
+  release(): void {
+    this.landedAtMs = 0;
   }
 
   private justLanded(key: string): Landed | undefined {

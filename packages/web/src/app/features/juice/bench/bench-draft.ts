@@ -1,3 +1,4 @@
+import { parsed } from '../../../shared/stored';
 import type { ReachAxis } from '@trug/core';
 import { BLEND_AIMS, type BlendAim, type BlendTargets } from '@trug/core/blend/blend-types';
 
@@ -76,6 +77,6 @@ export interface KeptBlend {
 /** Kept blends out of their text; anything else is none. */
 export function readKept(text: string): readonly KeptBlend[] {
   if (text === '') return [];
-  const list: unknown = JSON.parse(text);
+  const list: unknown = parsed(text);
   return Array.isArray(list) ? (list as readonly KeptBlend[]) : [];
 }

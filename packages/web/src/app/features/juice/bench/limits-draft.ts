@@ -1,3 +1,4 @@
+import { parsed } from '../../../shared/stored';
 import { readQuantity } from '../../../shared/field/quantity-field';
 import type { Units } from '../../../shared/units/units';
 
@@ -7,7 +8,7 @@ export type TypedLimits = Readonly<Record<string, { readonly least: string; read
 /** Limits out of a draft's text; anything else is none. */
 export function readLimits(text: string): TypedLimits {
   if (text === '') return {};
-  const stored: unknown = JSON.parse(text);
+  const stored: unknown = parsed(text);
   if (typeof stored !== 'object' || stored === null) return {};
   const known = Object.entries(stored as Record<string, unknown>).flatMap(([id, limit]) => {
     if (typeof limit !== 'object' || limit === null || !('least' in limit) || !('most' in limit)) return [];

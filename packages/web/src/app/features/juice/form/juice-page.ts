@@ -193,7 +193,10 @@ export class JuicePage {
       return;
     }
     const fresh = this.existing() === null;
-    const refused = await this.larder.save({ shelf: 'juices', card: { ...this.card(), ...(fresh ? { id: newId(), madeAt: this.writer.now() } : {}) } });
+    const refused = await this.larder.save(
+      { shelf: 'juices', card: { ...this.card(), ...(fresh ? { id: newId(), madeAt: this.writer.now() } : {}) } },
+      this.draft.fields(),
+    );
     this.refusal.set(refused);
     if (refused !== null) return;
     this.draft.forget();

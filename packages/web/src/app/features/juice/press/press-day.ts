@@ -16,6 +16,7 @@ import { createBatchDraft } from '../../../shared/draft';
 import { EntryWriter } from '../../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { LarderWriter } from '../../../shared/larder-writer';
+import { parsed } from '../../../shared/stored';
 import { newId } from '../../../shared/new-id';
 import { TAPES } from '@trug/contract/plain';
 import { Units } from '../../../shared/units/units';
@@ -169,7 +170,7 @@ export class PressDay {
       volumeL: this.sums().volumeL,
       pressing: this.pressing(),
     };
-    const { refused, body } = await this.larder.saveAs({ shelf: 'juices', card: juice });
+    const { refused, body } = await this.larder.saveAs({ shelf: 'juices', card: juice }, this.fields());
     this.refusal.set(refused);
     if (refused !== null) return;
     this.draft.forget();
@@ -178,5 +179,10 @@ export class PressDay {
 }
 
 function readSheet(text: string): Pick<Pressing, 'lots' | 'runs'> {
-  return text === '' ? { lots: [], runs: [] } : (JSON.parse(text) as Pick<Pressing, 'lots' | 'runs'>);
+  const sheet = parsed(text);
+  const list = (name: 'lots' | 'runs'): unknown =>
+    typeof sheet === 'object' && sheet !== null ? Object.entries(sheet).find(([key]) => key === name)?.[1] : undefined;
+  const [lots, runs] = [list('lots'), list('runs')];
+  // The sheet was written by this page; half of one is none.
+  return Array.isArray(lots) && Array.isArray(runs) ? ({ lots, runs } as Pick<Pressing, 'lots' | 'runs'>) : { lots: [], runs: [] };
 }

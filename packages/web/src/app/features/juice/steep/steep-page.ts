@@ -107,32 +107,35 @@ export class SteepPage {
     const f = this.fields();
     const at = this.writer.now();
     const fruitId = f.fruitId === '' ? null : f.fruitId;
-    const refused = await this.larder.save({
-      shelf: 'juices',
-      card: {
-        ...NEW_JUICE,
-        id: newId(),
-        name: f.name.trim() || `Steeped ${fruitId === null ? 'garden mix' : fruitById(fruitId).name}`.slice(0, 60),
-        tape: TAPES[this.juices().length % TAPES.length] ?? 'straw',
-        origin: 'steeped',
-        fruit: plan.liquid.fruit,
-        fruitId,
-        madeAt: at,
-        steeping: {
-          startedAt: at,
-          days: plan.days,
-          hot: f.manner === 'hot',
-          fruitKg: fruitG / 1000,
-          waterL: plan.waterL,
-          sugarG: plan.sugarG,
-          acidG: plan.acidG,
-          teaCups: Number(f.tea.replace(',', '.') || 0),
-          driedFruitG: this.read(f.dried, 'mass') ?? 0,
-          stirredAt: [],
-          strainedAt: null,
+    const refused = await this.larder.save(
+      {
+        shelf: 'juices',
+        card: {
+          ...NEW_JUICE,
+          id: newId(),
+          name: f.name.trim() || `Steeped ${fruitId === null ? 'garden mix' : fruitById(fruitId).name}`.slice(0, 60),
+          tape: TAPES[this.juices().length % TAPES.length] ?? 'straw',
+          origin: 'steeped',
+          fruit: plan.liquid.fruit,
+          fruitId,
+          madeAt: at,
+          steeping: {
+            startedAt: at,
+            days: plan.days,
+            hot: f.manner === 'hot',
+            fruitKg: fruitG / 1000,
+            waterL: plan.waterL,
+            sugarG: plan.sugarG,
+            acidG: plan.acidG,
+            teaCups: Number(f.tea.replace(',', '.') || 0),
+            driedFruitG: this.read(f.dried, 'mass') ?? 0,
+            stirredAt: [],
+            strainedAt: null,
+          },
         },
       },
-    });
+      f,
+    );
     this.refusal.set(refused);
     if (refused !== null) return;
     this.draft.forget();
