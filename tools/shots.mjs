@@ -72,7 +72,15 @@ const VIEWS = [
   { file: 'cellar', path: () => '/cellar' },
   { file: 'cupboard', path: () => '/cupboard' },
   { file: 'settings', path: () => '/settings' },
-  { file: 'book', path: () => '/settings/book', act: (page) => page.waitForSelector('.backups') },
+  {
+    file: 'book',
+    path: () => '/settings/book',
+    act: async (page) => {
+      await page.waitForSelector('.backups');
+      // A folder that a maker would have, not the throw-away one of this picture.
+      await page.$eval('.path', (el) => (el.textContent = '/home/maker/.trug'));
+    },
+  },
 ];
 
 mkdirSync(folder, { recursive: true });

@@ -11,9 +11,11 @@ interface Violation {
 
 const trug = new TestTrug();
 let ids: Record<string, string> = {};
+let anEntry = '';
 beforeAll(async () => {
   await trug.start('2026-11-23', true);
-  const batches = (await (await fetch(`${trug.url}/api/batches`)).json()) as { id: string; name: string }[];
+  const batches = (await (await fetch(`${trug.url}/api/batches`)).json()) as { id: string; name: string; entries: { id: string }[] }[];
+  anEntry = batches.find((b) => b.name === 'Gate Blend')?.entries[0]?.id ?? '';
   ids = Object.fromEntries(batches.map((b) => [b.name, b.id]));
 });
 afterAll(() => trug.stop());
@@ -32,6 +34,8 @@ const VIEWS: readonly (readonly [name: string, path: () => string])[] = [
   ['cellar', () => '/cellar'],
   ['cupboard', () => '/cupboard'],
   ['settings', () => '/settings'],
+  ['where it is kept', () => '/settings/book'],
+  ['when was it', () => `/batch/${ids['Gate Blend'] ?? ''}/when/${anEntry}`],
   ['juice', () => '/juice'],
   ['blend bench', () => '/juice/blend'],
   ['press day', () => '/juice/press'],
