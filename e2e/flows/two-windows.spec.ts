@@ -55,16 +55,18 @@ it('a card changed in both is shown in both versions, and joined as the maker ti
   const { page } = await trug.page(DESK);
   const bench = new Bench(page, trug.url);
   await bench.open(`/juice/${juice.id}`);
-  // Held back from hearing of the other change, as a sleeping laptop is.
-  await page.evaluate(() => window.dispatchEvent(new Event('blur')));
   await bench.fill('name', 'Renamed here');
   await trug.send('PUT', `/api/juices/${juice.id}`, { ...juice, note: 'changed elsewhere' });
+  // The page hears of it at once, and what was typed stays all the same.
+  await new Promise((resolve) => setTimeout(resolve, 1500));
+  expect(await page.$eval('[name=name] input, input[name=name]', (el) => el.value)).toBe('Renamed here');
   await bench.press('Write it down');
   await bench.says(/Two versions/, 'mat-dialog-container');
   const dialog = await bench.text('mat-dialog-container');
   expect(dialog).toContain('Renamed here');
   expect(dialog).toContain('changed elsewhere');
-  await bench.pressWithin('tr:has(#row-note) input[value=theirs]');
+  // What was added there is kept before anything is ticked.
+  expect(await page.$eval('tr:has(#row-note) input[value=theirs]', (el) => el.checked)).toBe(true);
   await bench.press('Join them as ticked');
   const stored = async (): Promise<{ name: string; note: string } | undefined> =>
     (await trug.ask<{ id: string; name: string; note: string }[]>('/api/juices')).find((j) => j.id === juice.id);

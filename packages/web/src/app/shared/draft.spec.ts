@@ -46,6 +46,21 @@ describe('a draft', () => {
     TestBed.tick();
     expect(Object.keys(localStorage)).toEqual([]);
   });
+  it('filled from what is stored follows it until something is typed, and then no more', () => {
+    const form = draft();
+    form.fill({ a: 'stored', b: 'x' });
+    form.fill({ a: 'changed elsewhere', b: 'x' });
+    TestBed.tick();
+    expect(form.fields().a).toBe('changed elsewhere');
+    expect(Object.keys(localStorage)).toEqual([]);
+    form.set('b', 'typed');
+    TestBed.tick();
+    form.fill({ a: 'changed again', b: 'z' });
+    expect(form.fields()).toEqual({ a: 'changed elsewhere', b: 'typed' });
+    const reloaded = draft();
+    reloaded.fill({ a: 'changed again', b: 'z' });
+    expect(reloaded.fields().b).toBe('typed');
+  });
   it('that was left for a form takes nothing the form does not know', () => {
     leaveDraft('test', { a: 7, b: 'kept', c: 'stray' });
     expect(draft().fields()).toEqual({ a: '', b: 'kept' });

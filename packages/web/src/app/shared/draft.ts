@@ -12,6 +12,11 @@ export interface Draft<T extends DraftFields> {
   readonly fields: WritableSignal<T>;
   /** Changes one field. */
   readonly set: (field: Extract<keyof T, string>, value: string) => void;
+  /**
+   * Fills the form from what is stored, for as long as nothing was typed into it: what was typed stays, whatever changes
+   * elsewhere.
+   */
+  readonly fill: (stored: T) => void;
   /** Forgets the draft once it is filed. */
   readonly forget: () => void;
 }
@@ -77,18 +82,20 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
   const left = storageKeyOf(key, NOBODY);
   const begun = restored(initial, storedDraft(own) ?? storedDraft(left));
   const fields = signal(begun);
+  /** What the form holds while nothing was typed. */
+  let untouched = initial;
   let kept = true;
   effect(() => {
     const now = fields();
     // Only what was typed is kept, so that opening a form leaves nothing behind.
-    if (kept && now !== initial) writeStored(own, { by: windowId(), atMs: Date.now(), fields: now } satisfies StoredDraft);
+    if (kept && now !== untouched) writeStored(own, { by: windowId(), atMs: Date.now(), fields: now } satisfies StoredDraft);
   });
   const takeUp = (other: StoredDraft): void => {
     fields.set(restored(initial, other));
     removeStored(storageKeyOf(key, other.by));
   };
   if (begun === initial) {
-    void lookAround(key, () => untracked(fields) === initial).then((found) => {
+    void lookAround(key, () => untracked(fields) === untouched).then((found) => {
       if (!found) return;
       if (found.open) offers.make({ key, atMs: found.draft.atMs, takeUp: () => takeUp(found.draft) });
       else takeUp(found.draft);
@@ -98,6 +105,11 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
   return {
     fields,
     set: (field, value) => fields.update((now) => ({ ...now, [field]: value })),
+    fill: (stored) => {
+      if (untracked(fields) !== untouched) return;
+      untouched = stored;
+      fields.set(stored);
+    },
     forget: () => {
       kept = false;
       removeStored(own);

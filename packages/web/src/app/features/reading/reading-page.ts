@@ -172,7 +172,7 @@ export class ReadingPage {
     if (entry?.kind !== 'reading') return;
     const { gravity, ph, taGPerL, placeC, bubbles } = entry.payload;
     const degrees = (tempC: number | null): string => (tempC === null ? '' : this.units.temperature(tempC));
-    this.draft.fields.set({
+    this.draft.fill({
       gravity: gravity ? (gravity.instrument === 'refractometer' ? `${gravity.reading.toFixed(1)} Bx` : gravity.reading.toFixed(3)) : '',
       instrument: gravity?.instrument ?? 'hydrometer',
       sample: degrees(gravity?.sampleC ?? null),

@@ -16,7 +16,7 @@ describe('WhenPage', () => {
     const page = await open('Pacific/Auckland');
     expect(page.value('hour')).toBe('22:30');
     expect(page.text('.page-head')).toContain('Wed 30 Dec 2026, 22:30');
-    await page.type('day', '10/5/2026');
+    await page.type('day', 'Mon, 5 Oct 2026');
     await page.type('hour', '8:15');
     await page.submit();
     expect(page.written()).toMatchObject([

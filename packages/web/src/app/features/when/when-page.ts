@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
-import { provideNativeDateAdapter } from '@angular/material/core';
+import { MAT_DATE_LOCALE, provideNativeDateAdapter, type MatDateFormats } from '@angular/material/core';
 import { MatDatepicker, MatDatepickerInput, MatDatepickerToggle } from '@angular/material/datepicker';
 import { RouterLink } from '@angular/router';
 import type { Entry } from '@trug/core';
@@ -11,6 +11,15 @@ import { injectBatchView } from '../../shared/batch-of-page';
 import { EntryWriter } from '../../shared/entry-writer';
 import { Units } from '../../shared/units/units';
 
+const DAYS: MatDateFormats = {
+  parse: { dateInput: null },
+  display: {
+    dateInput: { weekday: 'short', day: 'numeric', month: 'short', year: 'numeric' },
+    monthYearLabel: { month: 'short', year: 'numeric' },
+    dateA11yLabel: { day: 'numeric', month: 'long', year: 'numeric' },
+    monthYearA11yLabel: { month: 'long', year: 'numeric' },
+  },
+};
 const HOUR = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/;
 
 /** The day and hour an entry says it happened, put right: for one written on a wrong day, or while a clock was wrong. */
@@ -18,7 +27,11 @@ const HOUR = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/;
   selector: 'trug-when-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ReactiveFormsModule, RouterLink, MatDatepicker, MatDatepickerInput, MatDatepickerToggle],
-  providers: [provideNativeDateAdapter()],
+  providers: [
+    provideNativeDateAdapter(DAYS),
+    // Day before month, as it is written everywhere else in Trug.
+    { provide: MAT_DATE_LOCALE, useValue: 'en-GB' },
+  ],
   template: `
     @if (entry(); as e) {
       <form class="page" [formGroup]="form" (ngSubmit)="file(e)">

@@ -77,7 +77,7 @@ export class TwoVersions {
     const [{ MatDialog }, { VersionsDialog }] = await Promise.all([import('@angular/material/dialog'), import('./versions-dialog')]);
     const dialog = this.injector.get(MatDialog).open<InstanceType<typeof VersionsDialog>, VersionsAsked, VersionsChosen | null>(VersionsDialog, {
       data: asked,
-      autoFocus: 'first-heading',
+      autoFocus: 'dialog',
       width: 'min(44rem, 94vw)',
       maxWidth: '94vw',
     });

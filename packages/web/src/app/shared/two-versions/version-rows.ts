@@ -65,10 +65,13 @@ const LABELS: Readonly<Record<string, string>> = {
   what: 'What',
 };
 
+/** How a field is shown that holds nothing. */
+export const NOTHING = 'nothing';
+
 const AT = /At$|^at$|On$|^bestBefore$/;
 
 function words(field: string, value: unknown, units: Units): string {
-  if (value === null || value === undefined || value === '') return 'nothing';
+  if (value === null || value === undefined || value === '') return NOTHING;
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'number') {
     if (field.endsWith('C')) return units.temperature(value);

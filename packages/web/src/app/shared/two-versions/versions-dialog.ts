@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MAT_DIALOG_DATA, MatDialogActions, MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
 import { Units } from '../units/units';
-import { versionRows } from './version-rows';
+import { NOTHING, versionRows } from './version-rows';
 
 /** Two versions of one thing. */
 export interface VersionsAsked {
@@ -116,7 +116,8 @@ export class VersionsDialog {
   protected readonly asked = inject<VersionsAsked>(MAT_DIALOG_DATA);
   protected readonly dialog = inject<MatDialogRef<VersionsDialog, VersionsChosen | null>>(MatDialogRef);
   protected readonly rows = versionRows(this.asked.mine, this.asked.theirs, inject(Units));
-  protected readonly mine = signal<readonly string[]>(this.rows.map((row) => row.field));
+  /** What is stored is kept where nothing stands here: it is likelier that it was added there than taken away here. */
+  protected readonly mine = signal<readonly string[]>(this.rows.filter((row) => row.mine !== NOTHING).map((row) => row.field));
   protected readonly says = computed(() =>
     this.mine().length === this.rows.length ? 'Take mine' : this.mine().length === 0 ? 'Take what is stored' : 'Join them as ticked',
   );

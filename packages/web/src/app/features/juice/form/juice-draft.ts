@@ -10,6 +10,8 @@ import { gravityText } from '@trug/core/worked/figures';
 
 /** A juice as typed. */
 export const JUICE_FIELDS = {
+  /** The version of the card the form was filled from; empty for a new one. */
+  version: '',
   name: '',
   origin: 'pressed',
   fruit: 'apple',
@@ -180,6 +182,7 @@ export function fieldsOf(juice: StoredJuice, volumeText: (valueL: number) => str
   const { gravity } = juice;
   return {
     ...JUICE_FIELDS,
+    version: String(juice.version),
     name: juice.name,
     origin: juice.origin,
     fruit: juice.fruit,

@@ -100,7 +100,8 @@ export class JuicePage {
     const { gravity, ph, taGPerL, tanninGPerL, yanMgPerL, costPerL } = this.read().readings;
     return {
       id: there?.id ?? '',
-      version: there?.version ?? 0,
+      // As it was when the form was filled: what another window changed since is not overwritten unseen.
+      version: there ? Number(f.version || there.version) : 0,
       name: f.name.trim(),
       tape: there?.tape ?? TAPES[this.juices().length % TAPES.length] ?? 'straw',
       origin: originOf(f.origin),
@@ -161,10 +162,10 @@ export class JuicePage {
   });
 
   constructor() {
-    // A stored juice fills the form once; what is typed afterwards is the maker's.
+    // A stored juice fills the form; what is typed afterwards is the maker's.
     effect(() => {
       const initial = this.initial();
-      if (initial !== null) untracked(() => this.draft.fields.set(initial));
+      if (initial !== null) untracked(() => this.draft.fill(initial));
     });
   }
 

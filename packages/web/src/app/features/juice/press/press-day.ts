@@ -92,9 +92,7 @@ export class PressDay {
       const juice = this.existing();
       if (!juice?.pressing) return;
       const { pressing, name } = juice;
-      untracked(() =>
-        this.draft.fields.update((f) => ({ ...f, name, press: pressing.pressId, sheet: JSON.stringify({ lots: pressing.lots, runs: pressing.runs }) })),
-      );
+      untracked(() => this.draft.fill({ ...FIELDS, name, press: pressing.pressId, sheet: JSON.stringify({ lots: pressing.lots, runs: pressing.runs }) }));
     });
   }
 
