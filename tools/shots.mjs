@@ -71,7 +71,6 @@ const VIEWS = [
   { file: 'bottle-bench', path: (id) => `/batch/${id('Gate Blend')}/bottle` },
   { file: 'cellar', path: () => '/cellar' },
   { file: 'cupboard', path: () => '/cupboard' },
-  { file: 'settings', path: () => '/settings' },
   {
     file: 'book',
     path: () => '/settings/book',

@@ -5,7 +5,25 @@ import { connect } from 'node:net';
 import { gzipSync } from 'node:zlib';
 import { ulid } from 'ulid';
 import { ROOT } from '../tools/lib.mjs';
-import { ask, entry, entryIds, fill, newBatch, note, peakMb, pause, rawGravity, removeFolder, seeded, supply, tally, tempFolder, up, vessel } from './lib.mjs';
+import {
+  ask,
+  entry,
+  entryIds,
+  fill,
+  float,
+  newBatch,
+  note,
+  peakMb,
+  pause,
+  rawGravity,
+  removeFolder,
+  seeded,
+  supply,
+  tally,
+  tempFolder,
+  up,
+  vessel,
+} from './lib.mjs';
 
 const MOST_MB = 300;
 const MOST_MS = 1000;
@@ -96,17 +114,7 @@ export async function fuzz({ requests, seed }) {
   const batch = newBatch('Fuzzed');
   const first = fill(batch.id);
   await ask(url, 'POST', '/api/batches', { ...batch, entries: [first] });
-  const device = {
-    id: ulid(),
-    version: 0,
-    kind: 'floating-hydrometer',
-    name: 'Float',
-    calibratedAtC: 20,
-    offset: 0,
-    checkedOn: null,
-    posts: true,
-    batchId: batch.id,
-  };
+  const device = float(batch.id);
   await ask(url, 'POST', '/api/instruments', device);
   const settings = (await ask(url, 'GET', '/api/settings')).json();
   const reading = entry(batch.id, 'reading', { gravity: rawGravity(1.03), ph: 3.5, taGPerL: 5, placeC: 12, insistedOn: [], bubbles: null, smell: null });

@@ -2,9 +2,26 @@
 // nothing is there twice, and every folder starts again.
 import { cpSync, existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { ulid } from 'ulid';
 import { ROOT } from '../tools/lib.mjs';
-import { ask, entry, entryIds, fill, launch, newBatch, note, pause, rawGravity, removeFolder, seeded, supply, tally, tempFolder, up, vessel } from './lib.mjs';
+import {
+  ask,
+  entry,
+  entryIds,
+  fill,
+  float,
+  launch,
+  newBatch,
+  note,
+  pause,
+  rawGravity,
+  removeFolder,
+  seeded,
+  supply,
+  tally,
+  tempFolder,
+  up,
+  vessel,
+} from './lib.mjs';
 
 /** The step before the newest one that changed the log's table. */
 const OLD_STEP = '0006-mark-made-up-readings';
@@ -54,17 +71,7 @@ async function lane({ rounds, seed, parts, report }) {
   const batch = newBatch('Killed');
   const first = fill(batch.id);
   if ((await ask(server.url, 'POST', '/api/batches', { ...batch, entries: [first] })).status === 201) known.add(first.id);
-  const device = {
-    id: ulid(),
-    version: 0,
-    kind: 'floating-hydrometer',
-    name: 'Float',
-    calibratedAtC: 20,
-    offset: 0,
-    checkedOn: null,
-    posts: true,
-    batchId: batch.id,
-  };
+  const device = float(batch.id);
   await ask(server.url, 'POST', '/api/instruments', device);
 
   const write = async (url) => {

@@ -137,3 +137,15 @@ export function tally() {
     wrong: () => [...wrong].map(([what, { count, detail }]) => `${what}: ${count} times${detail === '' ? '' : `, first: ${detail}`}`),
   };
 }
+
+export const float = (batchId) => ({
+  id: ulid(),
+  version: 0,
+  kind: 'floating-hydrometer',
+  name: 'Float',
+  calibratedAtC: 20,
+  offset: 0,
+  checkedOn: null,
+  posts: true,
+  batchId,
+});
