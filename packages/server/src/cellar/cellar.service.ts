@@ -10,11 +10,11 @@ import { writeArchive } from '../archive/write-archive.js';
 import { checkBackupFolder, listBackups, makeBackup } from '../backup/backup-store.js';
 import { HttpError } from '../http/http-error.js';
 import type { BookKeeper } from './book-keeper.js';
-import { CellarError, TROUBLE_WORDS, troubleOf } from './cellar-error.js';
+import { CellarError, troubleOf, type Trouble } from './cellar-error.js';
 import { readMark, writeMark } from './cellar-mark.js';
 import { compareBooks, countBook } from './compare-books.js';
 import { examineBook } from './examine-book.js';
-import { FILES, removeDatabase } from './files.js';
+import { FILES } from './files.js';
 
 /** What the service needs. */
 export interface CellarServiceDeps {
@@ -171,7 +171,7 @@ export function createCellarService({ dataDir, keeper, now, log, unreadable }: C
   };
 }
 
-function backupWords(trouble: keyof typeof TROUBLE_WORDS): string {
+function backupWords(trouble: Trouble): string {
   return trouble === 'disk-full'
     ? 'The last backup could not be made: the disk is full.'
     : 'The last backup could not be made: its folder cannot be written to.';
@@ -198,5 +198,4 @@ export function tidyFolders(dataDir: string): void {
     .map((name) => ({ name, ms: statSync(join(kept, name)).mtimeMs }))
     .sort((a, b) => b.ms - a.ms);
   for (const { name } of newestFirst.slice(MOST_KEPT)) rmSync(join(kept, name), { force: true, recursive: true });
-  if (!existsSync(join(dataDir, FILES.adoption))) removeDatabase(join(dataDir, FILES.incoming));
 }

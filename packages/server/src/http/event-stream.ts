@@ -4,7 +4,6 @@ import type { Response } from 'express';
 export interface EventStreams {
   readonly open: (response: Response) => void;
   readonly send: (event: string, data: object) => void;
-  readonly size: () => number;
   readonly close: () => void;
 }
 
@@ -48,7 +47,6 @@ export function createEventStreams(closed: () => void = () => undefined): EventS
     send: (event, data) => {
       write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
     },
-    size: () => readers.size,
     close: () => {
       clearInterval(stillHere);
       for (const reader of readers) reader.end();
