@@ -1,7 +1,7 @@
 // A damaged, cut, emptied, vanished or newer book, and a disk that is full, read-only or gone: said in words, nothing
 // silently lost, nothing made worse.
 import { spawnSync } from 'node:child_process';
-import { cpSync, openSync, readFileSync, renameSync, rmSync, statSync, truncateSync, writeFileSync, writeSync, closeSync } from 'node:fs';
+import { cpSync, openSync, readdirSync, readFileSync, renameSync, rmSync, statSync, truncateSync, writeFileSync, writeSync, closeSync } from 'node:fs';
 import { join } from 'node:path';
 import sqlite3 from 'sqlite3';
 import { ask, entryIds, fill, launch, newBatch, note, pause, removeFolder, seeded, supply, tally, tempFolder, up } from './lib.mjs';
@@ -159,6 +159,52 @@ async function goneAndBack(made, report) {
   removeFolder(folder);
 }
 
+/** A machine that has no more files to give out, and then has some again. */
+async function outOfHandles(report) {
+  const folder = tempFolder('handles');
+  const server = await up(folder);
+  const pid = String(server.child.pid);
+  const open = readdirSync(`/proc/${pid}/fd`).length;
+  const batch = newBatch('Handles');
+  await ask(server.url, 'POST', '/api/batches', { ...batch, entries: [fill(batch.id)] });
+  // Room for the connections of this client, and for nothing else.
+  const limited = spawnSync('prlimit', ['--pid', pid, `--nofile=${open + 2}:`], { stdio: 'ignore' }).status === 0;
+  if (!limited) {
+    await server.kill();
+    removeFolder(folder);
+    return 'no handles (this machine cannot limit them)';
+  }
+  const refused = await ask(server.url, 'POST', '/api/cellar/backups', {});
+  report.check(refused.status === 503 && /no more files/.test(refused.text), 'no handles were not told in words', `${refused.status} ${refused.text}`);
+  report.check((await ask(server.url, 'GET', '/api/batches')).status === 200, 'without handles reading stopped');
+  spawnSync('prlimit', ['--pid', pid, '--nofile=1024:']);
+  const again = await ask(server.url, 'POST', '/api/cellar/backups', {});
+  report.check(again.status === 201, 'it did not go on once there were handles again', `${again.status} ${again.text}`);
+  await server.stop();
+  removeFolder(folder);
+  return 'no handles left';
+}
+
+/** An archive of more than it takes is refused while it comes in, and changes nothing. */
+async function hugeArchive(made, report) {
+  const folder = tempFolder('huge');
+  cpSync(made.folder, folder, { recursive: true });
+  const server = await up(folder);
+  const before = readFileSync(join(folder, BOOK));
+  const body = new Uint8Array(201e6);
+  body.set([0x50, 0x4b, 3, 4]);
+  const refused = await ask(server.url, 'POST', '/api/cellar/archive', body, { 'content-type': 'application/zip' });
+  report.check(
+    refused.status === 413 && /larger than 200 MB/.test(refused.text),
+    'a huge archive was not refused in words',
+    `${refused.status} ${refused.text}`,
+  );
+  report.check(readdirSync(join(folder, 'imports')).length === 0, 'a huge archive left something behind');
+  report.check(readFileSync(join(folder, BOOK)).equals(before), 'a huge archive changed the book');
+  await server.stop();
+  removeFolder(folder);
+}
+
 export async function damage({ places, seed }) {
   const report = tally();
   const chance = seeded(seed);
@@ -217,12 +263,14 @@ export async function damage({ places, seed }) {
   report.check(noFolder.code === 1 && noFolder.said.trim().split('\n').length === 1, 'a folder that cannot be was not told in one sentence', noFolder.said);
   removeFolder(file);
   await goneAndBack(made, report);
+  await hugeArchive(made, report);
+  const handlesTried = await outOfHandles(report);
   const disksTried = await disks(report);
   removeFolder(made.folder);
   return {
     did: `${places} garbled (${Object.entries(modes)
       .map(([mode, n]) => `${n} ${mode}`)
-      .join(', ')}), 6 spoiled, newer, taken, gone, ${disksTried}`,
+      .join(', ')}), 6 spoiled, newer, taken, gone, a huge archive, ${handlesTried}, ${disksTried}`,
     wrong: report.wrong(),
   };
 }

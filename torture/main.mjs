@@ -7,6 +7,7 @@ const { fuzz } = await import('./fuzz.mjs');
 const { damage } = await import('./damage.mjs');
 const { strangers } = await import('./strangers.mjs');
 const { stopping } = await import('./stopping.mjs');
+const { clocks } = await import('./clocks.mjs');
 
 const args = process.argv.slice(2);
 const short = args.includes('--short');
@@ -20,6 +21,7 @@ const ATTEMPTS = {
   damage: () => damage({ places: short ? 6 : 50, seed }),
   strangers: () => strangers(),
   stopping: () => stopping(),
+  clocks: () => clocks(),
 };
 
 let failed = 0;

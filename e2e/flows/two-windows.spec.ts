@@ -49,6 +49,25 @@ it('a window that was looked away from shows what was missed when it is looked a
   await page.close();
 });
 
+it('a press sheet whose juice another window renamed is shown in both versions', async () => {
+  const id = '01K00000000000000000000PRS';
+  const pressing = { pressId: 'hand-mill-basket', lots: [{ fruitId: null, massKg: 12, ripeness: 'ripe', condition: 'sound' }], runs: [] };
+  const [juice] = await trug.ask<object[]>('/api/juices');
+  const card = { ...juice, id, version: 0, name: 'Hedge', fruitId: null, origin: 'pressed', volumeL: 0, pressing };
+  await trug.send('POST', '/api/juices', card);
+  const { page } = await trug.page(DESK);
+  const bench = new Bench(page, trug.url);
+  await bench.open(`/juice/press/${id}`);
+  await bench.fill('run', '5 L');
+  await bench.press('Write the run');
+  const stored = (await trug.ask<{ id: string; version: number }[]>('/api/juices')).find((j) => j.id === id);
+  await trug.send('PUT', `/api/juices/${id}`, { ...stored, name: 'Hedge, renamed elsewhere' });
+  await bench.press('Done: measure the juice');
+  await bench.says(/Two versions/, 'mat-dialog-container');
+  expect(await bench.text('mat-dialog-container')).toMatch(/renamed elsewhere/);
+  await page.close();
+});
+
 it('a card changed in both is shown in both versions, and joined as the maker ticks', async () => {
   const juice = (await trug.ask<{ id: string; name: string; ph: number | null; note: string; version: number }[]>('/api/juices'))[0];
   if (!juice) throw new Error('there is no juice');

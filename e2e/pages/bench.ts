@@ -24,6 +24,9 @@ const still = (handle: ElementHandle): Promise<void> =>
       }),
   );
 
+/** The selector of the button or link of a name. */
+export const named = (name: string): string => `::-p-aria([name="${name}"])`;
+
 /** What a person does on any page of Trug; selectors live here alone. */
 export class Bench {
   constructor(
@@ -59,20 +62,16 @@ export class Bench {
 
   /** Clicks the button or link of that name. */
   async press(name: string): Promise<void> {
-    const target = await this.page.waitForSelector(`::-p-aria([name="${name}"])`, { visible: true });
-    if (!target) throw new Error(`there is nothing called ${name}`);
-    await centred(target);
-    await still(target);
-    await target.click();
+    await this.pressAt(named(name));
   }
 
-  /** Clicks it twice, as an impatient or a shaky hand does. */
-  async pressTwice(name: string): Promise<void> {
-    const target = await this.page.waitForSelector(`::-p-aria([name="${name}"])`, { visible: true });
-    if (!target) throw new Error(`there is nothing called ${name}`);
+  /** Clicks what a selector finds; twice, as an impatient or a shaky hand does. */
+  async pressAt(selector: string, times: 1 | 2 = 1): Promise<void> {
+    const target = await this.page.waitForSelector(selector, { visible: true });
+    if (!target) throw new Error(`there is no ${selector}`);
     await centred(target);
     await still(target);
-    await target.click({ count: 2, delay: 60 });
+    await target.click({ count: times, delay: 60 });
   }
 
   /** Clicks something that has no name of its own. */

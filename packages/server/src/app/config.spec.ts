@@ -18,6 +18,7 @@ describe('readConfig', () => {
 describe('createClock', () => {
   it('holds a day still, or follows the machine', () => {
     expect(createClock('2026-11-23').now().toISOString()).toBe('2026-11-23T10:00:00.000Z');
+    expect(createClock('2026-11-23T07:30:00.000Z').now().toISOString()).toBe('2026-11-23T07:30:00.000Z');
     expect(Math.abs(createClock(undefined).now().getTime() - Date.now())).toBeLessThan(1000);
     expect(() => createClock('soon')).toThrow(RangeError);
   });

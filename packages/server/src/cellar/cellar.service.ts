@@ -1,4 +1,4 @@
-import { createWriteStream, existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { accessSync, constants, createWriteStream, existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { Transform, type Readable, type Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -91,7 +91,9 @@ export function createCellarService({ dataDir, keeper, now, log, unreadable }: C
       backupTrouble = null;
       return made;
     } catch (error) {
-      const trouble = troubleOf(error, null);
+      const found = troubleOf(error, null);
+      // Where the folder is there and takes files, what SQLite cannot open it has no handle for.
+      const trouble = found === 'gone' && isWritable(backupDir()) ? 'no-handles' : found;
       backupTrouble = trouble === null ? 'The last backup could not be made.' : backupWords(trouble);
       log.error({ err: error }, 'backup failed');
       throw new HttpError(trouble === 'disk-full' ? 'no-room' : 'no-disk', backupTrouble);
@@ -171,10 +173,19 @@ export function createCellarService({ dataDir, keeper, now, log, unreadable }: C
   };
 }
 
+function isWritable(folder: string): boolean {
+  try {
+    accessSync(folder, constants.W_OK);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 function backupWords(trouble: Trouble): string {
-  return trouble === 'disk-full'
-    ? 'The last backup could not be made: the disk is full.'
-    : 'The last backup could not be made: its folder cannot be written to.';
+  if (trouble === 'disk-full') return 'The last backup could not be made: the disk is full.';
+  if (trouble === 'no-handles') return 'The last backup could not be made: this machine has no more files to give out. Close some programs and try again.';
+  return 'The last backup could not be made: its folder cannot be written to.';
 }
 
 function atMost(bytes: number): Transform {

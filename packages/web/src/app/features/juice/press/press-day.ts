@@ -25,7 +25,19 @@ import { larderFeature } from '../../../state/larder.reducer';
 import { selectPastPresses } from '../juices-in-hand';
 import { NEW_JUICE } from '../new-juice';
 
-const FIELDS = { name: '', press: 'hand-mill-basket', fruitId: '', mass: '', ripeness: 'ripe', condition: 'sound', run: '', into: '', wanted: '', sheet: '' };
+const FIELDS = {
+  name: '',
+  press: 'hand-mill-basket',
+  fruitId: '',
+  mass: '',
+  ripeness: 'ripe',
+  condition: 'sound',
+  run: '',
+  into: '',
+  wanted: '',
+  sheet: '',
+  version: '',
+};
 const RIPENESS_WORDS = { unripe: 'not ripe', ripe: 'ripe', mellow: 'mellowed', over: 'over-ripe' } as const;
 const CONDITION_WORDS = { sound: 'sound', bruised: 'some bruises', 'some-rot': 'some rot cut out' } as const;
 const PRESS_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group !== 'concentrate');
@@ -92,7 +104,8 @@ export class PressDay {
       const juice = this.existing();
       if (!juice?.pressing) return;
       const { pressing, name } = juice;
-      untracked(() => this.draft.fill({ ...FIELDS, name, press: pressing.pressId, sheet: JSON.stringify({ lots: pressing.lots, runs: pressing.runs }) }));
+      const sheet = JSON.stringify({ lots: pressing.lots, runs: pressing.runs });
+      untracked(() => this.draft.fill({ ...FIELDS, name, press: pressing.pressId, sheet, version: String(juice.version) }));
     });
   }
 
@@ -162,6 +175,8 @@ export class PressDay {
     const juice: StoredJuice = {
       ...(there ?? { ...NEW_JUICE, tape: TAPES[this.juices().length % TAPES.length] ?? 'straw', origin: 'pressed' as const, madeAt: this.writer.now() }),
       id: there?.id ?? newId(),
+      // What the sheet was filled from: a change of another window since is shown, and not written over.
+      version: there ? Number(this.fields().version || there.version) : 0,
       name: this.fields().name.trim() || this.usualName(),
       fruitId: main?.fruitId ?? null,
       fruit: main?.fruitId ? fruitById(main.fruitId).fruit : 'apple',

@@ -1,0 +1,186 @@
+import { named, type Bench } from './bench';
+import { freshBatch, freshVessel, pitched, read, type Act } from '../support/fresh-batch';
+import type { TestTrug } from '../support/trug';
+
+/** A form of Trug, opened on something of its own and filled in. */
+export interface Form {
+  readonly what: string;
+  /** Makes what it is about, opens it and fills it in. */
+  readonly fill: (bench: Bench, trug: TestTrug) => Promise<void>;
+  /** The selector of its main button. */
+  readonly press: string;
+  /** What opens it again on its page. */
+  readonly reopen?: string;
+  /** Where what it files is counted. */
+  readonly counted: 'entries' | 'batches' | 'juices' | 'supplies' | 'places' | 'instruments' | 'vessels';
+  /** How many it files; one unless said. */
+  readonly files?: number;
+  /** Whether the page stays, or shows what arrived, so that it is not left by pressing again. */
+  readonly stays?: boolean;
+}
+
+const WORKING: readonly Act[] = [pitched('2026-11-10'), read('2026-11-20', 1.03)];
+const STUCK: readonly Act[] = [pitched('2026-09-01'), read('2026-10-01', 1.03), read('2026-10-20', 1.0295), read('2026-11-20', 1.0295)];
+const FINISHED: readonly Act[] = [pitched('2026-09-01'), read('2026-10-20', 0.998), read('2026-11-03', 0.998), read('2026-11-20', 0.998)];
+
+/** Opens a page of a fresh batch. */
+const onBatch =
+  (page: string, acts: readonly Act[], fill: (bench: Bench, trug: TestTrug) => Promise<void> = () => Promise.resolve()) =>
+  async (bench: Bench, trug: TestTrug): Promise<void> => {
+    const batch = await freshBatch(trug, acts);
+    await bench.open(page === '' ? `/batch/${batch.id}` : batch.path(page));
+    await fill(bench, trug);
+  };
+
+/** Opens a page of one of a fresh batch's entries. */
+const onEntry =
+  (page: string, acts: readonly Act[], fill: (bench: Bench) => Promise<void>) =>
+  async (bench: Bench, trug: TestTrug): Promise<void> => {
+    const batch = await freshBatch(trug, acts);
+    await bench.open(batch.path(`${page}/${batch.entryIds.at(-1) ?? ''}`));
+    await fill(bench);
+  };
+
+/** Ticks the box of a vessel. */
+const tick = (bench: Bench, vessel: string): Promise<void> => bench.pressAt(`main label ::-p-text(${vessel})`);
+
+/** One of the cupboard's forms, which all end in the same words. */
+const inCupboard = (shelf: string, fields: Readonly<Record<string, string>>) => ({
+  fill: async (bench: Bench): Promise<void> => {
+    await bench.open('/cupboard');
+    for (const [name, text] of Object.entries(fields)) await bench.fill(name, text);
+  },
+  press: `${shelf} form.card button[type=submit]`,
+  stays: true,
+});
+
+/** Every form that files something, one by one. */
+export const FORMS: readonly Form[] = [
+  { what: 'a note', fill: onBatch('note', WORKING, (b) => b.fill('text', 'smells of pears')), press: named('Write it down'), counted: 'entries' },
+  { what: 'a reading', fill: onBatch('read', WORKING, (b) => b.fill('place', '9 C')), press: named('Write it down'), counted: 'entries' },
+  { what: 'a corrected reading', fill: onEntry('read', WORKING, (b) => b.fill('gravity', '1.031')), press: named('Write it down'), counted: 'entries' },
+  { what: 'a day put right', fill: onEntry('when', WORKING, (b) => b.fill('hour', '7:15')), press: named('Put it right'), counted: 'entries' },
+  {
+    what: 'a move',
+    fill: onBatch('move', WORKING, async (b) => {
+      await b.fill('place', 'the porch');
+      await b.fill('temp', '11 C');
+    }),
+    press: named('Write it down'),
+    counted: 'entries',
+  },
+  { what: 'sugar', fill: onBatch('adjust', [], (b) => b.fill('sg', '1.052')), press: named('Write it down'), counted: 'entries', stays: true },
+  { what: 'yeast', fill: onBatch('pitch', []), press: named('Pitch it'), counted: 'entries', stays: true },
+  { what: 'a restart', fill: onBatch('restart', STUCK), press: named('The starter is in'), counted: 'entries', stays: true },
+  { what: 'a step with its wait', fill: onBatch('restart', STUCK), press: 'button[aria-label^="Done: "]', counted: 'entries', stays: true },
+  {
+    what: 'a clearing',
+    fill: onBatch('clear', FINISHED, (b) => b.pressWithin('li:nth-child(2) .way')),
+    press: '.acts .btn-main',
+    counted: 'entries',
+  },
+  { what: 'a malolactic change', fill: onBatch('malolactic', FINISHED, (b) => b.tickOption('is', 'begun')), press: named('Write it down'), counted: 'entries' },
+  { what: 'a fault', fill: onBatch('fault', FINISHED), press: named('Write it down'), counted: 'entries' },
+  {
+    what: 'gas let out',
+    fill: onBatch('', [...WORKING, ['vented', '2026-11-21', { vent: 'loose-cap' }]]),
+    press: named('Let out just now'),
+    counted: 'entries',
+    stays: true,
+  },
+  { what: 'a struck-out line', fill: onBatch('', WORKING), press: 'trug-log button[aria-label^="Strike out Pitched"]', counted: 'entries', stays: true },
+  {
+    what: 'a racking',
+    fill: async (bench, trug) => {
+      const vessel = await freshVessel(trug);
+      await onBatch('rack', FINISHED, (b) => tick(b, vessel))(bench, trug);
+    },
+    press: named('Rack it'),
+    counted: 'entries',
+    stays: true,
+  },
+  { what: 'a bottling', fill: onBatch('bottle', FINISHED), press: named('Bottle it'), counted: 'entries', files: 2, stays: true },
+  {
+    what: 'a split',
+    fill: async (bench, trug) => {
+      const vessel = await freshVessel(trug);
+      const batch = await freshBatch(trug, [], { volumeL: 20 });
+      await bench.open(batch.path('split'));
+      await tick(bench, vessel);
+    },
+    press: named('Split it'),
+    counted: 'batches',
+    stays: true,
+  },
+  {
+    what: 'readings from a table',
+    fill: onBatch('import', [pitched('2026-09-02')], (b) => b.fill('table', 'date, gravity\n2026-09-10, 1.030\n2026-09-20, 1.020\n')),
+    press: named('Write them down'),
+    counted: 'entries',
+    files: 2,
+    stays: true,
+  },
+  {
+    what: 'a batch',
+    fill: async (bench) => {
+      await bench.open('/new');
+      await bench.fill('name', 'Once');
+      await bench.fill('volume', '4 L');
+      await bench.fill('sg', '1.048');
+      await bench.fill('abv', '6.5');
+    },
+    press: named('Begin it'),
+    counted: 'batches',
+    stays: true,
+  },
+  {
+    what: 'a juice',
+    fill: async (bench) => {
+      await bench.open('/juice/new');
+      await bench.fill('name', 'Hedge apples');
+      await bench.fill('volume', '7 L');
+    },
+    press: named('Write it down'),
+    counted: 'juices',
+  },
+  {
+    what: 'a press day',
+    fill: async (bench) => {
+      await bench.open('/juice/press');
+      await bench.fill('mass', '12 kg');
+      await bench.press('Weigh it in');
+      await bench.fill('run', '7 L');
+      await bench.press('Write the run');
+    },
+    press: named('Done: measure the juice'),
+    counted: 'juices',
+  },
+  {
+    what: 'a steeping',
+    fill: async (bench) => {
+      await bench.open('/juice/steep');
+      await bench.fill('volume', '5 L');
+      await bench.fill('fruit', '2 kg');
+    },
+    press: named('Begin steeping'),
+    counted: 'juices',
+  },
+  {
+    what: 'a pour',
+    fill: async (bench, trug) => {
+      await freshVessel(trug);
+      await bench.open('/juice/blend');
+      await bench.fill('total', '4.3 L');
+      await bench.press('Pour it');
+    },
+    reopen: named('Pour it'),
+    press: named('Pour it into the vessels'),
+    counted: 'batches',
+    // The vessels are full by then, so that the bench proposes others.
+    stays: true,
+  },
+  { what: 'a vessel', ...inCupboard('trug-cupboard > section > .two', { name: 'Back jar' }), counted: 'vessels' },
+  { what: 'a supply', ...inCupboard('trug-supply-shelf', { supplyAmount: '2' }), counted: 'supplies' },
+  { what: 'a place', ...inCupboard('trug-place-shelf', { placeName: 'the loft' }), counted: 'places' },
+  { what: 'an instrument', ...inCupboard('trug-instrument-shelf', { instrumentName: 'Long glass' }), counted: 'instruments' },
+];
