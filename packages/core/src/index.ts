@@ -116,7 +116,9 @@ export { bottlePressure, co2Solubility, kegPressure, residualCo2, volumesAt } fr
 export { primingSugar, type Priming, type PrimingMode } from './bottle/priming-sugar.js';
 export { BOTTLE_KINDS, bottleById, type BottleKind } from './bottle/bottle-kinds.js';
 export { planBottles, type BottlePlan } from './bottle/plan-bottles.js';
-export { bottleSafety, chanceText, pressureBand, type BottleSafety, type PressureBand } from './bottle/bottle-safety.js';
+export { bottleSafety, chanceText, type BottleSafety } from './bottle/bottle-safety.js';
+export { pressureBand, withPriming, type PressureBand, type SealedGas } from './bottle/sealed-gas.js';
+export { stabiliseDose, type StabiliseDose } from './finish/stabilise-dose.js';
 export { FIZZ_LEVELS, fizzWord, type FizzLevel } from './bottle/fizz-levels.js';
 export { readyWindow, type ReadyWindow } from './cellar/ready-window.js';
 // the log
@@ -157,7 +159,9 @@ export { replay } from './log/replay.js';
 export { correctGravity } from './log/correct-gravity.js';
 export { forecastInputOf, pastFermentOf, type AlsoKnown, type ForecastQuestion, type WhatIf } from './log/forecast-of.js';
 export { restartInputOf, restartOutcomeOf } from './log/restart-of.js';
-export { judgeState, liquidToBottle, maySeal } from './log/judge-state.js';
+export { judgeState } from './log/judge-state.js';
+export { sealedGasOf, warmestSinceEnd } from './log/sealed-gas-of.js';
+export { sealWay, maySeal, type SealWay } from './log/sealing.js';
 export { checkEntryAgainst, COLD_KEG_MOST_C, type EntryCheck } from './log/check-entry.js';
 export { describeEntry, type EntryWords } from './log/describe-entry.js';
 // planning

@@ -1,18 +1,20 @@
 import * as fc from 'fast-check';
 import { PRESSURE_CASES, SOLUBILITY_CASES } from '../../reference-cases/fizz.js';
 import { readyWindow } from '../cellar/ready-window.js';
-import { addFermentable } from '../liquid/additions.js';
+import { addFermentable, hexoseFrom } from '../liquid/additions.js';
 import { fermentTo } from '../liquid/ferment-to.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
-import { dryGravityOf, fermentableGPerL } from '../liquid/views.js';
+import { abvOf, dryAbvOf, dryGravityOf, fermentableGPerL } from '../liquid/views.js';
+import { seededRandom } from '../numeric/random.js';
 import { SEED } from '../testing/arbitrary-liquid.js';
 import { expectWithin, refusalCode } from '../testing/expect-within.js';
 import { bottleById } from './bottle-kinds.js';
-import { bottleSafety, chanceText, pressureBand, type BottleSafetyInput } from './bottle-safety.js';
+import { bottleSafety, chanceText, type BottleSafetyInput } from './bottle-safety.js';
 import { bottlePressure, co2Solubility, kegPressure, residualCo2, volumesAt } from './co2-solubility.js';
 import { fizzWord } from './fizz-levels.js';
 import { planBottles } from './plan-bottles.js';
 import { primingSugar } from './priming-sugar.js';
+import { pressureBand, withPriming, type SealedGas } from './sealed-gas.js';
 
 const juice = liquidFromReadings({ volumeL: 20, sg: 1.05, taGPerL: 6, ph: 3.5, tanninGPerL: 0.5 });
 const dry = fermentTo(juice, dryGravityOf(juice));
@@ -21,6 +23,10 @@ const priming = { liquid: dry, targetVolumes: 2.6, warmestSinceEndC: 18, ferment
 describe('co2Solubility', () => {
   it.each(SOLUBILITY_CASES)('is $volumesPerAtm at $tempC °C', ({ tempC, volumesPerAtm }) => {
     expectWithin(co2Solubility(tempC), volumesPerAtm, { abs: 0.001 });
+  });
+  it('is a hundredth less for each % of alcohol', () => {
+    expectWithin(co2Solubility(20, 10) / co2Solubility(20, 0), 0.9, { abs: 1e-9 });
+    expect(co2Solubility(12)).toBe(co2Solubility(12, 5));
   });
   it('falls with warmth and refuses what is off the table', () => {
     for (let t = 0; t < 59; t += 1) expect(co2Solubility(t + 1)).toBeLessThan(co2Solubility(t));
@@ -41,6 +47,10 @@ describe('bottlePressure', () => {
       }),
       SEED,
     );
+  });
+  it('adds for the height and never asks for less than nothing', () => {
+    expectWithin(kegPressure({ targetVolumes: 2.5, tempC: 4, altitudeM: 1500 }) - kegPressure({ targetVolumes: 2.5, tempC: 4 }), 0.18, { abs: 1e-9 });
+    expect(kegPressure({ targetVolumes: 0.5, tempC: 20 })).toBe(0);
   });
   it('sets a keg to 0.8 bar for 2.5 volumes at 4 °C', () => {
     expectWithin(kegPressure({ targetVolumes: 2.5, tempC: 4 }), 0.8, { abs: 0.02 });
@@ -98,46 +108,92 @@ describe('planBottles', () => {
 });
 
 describe('bottleSafety', () => {
-  const base: BottleSafetyInput = {
-    liquid: dry,
-    provenFinished: true,
-    warmestSinceEndC: 18,
-    primingVolumes: 1.7,
-    bottle: bottleById('crown-500'),
-    hottestC: 24,
-  };
+  /** Dry, its sugar known by a test and its malolactic change over: what is left to doubt is the weighing. */
+  const gas: SealedGas = { liquid: dry, weighedGPerL: 0, sugarSdGPerL: 1, malolactic: 'over', warmestSinceEndC: 18 };
+  const lively = withPriming(gas, { fermentableId: 'sucrose', massG: 130 });
+  const base: BottleSafetyInput = { gas: lively, provenFinished: true, bottle: bottleById('crown-500'), hottestC: 26 };
   const verdict = (changes: Partial<BottleSafetyInput>): string => bottleSafety({ ...base, ...changes }).value.verdict;
+  const chance = (changes: Partial<BottleSafetyInput>): number => bottleSafety({ ...base, ...changes }).value.chanceOverLimit;
 
-  it('holds a lively cider in crown caps in a cool shed, and not on a hot day in wine bottles', () => {
-    expect(verdict({})).toBe('safe');
-    expect(verdict({ hottestC: 34 })).toBe('do-not-bottle');
+  it('holds a lively cider whose sugar is known in crown caps, and not in an attic or in wine bottles', () => {
+    expect(verdict({})).not.toBe('do-not-bottle');
+    expect(verdict({ hottestC: 36 })).toBe('do-not-bottle');
     expect(verdict({ bottle: bottleById('wine-750') })).toBe('do-not-bottle');
   });
-  it('refuses any ferment not proven finished, whatever the bottle', () => {
-    const unproven = bottleSafety({ ...base, provenFinished: false, bottle: bottleById('plastic-500') });
+  it('does not trust a hydrometer alone with a lively cider in crown caps', () => {
+    const byHydrometer = { ...lively, sugarSdGPerL: 3.2 };
+    expect(verdict({ gas: byHydrometer })).toBe('do-not-bottle');
+    expect(verdict({ gas: byHydrometer, bottle: bottleById('plastic-500') })).not.toBe('do-not-bottle');
+  });
+  it('takes no store to stay under 25 °C', () => {
+    expect(chance({ hottestC: 8 })).toBe(chance({ hottestC: 25 }));
+    expect(chance({ hottestC: 30 })).toBeGreaterThan(chance({ hottestC: 25 }));
+  });
+  it('refuses any ferment not proven finished and any malolactic change under way, whatever the bottle', () => {
+    const plastic = bottleById('plastic-500');
+    const unproven = bottleSafety({ ...base, provenFinished: false, bottle: plastic });
     expect(unproven.value.verdict).toBe('do-not-bottle');
     expect(unproven.cautions.map((c) => c.id)).toContain('sealed-ferment');
+    const turning = bottleSafety({ ...base, gas: { ...gas, malolactic: 'under-way' }, bottle: plastic });
+    expect(turning.value.verdict).toBe('do-not-bottle');
+    expect(turning.cautions.map((c) => c.id)).toContain('malolactic-gas');
+  });
+  it('counts 0.166 volumes for each g/L of malic acid that can turn, and names it where it alone makes the difference', () => {
+    const possible = { ...lively, malolactic: 'possible' as const };
+    const more = bottleSafety({ ...base, gas: possible }).value.co2Volumes - bottleSafety(base).value.co2Volumes;
+    expectWithin(more, 0.166 * lively.liquid.malicGPerL, { abs: 1e-9 });
+    expect(bottleSafety({ ...base, gas: possible }).cautions.map((c) => c.id)).toContain('malolactic-gas');
+    expect(bottleSafety({ ...base, gas: possible }).cautions.map((c) => c.id)).not.toContain('over-pressure');
   });
   it('finds 6.3 volumes in the sugar left at 1.010', () => {
-    const early = bottleSafety({ ...base, liquid: fermentTo(juice, 1.01), primingVolumes: 0 }).value;
-    expectWithin(early.co2Volumes - residualCo2({ warmestSinceEndC: 18 }), 6.3, { abs: 0.05 });
+    const early = bottleSafety({ ...base, gas: { ...gas, liquid: fermentTo(juice, 1.01) } }).value;
+    expectWithin(early.co2Volumes - residualCo2({ warmestSinceEndC: 18, abv: 5.3 }), 6.3, { abs: 0.05 });
     expect(early.chanceOverLimit).toBeGreaterThan(0.99);
   });
-  it('grows more doubtful with heat, fizz and rough instruments', () => {
-    const chance = (changes: Partial<BottleSafetyInput>): number => bottleSafety({ ...base, hottestC: 28, ...changes }).value.chanceOverLimit;
-    expect(chance({ hottestC: 30 })).toBeGreaterThan(chance({}));
-    expect(chance({ primingVolumes: 2 })).toBeGreaterThan(chance({}));
-    expect(chance({ uncertainty: { gravitySg: 0.001, weighingFraction: 0.15, warmestC: 4 } })).toBeGreaterThan(chance({}));
+  it('grows more doubtful with heat, fizz, rough knowledge, alcohol and the number of bottles', () => {
+    const hot = { ...base, hottestC: 29 };
+    const at = (changes: Partial<BottleSafetyInput>): number => bottleSafety({ ...hot, ...changes }).value.chanceOverLimit;
+    expect(at({ hottestC: 31 })).toBeGreaterThan(at({}));
+    expect(at({ gas: withPriming(lively, { fermentableId: 'sucrose', massG: 20 }) })).toBeGreaterThan(at({}));
+    expect(at({ gas: { ...lively, sugarSdGPerL: 3 } })).toBeGreaterThan(at({}));
+    expect(at({ bottleCount: 400 })).toBeGreaterThan(at({ bottleCount: 1 }));
+    // Strong drinks hold less gas, so more of it presses on the glass.
+    const strong = { ...lively, liquid: { ...lively.liquid, ethanolGPerL: lively.liquid.ethanolGPerL * 1.6 } };
+    expect(bottleSafety({ ...hot, gas: strong }).value.hottest.highBar).toBeGreaterThan(bottleSafety(hot).value.hottest.highBar);
   });
-  it('gives a band around the likely pressure', () => {
-    const band = pressureBand(base, 20);
+  it('agrees with a plain simulation of lots', () => {
+    const gasses = { ...lively, sugarSdGPerL: 2 };
+    const random = seededRandom(7);
+    const limit = 4.2;
+    let over = 0;
+    const lots = 20_000;
+    for (let lot = 0; lot < lots; lot += 1) {
+      const left = (Math.max(0, 2 * random.normal()) * 0.489) / 1.9768;
+      const weighed = (hexoseFrom({ fermentableId: 'sucrose', massG: 130 }) / lively.liquid.volumeL) * (0.489 / 1.9768);
+      const shared = 0.05 * weighed * random.normal() + 0.05 * random.normal();
+      const still = (0.6 + 0.4 * random.uniform()) * residualCo2({ warmestSinceEndC: 18, abv: abvOf(lively.liquid) });
+      const air = 0.6 + 0.3 * random.uniform();
+      const worst = Math.max(...Array.from({ length: 40 }, () => Math.hypot(0.03 * weighed, 0.02) * random.normal()));
+      // Henry's law written out: what the drink and the neck hold at one atmosphere on a 32 °C day.
+      const bunsen = 0.665 * (0.592 / 0.665) ** (2 / 5);
+      const perAtm = (1 - 0.01 * dryAbvOf(lively.liquid)) * bunsen + (0.04 * 273.15) / 305.15;
+      if (((left + weighed + shared + still + worst) / perAtm - 1) * 1.01325 + air > limit) over += 1;
+    }
+    expectWithin(chance({ gas: gasses, hottestC: 32 }), over / lots, { abs: 0.012 });
+  });
+  it('gives a band around the likely pressure, with the malic acid at its upper end', () => {
+    const band = pressureBand(lively, 20);
     expect(band.lowBar).toBeLessThan(band.likelyBar);
     expect(band.highBar).toBeGreaterThan(band.likelyBar);
+    const possible = pressureBand({ ...lively, malolactic: 'possible' }, 20);
+    expect(possible.highBar).toBeGreaterThan(band.highBar + 0.5);
+    expect(possible.likelyBar).toBe(band.likelyBar);
   });
-  it('says small chances in words', () => {
-    expect([chanceText(1e-9), chanceText(0.00025), chanceText(0.02), chanceText(0.9)]).toEqual([
-      'under 1 in a million',
-      'about 1 in 4,000',
+  it('says small chances in words, and no number under one in a thousand', () => {
+    expect([chanceText(1e-9), chanceText(0.00099), chanceText(0.0025), chanceText(0.02), chanceText(0.9)]).toEqual([
+      'under 1 in 1,000',
+      'under 1 in 1,000',
+      'about 1 in 400',
       'about 1 in 50',
       'more likely than not',
     ]);

@@ -5,14 +5,18 @@ import { dryGravityOf, fermentableGPerL } from '../liquid/views.js';
 import { arbitraryJuice, SEED } from '../testing/arbitrary-liquid.js';
 import { expectWithin } from '../testing/expect-within.js';
 import { BOTTLE_KINDS, bottleById } from './bottle-kinds.js';
-import { bottleSafety, pressureBand } from './bottle-safety.js';
+import type { Liquid } from '../liquid/liquid.js';
+import { bottleSafety } from './bottle-safety.js';
 import { bottlePressure, co2Solubility, residualCo2 } from './co2-solubility.js';
 import { primingSugar } from './priming-sugar.js';
+import { pressureBand, withPriming, type SealedGas } from './sealed-gas.js';
 
 const arbitraryDry = arbitraryJuice.map((l) => fermentTo(l, dryGravityOf(l)));
 const volumes = fc.double({ min: 1.2, max: 3.5, noNaN: true });
 const warmth = fc.double({ min: 2, max: 28, noNaN: true });
 const anyRated = bottleById('crown-500');
+const sugarG = fc.double({ min: 0, max: 200, noNaN: true });
+const gasOf = (liquid: Liquid): SealedGas => ({ liquid, weighedGPerL: 0, sugarSdGPerL: 2.5, malolactic: 'possible', warmestSinceEndC: 18 });
 
 describe('fizz, whatever the drink', () => {
   it('is made of what stayed, what was left and what was primed, and of nothing else', () => {
@@ -53,13 +57,13 @@ describe('fizz, whatever the drink', () => {
 describe('bottleSafety, whatever the bottle', () => {
   it('trusts a stronger bottle more, and no bottle with a ferment that may still run', () => {
     fc.assert(
-      fc.property(arbitraryDry, volumes, fc.double({ min: 15, max: 40, noNaN: true }), (liquid, primingVolumes, hottestC) => {
+      fc.property(arbitraryDry, sugarG, fc.double({ min: 15, max: 40, noNaN: true }), (liquid, massG, hottestC) => {
+        const gas = withPriming(gasOf(liquid), { fermentableId: 'sucrose', massG });
         const chance = (limitBar: number): number =>
-          bottleSafety({ liquid, provenFinished: true, warmestSinceEndC: 18, primingVolumes, hottestC, bottle: { ...anyRated, limitBar } }).value
-            .chanceOverLimit;
+          bottleSafety({ gas, provenFinished: true, hottestC, bottle: { ...anyRated, limitBar } }).value.chanceOverLimit;
         expect(chance(6)).toBeLessThanOrEqual(chance(4) + 1e-12);
         for (const bottle of BOTTLE_KINDS) {
-          expect(bottleSafety({ liquid, provenFinished: false, warmestSinceEndC: 18, primingVolumes, hottestC, bottle }).value.verdict).toBe('do-not-bottle');
+          expect(bottleSafety({ gas, provenFinished: false, hottestC, bottle }).value.verdict).toBe('do-not-bottle');
         }
       }),
       { ...SEED, numRuns: 60 },
@@ -67,10 +71,10 @@ describe('bottleSafety, whatever the bottle', () => {
   });
   it('gives a chance between none and certain, and a band that holds the likely pressure', () => {
     fc.assert(
-      fc.property(arbitraryJuice, fc.double({ min: 0.2, max: 1, noNaN: true }), volumes, (juice, share, primingVolumes) => {
+      fc.property(arbitraryJuice, fc.double({ min: 0.2, max: 1, noNaN: true }), sugarG, (juice, share, massG) => {
         const liquid = fermentTo(juice, juice.otherSolidsGPerL >= 0 ? dryGravityOf(juice) + (1 - share) * 0.01 : dryGravityOf(juice));
-        const input = { liquid, warmestSinceEndC: 18, primingVolumes };
-        const { chanceOverLimit } = bottleSafety({ ...input, provenFinished: true, hottestC: 25, bottle: anyRated }).value;
+        const input = withPriming(gasOf(liquid), { fermentableId: 'sucrose', massG });
+        const { chanceOverLimit } = bottleSafety({ gas: input, provenFinished: true, hottestC: 25, bottle: anyRated }).value;
         expect(chanceOverLimit).toBeGreaterThanOrEqual(0);
         expect(chanceOverLimit).toBeLessThanOrEqual(1);
         const band = pressureBand(input, 20);

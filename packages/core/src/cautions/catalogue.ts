@@ -20,6 +20,38 @@ export const CAUTIONS = {
     text: 'While it works, gas must get out.',
     whatToDo: 'Fit an airlock or leave the cap loose, and never seal it.',
   },
+  'malolactic-gas': {
+    id: 'malolactic-gas',
+    severity: 'danger',
+    text: 'Bacteria can still turn its malic acid in the bottle, and that makes gas beyond what the sugar does: it could pass what these bottles stand.',
+    whatToDo: 'Wait until the change is over and write that down, stop it with sulfite for its pH, or prime less.',
+  },
+  're-ferment': {
+    id: 're-ferment',
+    severity: 'danger',
+    text: 'There is sugar in it. Sorbate slows yeast and does not kill it: if it wakes in the bottle, the bottles burst.',
+    whatToDo:
+      'Keep it cold, in bottles made for pressure or thick plastic, drink it within weeks, and open one each week. A keg with a relief valve, kept cold, is safer.',
+  },
+  'touch-high': {
+    id: 'touch-high',
+    severity: 'danger',
+    text: 'It ended above where the sums put it, so they count sugar that may still ferment: these bottles would not stand it.',
+    whatToDo:
+      'Ferment a small sample out in the warm with much yeast, or test it for sugar: then Trug knows what is left. Or keep it cold in a keg with a relief valve.',
+  },
+  'open-keg': {
+    id: 'open-keg',
+    severity: 'caution',
+    text: 'A keg under gas throws its lid and its drink when it is opened.',
+    whatToDo: 'Chill it, close the gas, let the pressure off at the relief valve until it is silent, and only then open it, with your face away.',
+  },
+  'test-disagrees': {
+    id: 'test-disagrees',
+    severity: 'danger',
+    text: 'The sums find far more sugar than this test does. One of them is wrong, and bottles may burst by it.',
+    whatToDo: 'Test again with a fresh sample. Only when you know what is in it that does not ferment, such as lactose, believe the test.',
+  },
   'wrong-bottle': {
     id: 'wrong-bottle',
     severity: 'danger',
@@ -29,8 +61,8 @@ export const CAUTIONS = {
   'over-pressure': {
     id: 'over-pressure',
     severity: 'danger',
-    text: 'More than one bottle in a hundred would pass its limit on the hottest day you named.',
-    whatToDo: 'Lower the fizz, store it cooler, or choose stronger bottles.',
+    text: 'The chance that a bottle of this lot passes what it stands on a hot day is more than one in a hundred.',
+    whatToDo: 'Lower the fizz, choose stronger bottles, or find out what sugar is left: a sample fermented out in the warm, or a sugar test.',
   },
   keg: {
     id: 'keg',

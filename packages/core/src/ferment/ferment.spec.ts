@@ -45,8 +45,8 @@ describe('judgeFermentation', () => {
     const list = [
       [2, 1.062],
       [9, 1.012],
-      [18, 1.001],
-      [28, 1.0],
+      [18, 0.998],
+      [28, 0.997],
     ] as const;
     const verdicts = list.map((_, i) => judge({ list: list.slice(0, i + 1) }));
     expect(verdicts.map((v) => v.status)).toEqual(['working', 'working', 'too-few-readings', 'finished-dry']);
@@ -186,8 +186,8 @@ describe('judgeFermentation', () => {
       judge({
         list: [
           [9, 1.012],
-          [20, 0.998],
-          [26.8, 0.998],
+          [20, 0.997],
+          [26.8, 0.997],
         ],
       }).status,
     ).toBe('finished-dry');
@@ -231,6 +231,62 @@ describe('judgeFermentation', () => {
     expect(verdict.questionedIds).toEqual(['d9']);
     expect(verdict.evidence.some((e) => e.text.startsWith('1.002'))).toBe(true);
     expect(verdict.status).toBe('working');
+  });
+  it('takes a usual finish for an explanation and never for a proof', () => {
+    const high = (...list: readonly (readonly [number, number])[]): Verdict => judge({ list: [[9, 1.012], ...list] });
+    expect(high([20, 1.0], [29, 1.0]).status).toBe('too-few-readings');
+    const settled = high([20, 1.0], [36, 1.0]);
+    expect(settled.status).toBe('settled-short');
+    expect(settled.evidence.map((e) => e.text).join(' ')).toMatch(/explains it, and proves nothing/);
+  });
+  it('asks for the cold before it believes any finish with sugar left', () => {
+    const cold: Case = {
+      startSg: 1.065,
+      tempC: 5,
+      list: [
+        [9, 1.012],
+        [20, 1.0],
+        [36, 1.0],
+      ],
+    };
+    expect(judge(cold).status).toBe('too-cold');
+    expect(
+      judge({
+        ...cold,
+        list: [
+          [9, 1.012],
+          [20, 0.9955],
+          [36, 0.9955],
+        ],
+      }).status,
+    ).toBe('finished-dry');
+  });
+  it('lets one reading a point off neither break a proof nor make one', () => {
+    const off = (...sgs: readonly number[]): string => judge({ list: [[9, 1.012], ...sgs.map((sg, i) => [20 + 4 * i, sg] as const)] }).status;
+    expect(off(0.997, 0.9985, 0.997, 0.997)).toBe('finished-dry');
+    expect(off(0.997, 0.9958, 0.997, 0.997)).toBe('finished-dry');
+    // Two readings agree by chance; what lies between says that it still falls.
+    expect(off(1.004, 1.0, 0.9985, 0.9965)).not.toBe('finished-dry');
+  });
+  it('keeps the readings before water or a like drink came in, and none before sugar', () => {
+    const list = [
+      [9, 1.012],
+      [18, 0.997],
+      [27, 0.9975],
+    ] as const;
+    const judged = (sugarless: boolean): string =>
+      judgeFermentation({
+        readings: readings(...list),
+        liquid: must(1.064),
+        yeast: yeastById('crisp-cider'),
+        temps: [{ at: START, tempC: 18 }],
+        today: on(27),
+        entries: [
+          { at: START, kind: 'pitched' },
+          { at: on(20), kind: 'gravity-changed', deltaSg: 0.0005, sugarless },
+        ],
+      }).value.status;
+    expect([judged(true), judged(false)]).toEqual(['finished-dry', 'too-few-readings']);
   });
   it('starts afresh when sugar was added between', () => {
     expect(

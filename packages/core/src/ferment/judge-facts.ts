@@ -15,6 +15,8 @@ export interface JudgedEntry {
   readonly kind: 'pitched' | 'gravity-changed';
   /** How far the gravity was moved, where that is known. */
   readonly deltaSg?: number;
+  /** Whether nothing that ferments came in, as with water: readings before it then still count, moved as far. */
+  readonly sugarless?: boolean;
 }
 
 /** What a judgement rests on. */
@@ -58,7 +60,13 @@ export interface Facts {
   readonly steadyFrom: GravityReading;
   readonly steadyDays: number;
   readonly lastRatePerDay: number;
+  /** Over how many days the last rate was seen. */
+  readonly lastOverDays: number;
   readonly bestRatePerDay: number;
+  /** What the sums still find that could ferment, at the last reading, g/L as hexose. */
+  readonly leftGPerL: number;
+  /** When new yeast went in after the first; null when none did. */
+  readonly repitchedAt: string | null;
   readonly tempC: number | null;
   readonly tooCold: boolean;
 }

@@ -1,4 +1,4 @@
-import { abvOf, dryAbvOf, gravityOf } from '../liquid/views.js';
+import { abvOf, dryAbvOf, fermentableGPerL, gravityOf } from '../liquid/views.js';
 import { agreeWithReading } from '../liquid/ferment-to.js';
 import { daysBetween } from '../quantity/days.js';
 import { figure, gravityText } from '../worked/figures.js';
@@ -7,6 +7,7 @@ import { AT_END_SG, EPS, EQUAL_SG, PROOF_DAYS, TOUCH_HIGH_SG, UNDER_TOLERANCE_AB
 import { usualToleranceAbv } from '../reference/yeast-kinds.js';
 import { hintEvidence } from './hints.js';
 import { expectedEnd } from './expected-end.js';
+import { fallRates, steadyFrom } from './fitted-fall.js';
 import { siftReadings, type GravityReading } from './reading.js';
 import type { FermentStatus, Verdict } from './verdict.js';
 import { evidenceFor, nextFor, questionedEvidence, sentenceFor, tooFew } from './verdict-words.js';
@@ -15,42 +16,35 @@ import { evidenceFor, nextFor, questionedEvidence, sentenceFor, tooFew } from '.
 const SHORT_PROOF_DAYS = 14;
 /** Distance above the end at which a lone reading may or may not be the end. */
 const NEAR_END_SG = 0.004;
-/** Highest gravity at which a yeast's usual finish alone may call it dry. */
-const DRY_AT_MOST_SG = 1;
+/** Sugar so little that cold needs no asking, g/L. @source design rule */
+const NOTHING_LEFT_G_PER_L = 2;
 const WORKING_SHARE = 0.4;
 const SLOWING_SG_PER_WEEK = 0.001;
 const TOO_COLD_BY_C = 3;
 const ALL_WITHIN_DAYS = 1.5;
 const NO_FALL_SG = EQUAL_SG + 1e-6;
 
-function ratesPerDay(readings: readonly GravityReading[]): readonly number[] {
-  return readings.slice(1).map((reading, i) => {
-    const before = readings[i] ?? reading;
-    return (before.sg - reading.sg) / Math.max(0.5, daysBetween(before.at, reading.at));
-  });
-}
-
-/** New yeast begins the proof anew: readings before it say nothing about where it will end. */
-function steadyRunStart(readings: readonly GravityReading[], last: GravityReading, pitchedMs: number): GravityReading {
-  let first = last;
-  for (let i = readings.length - 1; i >= 0; i -= 1) {
-    const reading = readings[i];
-    if (!reading || Math.abs(reading.sg - last.sg) > EQUAL_SG + EPS || Date.parse(reading.at) < pitchedMs) break;
-    first = reading;
-  }
-  return first;
-}
-
-/** Readings since the gravity was last moved by hand, led by the must's own gravity on the day of pitch. */
+/**
+ * Readings since sugar last came in, led by the must's own gravity on the day of pitch. Where only water or a like drink
+ * came in, readings before it still count, moved as far as it moved the gravity.
+ */
 function readingsToJudge(input: JudgeInput): readonly GravityReading[] {
-  const changes = input.entries.filter((e) => e.kind === 'gravity-changed').map((e) => Date.parse(e.at));
+  const changes = input.entries.filter((e) => e.kind === 'gravity-changed');
   const pitchedAt = input.entries.find((e) => e.kind === 'pitched')?.at;
-  const since = Math.max(-Infinity, ...changes);
-  const own = input.readings.filter((r) => Date.parse(r.at) >= since);
+  const since = Math.max(-Infinity, ...changes.filter((e) => e.sugarless !== true).map((e) => Date.parse(e.at)));
+  const thinned = changes.filter((e) => e.sugarless === true);
+  const own = input.readings
+    .filter((r) => Date.parse(r.at) >= since)
+    .map((r) => ({ ...r, sg: thinned.filter((e) => Date.parse(e.at) > Date.parse(r.at)).reduce((sg, e) => sg + (e.deltaSg ?? 0), r.sg) }));
   const changedAfterPitch = pitchedAt !== undefined && since > Date.parse(pitchedAt);
   if (pitchedAt === undefined || changedAfterPitch) return own;
   const fermenting = own.filter((r) => Date.parse(r.at) > Date.parse(pitchedAt));
   return [{ id: 'must', at: pitchedAt, sg: gravityOf(input.liquid), tempC: null }, ...fermenting];
+}
+
+/** Readings that can prove an end: of the drink, not of the must, and since new yeast went in. */
+function provingReadings(usable: readonly GravityReading[], pitchedMs: number): readonly GravityReading[] {
+  return usable.filter((r) => Date.parse(r.at) >= pitchedMs);
 }
 
 /**
@@ -81,23 +75,28 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
     const few = tooFew(input, usable);
     return worked({ ...base, ...few, evidence: [...few.evidence, ...hintEvidence(input.hints ?? [], few.status, input.today, input.zone)] }, steps);
   }
-  const rates = ratesPerDay(usable);
+  const rates = fallRates(usable);
   const lastTemp = [...input.temps].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)).at(-1)?.tempC ?? last.tempC;
-  const pitchedMs = Math.max(...input.entries.filter((e) => e.kind === 'pitched').map((e) => Date.parse(e.at)));
-  const steadyFrom = steadyRunStart(usable, last, pitchedMs);
+  const pitches = input.entries.filter((e) => e.kind === 'pitched').map((e) => e.at);
+  const pitchedMs = Math.max(...pitches.map((at) => Date.parse(at)));
+  const steadySince = steadyFrom(provingReadings(usable, pitchedMs), EQUAL_SG) ?? last;
+  const now = agreeWithReading(input.liquid, last.sg);
   const facts: Facts = {
     input,
     usable,
     last,
     endSg,
     stopsAtTolerance,
-    abvNow: abvOf(agreeWithReading(input.liquid, last.sg)),
+    abvNow: abvOf(now),
     toleranceAbv,
-    steadyFrom,
+    steadyFrom: steadySince,
     // Readings are dated by the day, and a maker who comes back on the same weekday has waited a week whatever the hour.
-    steadyDays: Math.round(daysBetween(steadyFrom.at, last.at)),
-    lastRatePerDay: rates.at(-1) ?? 0,
-    bestRatePerDay: Math.max(0, ...rates),
+    steadyDays: Math.round(daysBetween(steadySince.at, last.at)),
+    lastRatePerDay: rates.lastPerDay,
+    lastOverDays: rates.lastOverDays,
+    bestRatePerDay: rates.bestPerDay,
+    leftGPerL: fermentableGPerL(now),
+    repitchedAt: pitches.length > 1 ? (pitches.at(-1) ?? null) : null,
     tempC: lastTemp,
     tooCold: lastTemp !== null && lastTemp <= input.yeast.tempC[0] - TOO_COLD_BY_C,
   };
@@ -116,14 +115,10 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
   return worked({ ...base, status, sentence: sentenceFor(facts, status), evidence, next: nextFor(facts, status) }, steps);
 }
 
-/** The gravity at or under which a steady ferment counts as dry: within two points of the reckoning, or where this yeast is known to end. */
-function dryCeiling(facts: Facts): number {
-  return Math.max(facts.endSg + AT_END_SG, Math.min(facts.input.yeast.expectedFg[1], DRY_AT_MOST_SG));
-}
-
 function statusOf(facts: Facts, first: GravityReading): FermentStatus {
-  const { last, endSg, steadyDays, usable, tooCold, abvNow, toleranceAbv } = facts;
-  const sugarLeft = last.sg > dryCeiling(facts) + EPS;
+  const { last, endSg, steadyDays, usable, tooCold, abvNow, toleranceAbv, leftGPerL } = facts;
+  const dry = !facts.stopsAtTolerance && last.sg <= endSg + AT_END_SG + EPS;
+  const asleep = tooCold && leftGPerL > NOTHING_LEFT_G_PER_L;
   const span = daysBetween(first.at, last.at);
   const fell = first.sg - last.sg;
   if (fell <= NO_FALL_SG) {
@@ -131,15 +126,15 @@ function statusOf(facts: Facts, first: GravityReading): FermentStatus {
     return usable.length >= 3 && span >= 3 ? 'not-started' : 'too-few-readings';
   }
   if (steadyDays >= PROOF_DAYS - EPS) {
-    if (!sugarLeft && !facts.stopsAtTolerance) return 'finished-dry';
-    if (tooCold) return 'too-cold';
+    // Cold explains a steady reading before any finish does.
+    if (asleep) return 'too-cold';
+    if (dry) return 'finished-dry';
     if (abvNow > toleranceAbv - UNDER_TOLERANCE_ABV && (facts.stopsAtTolerance || last.sg > endSg + TOUCH_HIGH_SG)) return 'finished-at-tolerance';
     if (last.sg > endSg + TOUCH_HIGH_SG + EPS) return 'stalled';
     return steadyDays >= SHORT_PROOF_DAYS - EPS ? 'settled-short' : 'too-few-readings';
   }
   if (facts.lastRatePerDay >= WORKING_SHARE * facts.bestRatePerDay - EPS && facts.lastRatePerDay > 0) return 'working';
-  if (tooCold && sugarLeft) return 'too-cold';
-  const nearEnd = last.sg <= Math.max(endSg + NEAR_END_SG, Math.min(facts.input.yeast.expectedFg[1], DRY_AT_MOST_SG) + AT_END_SG) + EPS;
-  if (nearEnd) return 'too-few-readings';
+  if (asleep) return 'too-cold';
+  if (last.sg <= endSg + NEAR_END_SG + EPS) return 'too-few-readings';
   return facts.lastRatePerDay * 7 >= SLOWING_SG_PER_WEEK - EPS ? 'slowing' : 'too-few-readings';
 }

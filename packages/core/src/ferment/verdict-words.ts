@@ -79,8 +79,14 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
         : `${figure(above, 0)} points above where it should end, about ${gravityText(endSg)}`,
     speaks: status === 'stalled' || status === 'finished-dry' || isWorking(status) ? 'for' : 'note',
   });
-  if (status === 'finished-dry' && last.sg > endSg + AT_END_SG) {
-    out.push({ text: `This kind of yeast usually ends at ${gravityText(input.yeast.expectedFg[0])}–${gravityText(input.yeast.expectedFg[1])}`, speaks: 'for' });
+  if (last.sg > endSg + AT_END_SG && last.sg <= input.yeast.expectedFg[1] + AT_END_SG) {
+    out.push({
+      text: `This kind of yeast often ends at ${gravityText(input.yeast.expectedFg[0])}–${gravityText(input.yeast.expectedFg[1])}: that explains it, and proves nothing`,
+      speaks: 'note',
+    });
+  }
+  if (facts.repitchedAt !== null && status !== 'finished-dry') {
+    out.push({ text: `New yeast went in on ${dayText(facts.repitchedAt, false, input.zone)}, so only readings since then can prove an end`, speaks: 'note' });
   }
   if (status === 'too-cold') {
     out.push({ text: 'Steady because it is cold: sealed now, it wakes when the bottles warm, and bursts them', speaks: 'against' });

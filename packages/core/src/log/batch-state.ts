@@ -100,10 +100,23 @@ export interface BatchState {
   /** Null for a batch poured together from ciders, where nobody knows how lively the yeast still is. */
   readonly pitch: Pitch | null;
   readonly rackedAt: string | null;
+  /** When it was stabilised in full after a proven end; a smaller dose, or one too early, never counts. */
   readonly stabilisedAt: string | null;
+  /** Sulfite and sorbate that went in without stabilising it, and why they did not. */
+  readonly notStabilised: { readonly at: string; readonly why: string } | null;
+  /** What a test found of the sugar left, since the last sugar or yeast. */
+  readonly tested: { readonly at: string; readonly leftGPerL: number; readonly sdGPerL: number } | null;
+  /** Whether its acid was measured, which tells where it ends. */
+  readonly acidMeasured: boolean;
+  /** Sugar weighed in since the last reading, g/L as hexose. */
+  readonly weighedGPerL: number;
+  /** When something fermentable last went into a drink whose end was proven. */
+  readonly wokenAt: string | null;
   readonly primed: { readonly at: string; readonly volumes: number; readonly mode: 'bulk' | 'per-bottle' } | null;
   readonly crates: readonly Crate[];
   readonly keg: Keg | null;
+  /** Gas of a keg that was opened and has not stood open since. */
+  readonly heldVolumes: { readonly at: string; readonly volumes: number } | null;
   readonly plan: RunningPlan | null;
   /** The last thing done to clear it, and when to look. */
   readonly clarified: { readonly means: ClearingMeans; readonly at: string; readonly lookAt: string } | null;
@@ -136,9 +149,15 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   pitch: null,
   rackedAt: null,
   stabilisedAt: null,
+  notStabilised: null,
+  tested: null,
+  acidMeasured: false,
+  weighedGPerL: 0,
+  wokenAt: null,
   primed: null,
   crates: [],
   keg: null,
+  heldVolumes: null,
   plan: null,
   clarified: null,
   malolactic: null,

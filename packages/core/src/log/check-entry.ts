@@ -1,17 +1,22 @@
-import { bottleById } from '../bottle/bottle-kinds.js';
-import { residualCo2 } from '../bottle/co2-solubility.js';
 import { bottleSafety } from '../bottle/bottle-safety.js';
-import { caution } from '../cautions/catalogue.js';
+import { bottleById } from '../bottle/bottle-kinds.js';
+import { caution, type CautionId } from '../cautions/catalogue.js';
 import type { Caution } from '../cautions/caution.js';
-import { hourIn } from '../quantity/zone.js';
 import type { Verdict } from '../ferment/verdict.js';
-import { STATUS_WORDS } from '../ferment/verdict.js';
+import { fermentableGPerL } from '../liquid/views.js';
+import { hourIn } from '../quantity/zone.js';
 import type { BatchState } from './batch-state.js';
-import type { Entry, EntryOf } from './entry.js';
-import { liquidToBottle, maySeal } from './judge-state.js';
+import type { Entry, EntryKind, EntryOf } from './entry.js';
+import { sugarFound } from './replay-sugar.js';
+import { sealedGasOf } from './sealed-gas-of.js';
+import { maySeal, sealWay, unprovenWords } from './sealing.js';
 
 /** Highest temperature of a cold keg in which a drink may still be working, °C. @source craft rule: refrigerator cold */
 export const COLD_KEG_MOST_C = 5;
+/** A forced ferment says something from this long and this warm on. @source usual practice: 5–7 days at 25 °C */
+export const FORCED_LEAST = { days: 5, tempC: 22 } as const;
+/** Sugar a test may miss beside the sums before it is asked about, g/L. @source estimate: seven gravity points */
+const TEST_MISSES_G_PER_L = 15;
 
 /** What stands against filing an entry. */
 export interface EntryCheck {
@@ -22,6 +27,14 @@ export interface EntryCheck {
 }
 
 const CLEAR: EntryCheck = { refusal: null, dangers: [] };
+const refuse = (refusal: string): EntryCheck => ({ refusal, dangers: [] });
+const unless = (acknowledged: readonly string[], ...ids: readonly CautionId[]): EntryCheck => ({
+  refusal: null,
+  dangers: ids.filter((id) => !acknowledged.includes(id)).map((id) => caution(id)),
+});
+
+/** Acts on the drink itself, which nobody can do to a sealed keg or through glass. */
+const ON_THE_DRINK: ReadonlySet<EntryKind> = new Set(['addition', 'pitched', 'blended', 'sweetened', 'primed', 'stabilised', 'clarified', 'racked', 'split']);
 
 /**
  * Whether an act may be filed on a batch as it stands: sealed vessels only when the end is proven, and no danger
@@ -33,16 +46,13 @@ const CLEAR: EntryCheck = { refusal: null, dangers: [] };
  * @returns a refusal, and the dangers still to be acknowledged
  */
 export function checkEntryAgainst(state: BatchState, verdict: Verdict | null, entry: Entry): EntryCheck {
+  if (ON_THE_DRINK.has(entry.kind) && state.keg) return refuse('It is sealed in a keg. Let the gas off and open the keg first: its page says how.');
+  if (ON_THE_DRINK.has(entry.kind) && !state.liquid && state.crates.length > 0) return refuse('It is in bottles, so nothing goes into it any more.');
   switch (entry.kind) {
     case 'primed':
-      return state.stabilisedAt
-        ? refuse('Sulfite and sorbate stop the yeast, so priming would stay flat. Keg it with gas, or bottle it still.')
-        : unlessProven(state, verdict);
+      return checkPriming(state, verdict);
     case 'bottled':
-      // Priming was refused unless the end was proven, so a primed drink carries its proof with it.
-      return state.primed || maySeal(state, verdict)
-        ? { refusal: null, dangers: bottlingDangers(state, verdict, entry.payload) }
-        : unlessProven(state, verdict);
+      return checkBottling(state, verdict, entry.payload);
     case 'malolactic':
       return entry.payload.bacteria && (state.liquid?.sorbateMgPerL ?? 0) > 0 ? refuse(`There is sorbate in it. ${GERANIUM}`) : CLEAR;
     case 'stabilised':
@@ -53,6 +63,8 @@ export function checkEntryAgainst(state: BatchState, verdict: Verdict | null, en
       return checkClearing(state, entry);
     case 'kegged':
       return checkKegging(state, verdict, entry.payload);
+    case 'tested':
+      return checkTest(state, entry.payload);
     default:
       return CLEAR;
   }
@@ -70,40 +82,53 @@ function checkClearing({ plan, zone }: BatchState, { at, payload }: EntryOf<'cla
   return CLEAR;
 }
 
-const refuse = (refusal: string): EntryCheck => ({ refusal, dangers: [] });
-
-function unlessProven(state: BatchState, verdict: Verdict | null): EntryCheck {
-  if (maySeal(state, verdict)) return CLEAR;
-  const word = verdict ? STATUS_WORDS[verdict.status] : 'no yeast yet';
-  return refuse(`Its end is not proven (${word}), so it cannot be sealed in bottles. Take two equal readings a week apart, or put it in a cold keg.`);
+function checkPriming(state: BatchState, verdict: Verdict | null): EntryCheck {
+  const way = sealWay(state, verdict);
+  if (way === 'stabilised') return refuse('Sulfite and sorbate hold the yeast, so priming would stay flat. Keg it with gas, or bottle it still.');
+  return way === 'unproven' ? refuse(unprovenWords(state, verdict)) : CLEAR;
 }
 
-function bottlingDangers(state: BatchState, verdict: Verdict | null, payload: EntryOf<'bottled'>['payload']): readonly Caution[] {
-  const liquid = state.primed ? state.liquid : liquidToBottle(state, verdict);
-  if (!liquid) return [];
-  const warmest = Math.min(60, Math.max(0, state.placeC ?? 15));
-  const sealed = state.primed ? { ...liquid, sucroseGPerL: 0, hexoseGPerL: 0 } : liquid;
-  const primingVolumes = state.primed ? Math.max(0, state.primed.volumes - residualCo2({ warmestSinceEndC: warmest })) : 0;
-  const found = new Map<string, Caution>();
-  for (const { kindId } of payload.bottles.filter((b) => b.count > 0)) {
-    const { cautions } = bottleSafety({
-      liquid: sealed,
-      provenFinished: true,
-      warmestSinceEndC: warmest,
-      primingVolumes,
-      bottle: bottleById(kindId),
-      hottestC: payload.hottestC,
-    });
-    for (const c of cautions) if (c.severity === 'danger' && !payload.acknowledged.includes(c.id)) found.set(c.id, c);
+function checkBottling(state: BatchState, verdict: Verdict | null, payload: EntryOf<'bottled'>['payload']): EntryCheck {
+  const way = sealWay(state, verdict);
+  if (state.keg) return refuse('It is sealed in a keg. Let the gas off and open the keg first: its page says how.');
+  if (way === 'unproven') return refuse(unprovenWords(state, verdict));
+  const found = bottlingDangers(state, payload);
+  const over = found.find((c) => c.id === 'over-pressure' || c.id === 'wrong-bottle');
+  if (way === 'ended-high' && over) {
+    const { text, whatToDo } = caution('touch-high');
+    return refuse(`${text} ${whatToDo}`);
   }
-  return [...found.values()];
+  // Of a stabilised drink it is its sugar that is dangerous, whatever the bottle.
+  const dangers = way === 'stabilised' && over ? [...found.filter((c) => c !== over), caution('re-ferment')] : found;
+  return { refusal: null, dangers: dangers.filter((c) => !payload.acknowledged.includes(c.id)) };
+}
+
+/** What is dangerous about some bottles, each once. */
+function bottlingDangers(state: BatchState, payload: EntryOf<'bottled'>['payload']): readonly Caution[] {
+  const gas = sealedGasOf(state);
+  if (!gas) return [];
+  const dangers = payload.bottles
+    .filter((b) => b.count > 0)
+    .flatMap(
+      ({ kindId, count }) => bottleSafety({ gas, provenFinished: true, bottle: bottleById(kindId), bottleCount: count, hottestC: payload.hottestC }).cautions,
+    )
+    .filter((c) => c.severity === 'danger');
+  return [...new Map(dangers.map((c) => [c.id, c])).values()];
 }
 
 function checkKegging(state: BatchState, verdict: Verdict | null, payload: EntryOf<'kegged'>['payload']): EntryCheck {
   if (maySeal(state, verdict)) return CLEAR;
-  if (payload.storeC > COLD_KEG_MOST_C) {
-    return { refusal: `Its end is not proven, so the keg must be kept at ${COLD_KEG_MOST_C} °C or colder.`, dangers: [] };
+  if (payload.storeC > COLD_KEG_MOST_C) return refuse(`Its end is not proven, so the keg must be kept at ${COLD_KEG_MOST_C} °C or colder.`);
+  return unless(payload.acknowledged, 'sealed-ferment');
+}
+
+function checkTest({ liquid, must }: BatchState, payload: EntryOf<'tested'>['payload']): EntryCheck {
+  if (!liquid) return refuse('There is nothing in the vessels of this batch to test.');
+  if (payload.by === 'forced-ferment' && (payload.days < FORCED_LEAST.days || payload.tempC < FORCED_LEAST.tempC)) {
+    return refuse(
+      `A sample must stand at least ${FORCED_LEAST.days} days at ${FORCED_LEAST.tempC} °C or warmer, with much yeast, before it says what is left. Give it longer, or warmer.`,
+    );
   }
-  const danger = caution('sealed-ferment');
-  return { refusal: null, dangers: payload.acknowledged.includes(danger.id) ? [] : [danger] };
+  const missing = fermentableGPerL(liquid) - sugarFound(payload, must);
+  return missing > TEST_MISSES_G_PER_L ? unless(payload.acknowledged, 'test-disagrees') : CLEAR;
 }

@@ -66,7 +66,14 @@ export function describeEntry(entry: Entry, units: UnitPreferences): EntryWords 
     case 'vented':
       return { lead: entry.payload.vent === 'loose-cap' ? 'Gas let out' : 'Vent', rest: VENT_WORDS[entry.payload.vent] };
     case 'stabilised':
-      return { lead: 'Stabilised', rest: `${figure(entry.payload.so2MgPerL, 0)} mg/L sulfite, ${figure(entry.payload.sorbateMgPerL, 0)} mg/L sorbic acid` };
+      return {
+        lead: 'Sulfite and sorbate',
+        rest: `${figure(entry.payload.so2MgPerL, 0)} mg/L sulfite, ${figure(entry.payload.sorbateMgPerL, 0)} mg/L sorbic acid`,
+      };
+    case 'tested':
+      return { lead: 'Tested for sugar', rest: testedWords(entry) };
+    case 'unsealed':
+      return { lead: 'Opened the keg', rest: 'let off first' };
     case 'sweetened':
       return { lead: 'Sweetened', rest: `with ${mass(entry.payload.massG)} ${fermentableById(entry.payload.sweetenerId).name}` };
     case 'primed':
@@ -112,6 +119,12 @@ function malolacticWords({ payload }: EntryOf<'malolactic'>): string {
   const share = payload.turnedFraction === 0 ? '' : `, ${figure(payload.turnedFraction * 100, 0)} % of the malic acid turned`;
   const how = payload.done ? 'over' : payload.bacteria ? 'begun with bacteria' : 'under way';
   return `${how}${share}, ${payload.wanted ? 'wanted' : 'not wanted'}`;
+}
+
+function testedWords({ payload }: EntryOf<'tested'>): string {
+  if (payload.by === 'sugar-test') return `${figure(payload.sugarGPerL, 1)} g/L by a sugar test`;
+  const [before, after] = [payload.before.reading.toFixed(3), payload.after.reading.toFixed(3)];
+  return `a sample went from ${before} to ${after} in ${figure(payload.days, 0)} days in the warm`;
 }
 
 function pitchedWords({ payload }: EntryOf<'pitched'>, mass: (g: number) => string): string {

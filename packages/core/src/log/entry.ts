@@ -70,6 +70,18 @@ export const VENTS = ['airlock', 'tube', 'loose-cap'] as const;
 /** One of them. */
 export type Vent = (typeof VENTS)[number];
 
+/** A small sample fermented out in the warm with much yeast, or a test for sugar. */
+export type SugarTest =
+  | {
+      readonly by: 'forced-ferment';
+      readonly before: RawGravity;
+      readonly after: RawGravity;
+      /** How long it stood, days, and how warm, °C. */
+      readonly days: number;
+      readonly tempC: number;
+    }
+  | { readonly by: 'sugar-test'; readonly sugarGPerL: number };
+
 type Added =
   | { readonly what: 'fermentable'; readonly fermentableId: string; readonly massG: number }
   | { readonly what: 'acid'; readonly acid: AcidId; readonly massG: number }
@@ -158,6 +170,8 @@ export interface EntryPayloads {
   /** How the gas gets out from now on; for a loosened cap, also each time it was let out. */
   readonly vented: { readonly vent: Vent };
   readonly stabilised: { readonly so2MgPerL: number; readonly sorbateMgPerL: number };
+  /** What sugar is really left, found by more than a hydrometer. */
+  readonly tested: SugarTest & { readonly acknowledged: readonly string[] };
   readonly sweetened: { readonly sweetenerId: string; readonly massG: number };
   readonly primed: {
     readonly fermentableId: string;
@@ -183,6 +197,8 @@ export interface EntryPayloads {
     readonly storeC: number;
     readonly acknowledged: readonly string[];
   };
+  /** A sealed keg let off and opened, so that it can be worked on. */
+  readonly unsealed: Record<string, never>;
   readonly opened: { readonly kindId: string; readonly count: number };
   readonly tasted: { readonly text: string; readonly sparkle: 'flat' | 'soft' | 'lively' | 'gushing' | null; readonly again: boolean | null };
   readonly note: { readonly text: string };

@@ -177,7 +177,7 @@ describe('describeEntry', () => {
     [entry('addition', 1, { what: 'nutrient', name: 'yeast food', massG: 3 }), 'Added 3 g yeast food'],
     [entry('moved', 1, { place: 'the shed', tempC: 8 }), 'Moved to the shed, 8 °C'],
     [entry('racked', 1, { vessels: [{ vesselId: 'V', volumeL: 19 }], lossL: 0.5 }), 'Racked 19 L off the lees, 500 mL left behind'],
-    [entry('stabilised', 1, { so2MgPerL: 40, sorbateMgPerL: 180 }), 'Stabilised 40 mg/L sulfite, 180 mg/L sorbic acid'],
+    [entry('stabilised', 1, { so2MgPerL: 40, sorbateMgPerL: 180 }), 'Sulfite and sorbate 40 mg/L sulfite, 180 mg/L sorbic acid'],
     [entry('sweetened', 1, { sweetenerId: 'erythritol', massG: 250 }), 'Sweetened with 250 g Erythritol'],
     [entry('kegged', 1, { vessel: { vesselId: 'K', volumeL: 18 }, lossL: 0, targetVolumes: 2.4, storeC: 4, acknowledged: [] }), 'Kegged 18 L, kept at 4 °C'],
     [entry('opened', 1, { kindId: 'swing-500', count: 2 }), 'Opened 2 swing-top 500 mL'],

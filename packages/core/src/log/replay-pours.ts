@@ -3,6 +3,7 @@ import { blendLiquids } from '../liquid/blend-liquids.js';
 import { abvOf } from '../liquid/views.js';
 import type { EntryOf } from './entry.js';
 import { emptied, inHand, type Draft, type Patch } from './replay-draft.js';
+import { noteSugar } from './replay-sugar.js';
 
 /** Strength above which something has fermented, % by volume. @source our estimate: juice on the turn holds less */
 const FERMENTED_ABV = 0.5;
@@ -14,13 +15,15 @@ export function blended(state: Draft, entry: EntryOf<'blended'>): Patch {
   const must = state.must ? { ...blendLiquids([{ ...state.must, volumeL: state.liquid?.volumeL ?? 0 }, ...parts.map((p) => p.liquid)]) } : liquid;
   const patch: Patch = { liquid, lastLiquid: liquid, must, vessels, filledAt: state.filledAt ?? entry.at, placeC: tempC ?? state.placeC };
   if (abvOf(liquid) < FERMENTED_ABV) return patch;
-  // Ciders poured together may work again, so the proof of the end begins anew.
-  state.judged.push({ at: entry.at, kind: 'gravity-changed' });
+  // Ciders poured together may work again, so the proof of the end begins anew, unless next to no sugar came in.
+  const woken = state.liquid ? noteSugar(state, entry.at, state.liquid, liquid) : {};
+  if (!state.liquid) state.judged.push({ at: entry.at, kind: 'gravity-changed' });
+  const weighedGPerL = state.liquid ? (state.weighedGPerL * state.liquid.volumeL) / liquid.volumeL : 0;
   const strongest = parts.reduce<(typeof parts)[number] | null>(
     (best, p) => (p.yeastId !== null && (!best || p.liquid.volumeL > best.liquid.volumeL) ? p : best),
     null,
   );
-  return { ...patch, pitch: null, pitchedAt: state.pitchedAt ?? entry.at, yeastId: state.yeastId ?? strongest?.yeastId ?? null };
+  return { ...patch, ...woken, weighedGPerL, pitch: null, pitchedAt: state.pitchedAt ?? entry.at, yeastId: state.yeastId ?? strongest?.yeastId ?? null };
 }
 
 /** What a split changes: shares leave, the rest stands where the entry says. */

@@ -1,24 +1,26 @@
 import { CoreError } from '../errors/core-error.js';
-import { residualCo2 } from '../bottle/co2-solubility.js';
-import { CO2_G_PER_VOLUME, CO2_PER_HEXOSE } from '../bottle/priming-sugar.js';
+import { gasParts } from '../bottle/sealed-gas.js';
 import { bottleById } from '../bottle/bottle-kinds.js';
 import { addAcid, addCarbonate, addTannin, agreeWithAcidReadings, malolactic } from '../liquid/add-acid.js';
-import { addFermentable, addSulfite, addWater, hexoseFrom } from '../liquid/additions.js';
+import { addSulfite, addWater } from '../liquid/additions.js';
 import { loseVolume } from '../liquid/blend-liquids.js';
 import { agreeWithMustReading, agreeWithReading } from '../liquid/ferment-to.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import type { Liquid } from '../liquid/liquid.js';
-import { abvOf, dryAbvOf, gravityOf } from '../liquid/views.js';
+import { abvOf, dryAbvOf } from '../liquid/views.js';
+import { daysBetween } from '../quantity/days.js';
 import { UTC } from '../quantity/zone.js';
 import { leadingYeast } from '../yeast/yeast-together.js';
 import { EMPTY_STATE, type BatchState } from './batch-state.js';
 import { correctGravity } from './correct-gravity.js';
 import { effectiveEntries } from './effective-entries.js';
 import type { Entry, EntryOf, RawGravity } from './entry.js';
-import { emptied, inHand, scaled, type Draft, type Patch } from './replay-draft.js';
+import { emptied, inHand, type Draft, type Patch } from './replay-draft.js';
 import { clarified, noteHints } from './replay-notes.js';
 import { fed } from './replay-feeds.js';
 import { blended, split } from './replay-pours.js';
+import { both, moveGravity, primed, stabilised, sugared, tested } from './replay-sugar.js';
+import { sealedGasOf } from './sealed-gas-of.js';
 
 /**
  * What a log tells of its batch. An entry that does not add up is left out and named among the issues; everything
@@ -52,13 +54,6 @@ function stageOf(state: Draft): BatchState['stage'] {
   return state.filledAt ? 'pitch' : 'juice';
 }
 
-/** Applies the same act to what is in the vessels and to the unfermented must behind it. */
-function both(state: Draft, act: (liquid: Liquid) => Liquid): Patch {
-  const liquid = act(inHand(state));
-  const pitch = state.pitch ? { ...state.pitch, liquid: act(state.pitch.liquid) } : null;
-  return { liquid, lastLiquid: liquid, must: state.must ? act(state.must) : null, pitch, vessels: scaled(state.vessels, liquid.volumeL) };
-}
-
 function applied(state: Draft, entry: Entry): Patch {
   switch (entry.kind) {
     case 'filled':
@@ -87,18 +82,19 @@ function applied(state: Draft, entry: Entry): Patch {
     case 'vented':
       return { vent: { vent: entry.payload.vent, at: entry.at } };
     case 'stabilised':
-      return {
-        ...both(state, (l) => ({ ...addSulfite(l, entry.payload.so2MgPerL), sorbateMgPerL: l.sorbateMgPerL + entry.payload.sorbateMgPerL })),
-        stabilisedAt: entry.at,
-      };
+      return stabilised(state, entry);
+    case 'tested':
+      return tested(state, entry);
     case 'sweetened':
-      return both(state, (l) => addFermentable(l, { fermentableId: entry.payload.sweetenerId, massG: entry.payload.massG }));
+      return sugared(state, entry.at, { fermentableId: entry.payload.sweetenerId, massG: entry.payload.massG });
     case 'primed':
       return primed(state, entry);
     case 'bottled':
       return bottled(state, entry);
     case 'kegged':
       return kegged(state, entry);
+    case 'unsealed':
+      return unsealed(state, entry);
     case 'opened':
       return opened(state, entry);
     case 'discarded': {
@@ -106,6 +102,7 @@ function applied(state: Draft, entry: Entry): Patch {
       return emptied(state, left);
     }
     case 'stirred':
+      return { heldVolumes: null };
     case 'tasted':
     case 'note':
     case 'corrected':
@@ -125,7 +122,15 @@ function filled(entry: EntryOf<'filled'>): Patch {
     tanninGPerL: payload.tanninGPerL ?? undefined,
     yanMgPerL: payload.yanMgPerL ?? undefined,
   });
-  return { liquid, lastLiquid: liquid, must: liquid, vessels: payload.vessels, filledAt: entry.at, placeC: payload.tempC };
+  return {
+    liquid,
+    lastLiquid: liquid,
+    must: liquid,
+    vessels: payload.vessels,
+    filledAt: entry.at,
+    placeC: payload.tempC,
+    acidMeasured: payload.taGPerL !== null,
+  };
 }
 
 function pitched(state: Draft, entry: EntryOf<'pitched'>): Patch {
@@ -137,7 +142,9 @@ function pitched(state: Draft, entry: EntryOf<'pitched'>): Patch {
   const plan = state.plan?.plan === 'finings' ? state.plan : null;
   const liquid = inHand(state);
   const pitch = { at: entry.at, gPerL: liquid.volumeL > 0 ? massG / liquid.volumeL : 0, liquid };
-  return { yeastId: lead, plan, pitch, pitchedAt: state.pitchedAt ?? entry.at, ...(state.pitchedAt ? {} : { must: state.liquid }) };
+  // New yeast may ferment what the old one left.
+  const tested = null;
+  return { yeastId: lead, tested, plan, pitch, pitchedAt: state.pitchedAt ?? entry.at, ...(state.pitchedAt ? {} : { must: state.liquid }) };
 }
 
 function runningPlan({ at, payload }: EntryOf<'stepped'>): BatchState['plan'] {
@@ -150,6 +157,7 @@ function read(state: Draft, entry: EntryOf<'reading'>): Patch {
   if (payload.placeC !== null) state.temps.push({ at: entry.at, tempC: payload.placeC });
   const patch: Patch = payload.placeC === null ? {} : { placeC: payload.placeC };
   if (payload.gravity) readGravity(state, entry, payload.gravity, patch);
+  if (payload.taGPerL !== null) patch.acidMeasured = true;
   const liquid = patch.liquid ?? state.liquid;
   if (liquid && (payload.ph !== null || payload.taGPerL !== null)) {
     patch.liquid = agreeWithAcidReadings(liquid, { ph: payload.ph ?? undefined, taGPerL: payload.taGPerL ?? undefined });
@@ -163,8 +171,10 @@ function readGravity(state: Draft, entry: EntryOf<'reading'>, gravity: RawGravit
   const tempC = entry.payload.placeC ?? gravity.sampleC;
   state.readings.push({ id: entry.id, at: entry.at, sg, plusMinus, tempC, raw: gravity.reading, instrument: gravity.instrument });
   if (!state.liquid) return;
+  patch.weighedGPerL = 0;
+  if (state.heldVolumes && daysBetween(state.heldVolumes.at, entry.at) >= FLAT_AFTER_DAYS) patch.heldVolumes = null;
   if (state.pitchedAt) {
-    patch.liquid = agreeWithReading(state.liquid, sg);
+    patch.liquid = withoutBoundSulfite(state.liquid, agreeWithReading(state.liquid, sg));
     return;
   }
   const must = agreeWithMustReading(state.liquid, sg);
@@ -172,19 +182,24 @@ function readGravity(state: Draft, entry: EntryOf<'reading'>, gravity: RawGravit
   patch.must = must;
 }
 
-/** An addition that moves the gravity by hand; after pitching, readings on its two sides cannot be compared as they are. */
-function moveGravity(state: Draft, at: string, act: (liquid: Liquid) => Liquid): Patch {
-  const before = gravityOf(inHand(state));
-  const patch = both(state, act);
-  if (state.pitchedAt) state.judged.push({ at, kind: 'gravity-changed', deltaSg: gravityOf(patch.liquid ?? inHand(state)) - before });
-  return patch;
+/** A keg that was opened has lost its gas after this long at rest, days. @source our estimate */
+const FLAT_AFTER_DAYS = 14;
+/** This much alcohol made binds whatever sulfite was free, % by volume. @source our estimate: yeast makes what binds it */
+const BINDS_BY_ABV = 0.3;
+/** Share of the total sulfite a ferment takes away with its gas. @source our estimate, about a quarter */
+const LOST_SULFITE = 0.25;
+
+/** Free sulfite left after an alcoholic ferment, or a part of one, counts as nothing. */
+function withoutBoundSulfite(before: Liquid, after: Liquid): Liquid {
+  if (after.freeSo2MgPerL === 0 || abvOf(after) - abvOf(before) < BINDS_BY_ABV) return after;
+  return { ...after, freeSo2MgPerL: 0, totalSo2MgPerL: after.totalSo2MgPerL * (1 - LOST_SULFITE) };
 }
 
 function added(state: Draft, entry: EntryOf<'addition'>): Patch {
   const { payload } = entry;
   switch (payload.what) {
     case 'fermentable':
-      return moveGravity(state, entry.at, (l) => addFermentable(l, payload));
+      return sugared(state, entry.at, payload);
     case 'water':
       return moveGravity(state, entry.at, (l) => addWater(l, payload.volumeL));
     case 'acid':
@@ -211,23 +226,13 @@ function racked(state: Draft, entry: EntryOf<'racked'>): Patch {
   if (movedL > before * 1.02 + 0.05) {
     throw new CoreError('NOT_ALLOWED', `${movedL.toFixed(1)} L cannot be racked from ${before.toFixed(1)} L`, { movedL, volumeL: before, lossL });
   }
-  return { ...both(state, (l) => ({ ...l, volumeL: movedL })), vessels, rackedAt: entry.at };
+  return { ...both(state, (l) => ({ ...l, volumeL: movedL })), vessels, rackedAt: entry.at, heldVolumes: null };
 }
 
 function turned(state: Draft, { at, payload }: EntryOf<'malolactic'>): Patch {
   const { turnedFraction, wanted, done } = payload;
   // It takes less than a point of gravity, so readings on its two sides still prove an end.
   return { ...both(state, (l) => malolactic(l, turnedFraction)), malolactic: { at, wanted, done } };
-}
-
-function primed(state: Draft, entry: EntryOf<'primed'>): Patch {
-  const { payload } = entry;
-  const patch = both(state, (l) => addFermentable(l, payload));
-  const volumeL = patch.liquid?.volumeL ?? inHand(state).volumeL;
-  const fromSugar = ((hexoseFrom(payload) / volumeL) * CO2_PER_HEXOSE) / CO2_G_PER_VOLUME;
-  // More sugar than the target needs makes more fizz; less is made up by sugar the bench found still in the drink.
-  const volumes = Math.max(payload.targetVolumes, residualCo2(payload) + fromSugar);
-  return { ...patch, primed: { at: entry.at, volumes, mode: payload.mode } };
 }
 
 function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {
@@ -247,13 +252,27 @@ function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {
     capColour: payload.capColour,
     lots: payload.bottles.map((b) => ({ kindId: b.kindId, filled: b.count, left: b.count })),
     testBottle: payload.testBottle,
-    co2Volumes: state.primed?.volumes ?? residualCo2({ warmestSinceEndC: Math.max(0, state.placeC ?? 15) }),
+    co2Volumes: fizzOf(state),
     sparkling: state.primed !== null,
     abv: state.primed ? dryAbvOf(liquid) : abvOf(liquid),
     hottestC: payload.hottestC,
     lastOpenedAt: null,
   });
   return emptied(state, loseVolume(liquid, Math.min(liquid.volumeL, filledL + payload.lossL)));
+}
+
+/** The fizz the bottles will have: what is still in it, and what all the sugar in it makes. */
+function fizzOf(state: Draft): number {
+  const gas = sealedGasOf(state);
+  if (!gas) return 0;
+  const { residual, weighed, leftover } = gasParts(gas);
+  return residual + weighed + leftover;
+}
+
+function unsealed(state: Draft, { at }: EntryOf<'unsealed'>): Patch {
+  if (!state.keg) throw new CoreError('NOT_ALLOWED', 'there is no sealed keg to open');
+  // Until it has stood open it holds the gas it was given.
+  return { keg: null, heldVolumes: { at, volumes: state.keg.targetVolumes } };
 }
 
 function kegged(state: Draft, entry: EntryOf<'kegged'>): Patch {

@@ -1,0 +1,135 @@
+import { residualCo2 } from '../bottle/co2-solubility.js';
+import { CO2_G_PER_VOLUME, CO2_PER_HEXOSE } from '../bottle/priming-sugar.js';
+import { HEXOSE_G_PER_L_PER_POINT } from '../bottle/sealed-gas.js';
+import { provesFinished } from '../ferment/verdict.js';
+import { isFullDose } from '../finish/stabilise-dose.js';
+import { addFermentable, addSulfite, hexoseFrom } from '../liquid/additions.js';
+import type { Liquid } from '../liquid/liquid.js';
+import { fermentableGPerL, gravityOf } from '../liquid/views.js';
+import { daysBetween } from '../quantity/days.js';
+import { correctGravity } from './correct-gravity.js';
+import type { EntryOf, SugarTest } from './entry.js';
+import { judgeState } from './judge-state.js';
+import { inHand, scaled, type Draft, type Patch } from './replay-draft.js';
+
+/** Applies the same act to what is in the vessels and to the unfermented must behind it. */
+export function both(state: Draft, act: (liquid: Liquid) => Liquid): Patch {
+  const liquid = act(inHand(state));
+  const pitch = state.pitch ? { ...state.pitch, liquid: act(state.pitch.liquid) } : null;
+  return { liquid, lastLiquid: liquid, must: state.must ? act(state.must) : null, pitch, vessels: scaled(state.vessels, liquid.volumeL) };
+}
+
+/** More sugar than this wakes a drink; less is counted in the sums and proves nothing wrong, g/L. @source estimate: a seventh of a gravity point */
+const LITTLE_SUGAR_G_PER_L = 0.3;
+/** Sulfite and sorbate within this of the sugar still meet yeast that has not woken, days. @source our estimate */
+const WAKES_AFTER_DAYS = 1;
+
+/** Whether the end is proven at a moment, by what the log says so far. */
+function isProven(state: Draft, at: string): boolean {
+  const verdict = judgeState(state, at);
+  return verdict !== null && provesFinished(verdict.value.status);
+}
+
+/** What the sugar that came in means for a drink with yeast in it: whatever was proven is not proven any more. */
+export function noteSugar(state: Draft, at: string, before: Liquid, after: Liquid): Patch {
+  if (!state.pitchedAt) return {};
+  const sugarless = fermentableGPerL(after) * after.volumeL <= fermentableGPerL(before) * before.volumeL + LITTLE_SUGAR_G_PER_L * after.volumeL;
+  const justWoken = state.wokenAt !== null && daysBetween(state.wokenAt, at) <= WAKES_AFTER_DAYS;
+  const wasProven = !sugarless && !justWoken && isProven(state, at);
+  state.judged.push({ at, kind: 'gravity-changed', deltaSg: gravityOf(after) - gravityOf(before), sugarless });
+  if (sugarless) return {};
+  return { tested: null, wokenAt: justWoken ? state.wokenAt : wasProven ? at : null };
+}
+
+/** An addition that moves the gravity by hand; after pitching, readings on its two sides cannot be compared as they are. */
+export function moveGravity(state: Draft, at: string, act: (liquid: Liquid) => Liquid, sugarG = 0): Patch {
+  const before = inHand(state);
+  const patch = both(state, act);
+  const after = patch.liquid ?? before;
+  const weighedGPerL = (state.weighedGPerL * before.volumeL + sugarG) / after.volumeL;
+  return { ...patch, weighedGPerL, ...noteSugar(state, at, before, after) };
+}
+
+/** A sugar, syrup or sweetener: whatever of it ferments counts. */
+export function sugared(state: Draft, at: string, added: { readonly fermentableId: string; readonly massG: number }): Patch {
+  return moveGravity(state, at, (l) => addFermentable(l, added), hexoseFrom(added));
+}
+
+/** Priming leaves the proof as it is: its sugar is weighed, and meant to ferment in the bottle. */
+export function primed(state: Draft, { at, payload }: EntryOf<'primed'>): Patch {
+  const before = inHand(state);
+  const patch = both(state, (l) => addFermentable(l, payload));
+  const after = patch.liquid ?? before;
+  const sugarG = hexoseFrom(payload);
+  const fromSugar = ((sugarG / after.volumeL) * CO2_PER_HEXOSE) / CO2_G_PER_VOLUME;
+  // More sugar than the target needs makes more fizz; less is made up by sugar the bench found still in the drink.
+  const volumes = Math.max(payload.targetVolumes, residualCo2(payload) + fromSugar) + (state.primed ? state.primed.volumes - residualCo2(payload) : 0);
+  const weighedGPerL = (state.weighedGPerL * before.volumeL + sugarG) / after.volumeL;
+  return { ...patch, weighedGPerL, primed: { at, volumes, mode: payload.mode } };
+}
+
+/** How well a test tells the sugar left, g/L as hexose. @source estimates: two readings of one sample with one stem; the steps of a test's colours */
+const FORCED_SD_G_PER_L = 0.0007 * 1000 * HEXOSE_G_PER_L_PER_POINT;
+const SUGAR_TEST_SD_G_PER_L = 1;
+
+/**
+ * The sugar a test found.
+ *
+ * @param test - a sample fermented out, or a test for sugar
+ * @param must - what went to yeast, which a refractometer needs
+ * @returns g/L as hexose, never below none
+ * @throws {CoreError} OUT_OF_RANGE
+ * @source a point of gravity is 2.24 g/L
+ */
+export function sugarFound(test: SugarTest, must: Liquid | null): number {
+  if (test.by === 'sugar-test') return test.sugarGPerL;
+  const fall = correctGravity(test.before, must).sg - correctGravity(test.after, must).sg;
+  return Math.max(0, fall * 1000 * HEXOSE_G_PER_L_PER_POINT);
+}
+
+/** Sugar that a test did not find is other matter; what it did find is sugar. */
+function withSugar(liquid: Liquid, leftGPerL: number, goneGPerL: number): Liquid {
+  const sugar = liquid.sucroseGPerL + liquid.hexoseGPerL;
+  const hexoseGPerL = Math.max(0, Math.max(leftGPerL, sugar - goneGPerL));
+  return { ...liquid, sucroseGPerL: 0, hexoseGPerL, otherSolidsGPerL: liquid.otherSolidsGPerL + sugar - hexoseGPerL };
+}
+
+/** What a test of the sugar left changes: the sums believe it. */
+export function tested(state: Draft, { at, payload }: EntryOf<'tested'>): Patch {
+  const liquid = inHand(state);
+  const leftGPerL = sugarFound(payload, state.must);
+  const goneGPerL = liquid.sucroseGPerL + liquid.hexoseGPerL - leftGPerL;
+  const calibrated = withSugar(liquid, leftGPerL, goneGPerL);
+  return {
+    liquid: calibrated,
+    lastLiquid: calibrated,
+    must: state.must ? withSugar(state.must, 0, goneGPerL) : null,
+    pitch: state.pitch ? { ...state.pitch, liquid: withSugar(state.pitch.liquid, 0, goneGPerL) } : null,
+    weighedGPerL: 0,
+    tested: { at, leftGPerL, sdGPerL: payload.by === 'sugar-test' ? SUGAR_TEST_SD_G_PER_L : FORCED_SD_G_PER_L },
+  };
+}
+
+/** Sulfite and sorbate: counted as stabilised only in full, on a racked drink whose end was proven. */
+export function stabilised(state: Draft, { at, payload }: EntryOf<'stabilised'>): Patch {
+  const why = whyNotStabilised(state, at, payload);
+  const patch = both(state, (l) => ({ ...addSulfite(l, payload.so2MgPerL), sorbateMgPerL: l.sorbateMgPerL + payload.sorbateMgPerL }));
+  return why === null ? { ...patch, stabilisedAt: at, notStabilised: null } : { ...patch, notStabilised: { at, why } };
+}
+
+/**
+ * Why sulfite and sorbate would not stabilise a drink as it stands.
+ *
+ * @param state - the fold so far
+ * @param at - when, ISO 8601
+ * @param dose - what goes in, mg/L
+ * @returns the reason; null when they would
+ */
+export function whyNotStabilised(state: Draft, at: string, dose: EntryOf<'stabilised'>['payload']): string | null {
+  const justWoken = state.wokenAt !== null && daysBetween(state.wokenAt, at) <= WAKES_AFTER_DAYS;
+  if (!justWoken && !isProven(state, at)) return 'its end was not proven';
+  if (state.rackedAt === null) return 'it still stood on its lees';
+  if (state.malolactic?.done === false) return 'the malolactic change was under way';
+  if (!isFullDose(inHand(state), dose)) return 'the dose was less than it takes';
+  return null;
+}
