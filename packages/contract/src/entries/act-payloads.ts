@@ -1,12 +1,26 @@
 import { CLEARING_MEANS, TIMED_PLANS, VENTS, type CapColour, type ClearingMeans, type EntryPayloads, type TimedPlan, type Vent } from '@trug/core/log/entry';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsEmpty, IsIn, IsInt, IsNotEmpty, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsEmpty,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsObject,
+  IsOptional,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import { InRange, InRangeOrNull, LIMITS, Text, TextList } from '../validation/decorators.js';
-import { SupplyUseDto, VesselFillDto } from './liquid-payloads.js';
+import { GravityDto, SupplyUseDto, VesselFillDto } from './liquid-payloads.js';
 
 /** How hot or cold a place may be, °C. */
 const PLACE_C = { min: -10, max: 60 };
 const COUNT = { min: 0, max: 5000 };
+const isForced = (test: { readonly by: string }): boolean => test.by !== 'sugar-test';
 
 export class PitchedPayloadDto {
   @Text(60) @IsNotEmpty() yeastId!: string;
@@ -28,7 +42,7 @@ export class SteppedPayloadDto {
 }
 
 /** An act that needs no figures. A class without any rule would be refused as unknown, so it has one. */
-export class StirredPayloadDto {
+export class NoFiguresDto {
   @IsEmpty() nothing?: undefined;
 }
 
@@ -63,6 +77,17 @@ export class VentedPayloadDto {
 export class StabilisedPayloadDto {
   @InRange({ min: 0, max: 500 }) so2MgPerL!: number;
   @InRange({ min: 0, max: 1000 }) sorbateMgPerL!: number;
+}
+
+/** A sample fermented out in the warm, or a test for sugar: which of them decides what else must be there. */
+export class TestedPayloadDto {
+  @IsIn(['forced-ferment', 'sugar-test']) by!: EntryPayloads['tested']['by'];
+  @ValidateIf(isForced) @IsObject() @ValidateNested() @Type(() => GravityDto) before?: GravityDto;
+  @ValidateIf(isForced) @IsObject() @ValidateNested() @Type(() => GravityDto) after?: GravityDto;
+  @ValidateIf(isForced) @InRange({ min: 0.5, max: 60 }) days?: number;
+  @ValidateIf(isForced) @InRange({ min: 0, max: 45 }) tempC?: number;
+  @ValidateIf((t: TestedPayloadDto) => t.by !== 'forced-ferment') @InRange({ min: 0, max: 200 }) sugarGPerL?: number;
+  @TextList({ maxCount: 20, maxLength: 40 }) acknowledged!: string[];
 }
 
 export class SweetenedPayloadDto {

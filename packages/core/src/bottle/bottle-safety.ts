@@ -12,8 +12,8 @@ const CAREFUL_CHANCE = 0.001;
 export const REFUSE_CHANCE = 0.01;
 /** The least that the hottest day of a store is taken for, °C. @source our rule: bottles are moved, given away and kept through a power cut, and a room reaches this */
 export const LEAST_HOTTEST_C = 25;
-/** What a bottle not made for pressure stands, bar gauge. @source estimate: a driven cork creeps at about one bar */
-const NO_PRESSURE_BAR = 1;
+/** What a bottle not made for pressure stands, bar gauge. @source estimate: a driven cork creeps at about one and a half bar */
+export const NO_PRESSURE_BAR = 1.5;
 /** Bottles of a lot where nobody counted them. */
 const USUAL_COUNT = 40;
 

@@ -7,7 +7,7 @@ export interface FizzLevel {
 }
 
 /** @source our estimate of what drinkers call each level */
-export const FIZZ_LEVELS: readonly FizzLevel[] = [
+export const FIZZ_LEVELS: readonly [FizzLevel, ...FizzLevel[]] = [
   { id: 'prickle', name: 'A prickle', volumes: 1.5, like: 'just felt on the tongue' },
   { id: 'gentle', name: 'Gentle', volumes: 2.0, like: 'soft, settles in the glass' },
   { id: 'lively', name: 'Lively', volumes: 2.6, like: 'a steady stream of bubbles' },

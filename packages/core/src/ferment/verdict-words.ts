@@ -126,7 +126,11 @@ export function nextFor(facts: Facts, status: FermentStatus): NextAction {
     case 'settled-short':
       return { kind: 'rack-or-bottle', text: 'Rack it off the lees, or bottle it.', on: today };
     case 'finished-at-tolerance':
-      return { kind: 'stabilise', text: 'Leave it sweet and stabilise it. Do not bottle it as it is: the sugar could wake.', on: today };
+      return {
+        kind: 'stabilise',
+        text: 'Do not bottle it as it is: the sugar could wake. Rack it and stabilise it for a still, sweet drink, keep it cold in a keg, or ferment a sample out to know what is left.',
+        on: today,
+      };
     case 'stalled': {
       const on = dateAfter(today, 5);
       return { kind: 'restart', text: `First move it to ${to - 3}–${to} °C for five days, then read again on ${dayText(on, true)}.`, on: today };

@@ -1,7 +1,5 @@
-import type { Liquid } from '../liquid/liquid.js';
-import type { Verdict } from '../ferment/verdict.js';
-import { provesFinished, STATUS_WORDS } from '../ferment/verdict.js';
-import { figure } from '../worked/figures.js';
+import { STATUS_WORDS, type Verdict } from '../ferment/verdict.js';
+import type { SealWay } from '../log/sealing.js';
 
 /** A way of putting a drink by. */
 export type RouteId = 'sparkling-dry' | 'still' | 'cold-keg' | 'sparkling-sweet';
@@ -17,43 +15,45 @@ export interface BottlingRoute {
 /**
  * Which ways of putting a drink by are open to it. What would burst or fall flat is struck out with the reason.
  *
- * @param input - the drink, its verdict and whether it was stabilised with sulfite and sorbate
+ * @param input - on what grounds it may be sealed, and its verdict
  * @returns every route, in the order to offer them
- * @source design rules: sealed only when the end is proven; stabilised drinks cannot be primed
+ * @source design rules: sealed only when the end is proven; stabilised drinks cannot be primed; what is left is counted
  */
-export function bottlingRoutes(input: { readonly liquid: Liquid; readonly verdict: Verdict | null; readonly stabilised: boolean }): readonly BottlingRoute[] {
-  const { verdict, stabilised } = input;
-  const proven = verdict !== null && provesFinished(verdict.status);
+export function bottlingRoutes({ way, verdict }: { readonly way: SealWay; readonly verdict: Verdict | null }): readonly BottlingRoute[] {
   const word = verdict ? STATUS_WORDS[verdict.status] : 'not pitched';
   const unproven = `Its end is not proven: ${word}. Sealed now, it could burst.`;
-  const sleeping = verdict?.status === 'finished-at-tolerance' && !stabilised;
-  const asleep = `It stopped at ${figure(verdict ? verdict.expectedEndSg : 0, 3)} with sugar left that fresh yeast could wake.`;
+  const high = 'It ended higher than the sums put it. What they still find of sugar counts as fizz: the bench says whether these bottles stand it.';
   return [
     {
       id: 'sparkling-dry',
       name: 'Sparkling, dry',
-      allowed: proven && !stabilised && !sleeping,
-      why: !proven
-        ? unproven
-        : stabilised
-          ? 'Sulfite and sorbate stop the yeast, so priming would stay flat.'
-          : sleeping
-            ? asleep
-            : 'Prime it and keep it in the warm for three weeks. The safest fizz in a bottle.',
+      allowed: way === 'proven' || way === 'ended-high',
+      why: {
+        unproven,
+        stabilised: 'Sulfite and sorbate hold the yeast, so priming would stay flat.',
+        'ended-high': high,
+        proven: 'Prime it and keep it in the warm for three weeks. The safest fizz in a bottle.',
+      }[way],
     },
     {
       id: 'still',
       name: 'Still',
-      allowed: (proven || stabilised) && !sleeping,
-      why: !proven && !stabilised ? unproven : sleeping ? asleep : 'Bottle it as it is, filled high. A little sulfite keeps it longer.',
+      allowed: way !== 'unproven',
+      why: {
+        unproven,
+        stabilised: 'Bottle it as it is, filled high. Sorbate slows yeast and does not kill it, so keep it cool and drink it within the year.',
+        'ended-high': high,
+        proven: 'Bottle it as it is, filled high. A little sulfite keeps it longer.',
+      }[way],
     },
     {
       id: 'cold-keg',
       name: 'Cold keg',
       allowed: true,
-      why: proven
-        ? 'Gas it in a keg at the level you like.'
-        : 'The one sealed place for a drink whose end is not proven: a keg with a relief valve, kept at 4 °C or colder.',
+      why:
+        way === 'unproven'
+          ? 'With a relief valve that works, at 4 °C or colder, let off each week. A power cut is a danger: then let it off at once.'
+          : 'Gas it in a keg at the level you like.',
     },
     {
       id: 'sparkling-sweet',

@@ -1,11 +1,10 @@
-import { bottleSafety } from '../bottle/bottle-safety.js';
-import { bottleById } from '../bottle/bottle-kinds.js';
 import { caution, type CautionId } from '../cautions/catalogue.js';
 import type { Caution } from '../cautions/caution.js';
 import type { Verdict } from '../ferment/verdict.js';
 import { fermentableGPerL } from '../liquid/views.js';
 import { hourIn } from '../quantity/zone.js';
 import type { BatchState } from './batch-state.js';
+import { checkBottling } from './bottling-check.js';
 import type { Entry, EntryKind, EntryOf } from './entry.js';
 import { sugarFound } from './replay-sugar.js';
 import { sealedGasOf } from './sealed-gas-of.js';
@@ -52,7 +51,7 @@ export function checkEntryAgainst(state: BatchState, verdict: Verdict | null, en
     case 'primed':
       return checkPriming(state, verdict);
     case 'bottled':
-      return checkBottling(state, verdict, entry.payload);
+      return checkFilling(state, verdict, entry.payload);
     case 'malolactic':
       return entry.payload.bacteria && (state.liquid?.sorbateMgPerL ?? 0) > 0 ? refuse(`There is sorbate in it. ${GERANIUM}`) : CLEAR;
     case 'stabilised':
@@ -88,32 +87,15 @@ function checkPriming(state: BatchState, verdict: Verdict | null): EntryCheck {
   return way === 'unproven' ? refuse(unprovenWords(state, verdict)) : CLEAR;
 }
 
-function checkBottling(state: BatchState, verdict: Verdict | null, payload: EntryOf<'bottled'>['payload']): EntryCheck {
+function checkFilling(state: BatchState, verdict: Verdict | null, { bottles, hottestC, acknowledged }: EntryOf<'bottled'>['payload']): EntryCheck {
   const way = sealWay(state, verdict);
   if (state.keg) return refuse('It is sealed in a keg. Let the gas off and open the keg first: its page says how.');
   if (way === 'unproven') return refuse(unprovenWords(state, verdict));
-  const found = bottlingDangers(state, payload);
-  const over = found.find((c) => c.id === 'over-pressure' || c.id === 'wrong-bottle');
-  if (way === 'ended-high' && over) {
-    const { text, whatToDo } = caution('touch-high');
-    return refuse(`${text} ${whatToDo}`);
-  }
-  // Of a stabilised drink it is its sugar that is dangerous, whatever the bottle.
-  const dangers = way === 'stabilised' && over ? [...found.filter((c) => c !== over), caution('re-ferment')] : found;
-  return { refusal: null, dangers: dangers.filter((c) => !payload.acknowledged.includes(c.id)) };
-}
-
-/** What is dangerous about some bottles, each once. */
-function bottlingDangers(state: BatchState, payload: EntryOf<'bottled'>['payload']): readonly Caution[] {
   const gas = sealedGasOf(state);
-  if (!gas) return [];
-  const dangers = payload.bottles
-    .filter((b) => b.count > 0)
-    .flatMap(
-      ({ kindId, count }) => bottleSafety({ gas, provenFinished: true, bottle: bottleById(kindId), bottleCount: count, hottestC: payload.hottestC }).cautions,
-    )
-    .filter((c) => c.severity === 'danger');
-  return [...new Map(dangers.map((c) => [c.id, c])).values()];
+  if (!gas) return CLEAR;
+  const { refusal, cautions } = checkBottling({ way, gas, bottles, hottestC });
+  if (refusal !== null) return refuse(refusal);
+  return { refusal: null, dangers: cautions.filter((c) => c.severity === 'danger' && !acknowledged.includes(c.id)) };
 }
 
 function checkKegging(state: BatchState, verdict: Verdict | null, payload: EntryOf<'kegged'>['payload']): EntryCheck {

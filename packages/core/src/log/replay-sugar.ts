@@ -4,9 +4,11 @@ import { HEXOSE_G_PER_L_PER_POINT } from '../bottle/sealed-gas.js';
 import { provesFinished } from '../ferment/verdict.js';
 import { isFullDose } from '../finish/stabilise-dose.js';
 import { addFermentable, addSulfite, hexoseFrom } from '../liquid/additions.js';
+import { fermentFraction } from '../liquid/ferment-to.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { fermentableGPerL, gravityOf } from '../liquid/views.js';
 import { daysBetween } from '../quantity/days.js';
+import type { BatchState } from './batch-state.js';
 import { correctGravity } from './correct-gravity.js';
 import type { EntryOf, SugarTest } from './entry.js';
 import { judgeState } from './judge-state.js';
@@ -25,7 +27,7 @@ const LITTLE_SUGAR_G_PER_L = 0.3;
 const WAKES_AFTER_DAYS = 1;
 
 /** Whether the end is proven at a moment, by what the log says so far. */
-function isProven(state: Draft, at: string): boolean {
+function isProven(state: BatchState, at: string): boolean {
   const verdict = judgeState(state, at);
   return verdict !== null && provesFinished(verdict.value.status);
 }
@@ -94,19 +96,37 @@ function withSugar(liquid: Liquid, leftGPerL: number, goneGPerL: number): Liquid
   return { ...liquid, sucroseGPerL: 0, hexoseGPerL, otherSolidsGPerL: liquid.otherSolidsGPerL + sugar - hexoseGPerL };
 }
 
-/** What a test of the sugar left changes: the sums believe it. */
+/** A reading this old still belongs to a test of the same drink, days. @source our estimate */
+const FRESH_DAYS = 2;
+
+/** Whether the gravity was read so shortly before that a test can tell what of it is not sugar. */
+export function hasFreshReading({ readings, judged }: Pick<BatchState, 'readings' | 'judged'>, at: string): boolean {
+  const last = readings.at(-1);
+  const moved = judged.filter((e) => e.kind === 'gravity-changed').at(-1);
+  return last !== undefined && daysBetween(last.at, at) <= FRESH_DAYS && (moved === undefined || moved.at <= last.at);
+}
+
+/**
+ * What a test of the sugar left changes: the sums believe it. Sugar it does not find is other matter where the gravity was
+ * read with it; where nobody read, it may as well have fermented, and the next reading tells.
+ */
 export function tested(state: Draft, { at, payload }: EntryOf<'tested'>): Patch {
   const liquid = inHand(state);
   const leftGPerL = sugarFound(payload, state.must);
+  const found = { weighedGPerL: 0, tested: { at, leftGPerL, sdGPerL: payload.by === 'sugar-test' ? SUGAR_TEST_SD_G_PER_L : FORCED_SD_G_PER_L } };
+  const sums = fermentableGPerL(liquid);
+  if (!hasFreshReading(state, at) && leftGPerL < sums) {
+    const fermented = fermentFraction(liquid, 1 - leftGPerL / sums);
+    return { ...found, liquid: fermented, lastLiquid: fermented };
+  }
   const goneGPerL = liquid.sucroseGPerL + liquid.hexoseGPerL - leftGPerL;
   const calibrated = withSugar(liquid, leftGPerL, goneGPerL);
   return {
+    ...found,
     liquid: calibrated,
     lastLiquid: calibrated,
     must: state.must ? withSugar(state.must, 0, goneGPerL) : null,
     pitch: state.pitch ? { ...state.pitch, liquid: withSugar(state.pitch.liquid, 0, goneGPerL) } : null,
-    weighedGPerL: 0,
-    tested: { at, leftGPerL, sdGPerL: payload.by === 'sugar-test' ? SUGAR_TEST_SD_G_PER_L : FORCED_SD_G_PER_L },
   };
 }
 
@@ -125,11 +145,11 @@ export function stabilised(state: Draft, { at, payload }: EntryOf<'stabilised'>)
  * @param dose - what goes in, mg/L
  * @returns the reason; null when they would
  */
-export function whyNotStabilised(state: Draft, at: string, dose: EntryOf<'stabilised'>['payload']): string | null {
+export function whyNotStabilised(state: BatchState, at: string, dose: EntryOf<'stabilised'>['payload']): string | null {
   const justWoken = state.wokenAt !== null && daysBetween(state.wokenAt, at) <= WAKES_AFTER_DAYS;
   if (!justWoken && !isProven(state, at)) return 'its end was not proven';
   if (state.rackedAt === null) return 'it still stood on its lees';
   if (state.malolactic?.done === false) return 'the malolactic change was under way';
-  if (!isFullDose(inHand(state), dose)) return 'the dose was less than it takes';
+  if (!state.liquid || !isFullDose(state.liquid, dose)) return 'the dose was less than it takes';
   return null;
 }

@@ -228,6 +228,8 @@ function accepts(log: readonly Entry[], entry: Entry): boolean {
   return replay([...log, entry]).issues.every((i) => known.has(i.entryId));
 }
 
+/** The core knows no machine; only how long this runs is asked of it. */
+declare const process: { readonly env: Readonly<Record<string, string | undefined>> };
 /** `npm run torture` runs many more. */
 const SEASONS = process.env['TRUG_LONG'] === '1' ? 6000 : 400;
 const KINDS = ['crown-330', 'crown-500', 'swing-500', 'sparkling-750', 'plastic-500', 'wine-750'] as const;
@@ -270,7 +272,7 @@ describe('whatever a maker does that is accepted without a danger acknowledged',
         if (!accepts(log, entry)) continue;
         bottled += 1;
         const bar = pressureAfterAYear(truth);
-        const limit = bottleById(kindId).limitBar ?? 1;
+        const limit = bottleById(kindId).limitBar ?? 1.5;
         if (bar > limit) burst.push(`${kindId} ${bar.toFixed(2)} bar over ${limit}, primed ${massG} g: ${run.acts.join(', ')}`);
       }
     }

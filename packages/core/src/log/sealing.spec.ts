@@ -80,7 +80,7 @@ describe('sealing a drink', () => {
       expect(against([...high, primed(42)], bottled(42, { acknowledged: ['over-pressure', 'touch-high'] })).refusal).toMatch(/Ferment a small sample out/);
     });
     it('is known again by a test, and not by words', () => {
-      const test = make.entry('tested', 43, { by: 'sugar-test', sugarGPerL: 0.5, acknowledged: [] });
+      const test = make.entry('tested', 40.5, { by: 'sugar-test', sugarGPerL: 0.5, acknowledged: [] });
       expect(against(high, test)).toEqual({ refusal: null, dangers: [] });
       const known = [...high, test];
       expect(wayAt(known, 44, make)).toBe('proven');
@@ -90,9 +90,16 @@ describe('sealing a drink', () => {
       expect(replay([...known, make.pitched(45)]).tested).toBeNull();
       expect(replay([...known, woken(45)]).tested).toBeNull();
     });
+    it('without a reading of the day, what it does not find may as well have fermented', () => {
+      const unread = [make.filled(), make.pitched(), read(7, 1.03), make.entry('tested', 12, { by: 'sugar-test', sugarGPerL: 20, acknowledged: [] })];
+      expect(fermentableGPerL(replay(unread).liquid ?? fail())).toBeCloseTo(20, 6);
+      // The next reading is believed again: nothing was taken for unfermentable.
+      const later = [...unread, read(13, 1.028)];
+      expect(fermentableGPerL(replay(later).liquid ?? fail())).toBeGreaterThan(60);
+    });
     it('a sample counts once it stood long and warm enough', () => {
       const forced = (days: number, tempC: number): Entry =>
-        make.entry('tested', 50, { by: 'forced-ferment', before: rawGravity(1.003), after: rawGravity(1.0), days, tempC, acknowledged: [] });
+        make.entry('tested', 41.5, { by: 'forced-ferment', before: rawGravity(1.003), after: rawGravity(1.0), days, tempC, acknowledged: [] });
       expect(against(high, forced(3, 25)).refusal).toMatch(/longer, or warmer/);
       expect(against(high, forced(6, 18)).refusal).toMatch(/longer, or warmer/);
       expect(against(high, forced(6, 25)).refusal).toBeNull();

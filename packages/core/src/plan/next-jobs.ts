@@ -189,7 +189,7 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
       add('warm', cause, dateAfter(today, 0, zone), `Move ${batchName} to the warm`, verdict.next.text);
       return;
     case 'finished-at-tolerance':
-      add('stabilise', cause, dateAfter(last?.at ?? today, 7, zone), `Settle ${batchName}`, verdict.next.text);
+      add('stabilise', cause, dateAfter(last?.at ?? today, 7, zone), `Find out what sugar is left in ${batchName}`, verdict.next.text);
       return;
     case 'finished-dry':
     case 'settled-short':

@@ -102,7 +102,25 @@ describe('sealing', () => {
       status: 422,
       body: { fields: expect.arrayContaining([expect.objectContaining({ code: 'wrong-bottle' })]) },
     });
-    expect((await file(bottles(id, 'crown-500'))).status).toBe(201);
+    // Nobody knows so well what is left in it that crown caps would be sure to stand it.
+    expect((await file(bottles(id, 'crown-500'))).status).toBe(422);
+    expect((await file(bottles(id, 'plastic-500'))).status).toBe(201);
+  });
+  it('puts no more into a vessel than it holds, by pouring or by adding', async () => {
+    const jar = { id: ulid(), name: 'Six gallon', kind: 'carboy', capacityL: 22.7 };
+    await server.request('POST', '/api/vessels', jar);
+    const batch = sampleBatch();
+    const fill = (volumeL: number): Entry => {
+      const entry = sampleFill(batch.id);
+      return { ...entry, payload: { ...entry.payload, volumeL, vessels: [{ vesselId: jar.id, volumeL }] } } as Entry;
+    };
+    expect(await server.request('POST', '/api/batches', { ...batch, entries: [fill(23.2)] })).toMatchObject({
+      status: 422,
+      body: { detail: expect.stringContaining('holds 22.7 L to the brim'), fields: [expect.objectContaining({ code: 'overfull' })] },
+    });
+    expect((await server.request('POST', '/api/batches', { ...batch, entries: [fill(22.6)] })).status).toBe(201);
+    expect((await file(sampleEntry(batch.id, 'addition', 0, { what: 'water', volumeL: 0.5 }))).status).toBe(422);
+    expect((await file(sampleEntry(batch.id, 'addition', 0, { what: 'water', volumeL: 0.1 }))).status).toBe(201);
   });
 });
 

@@ -224,7 +224,9 @@ export const DEMO_SEASON: readonly BatchStory[] = [
           0.3,
         ],
       },
-      { daysAgo: 9, prime: ['sucrose', 84, 2.6, 19] },
+      { daysAgo: 10, read: [1.0, 19] },
+      { daysAgo: 10, act: { kind: 'tested', payload: { by: 'sugar-test', sugarGPerL: 0.5, acknowledged: [] } }, note: 'The strip hardly turned.' },
+      { daysAgo: 9, prime: ['sucrose', 36, 1.6, 19] },
       {
         daysAgo: 9,
         bottle: [
@@ -282,7 +284,10 @@ export const DEMO_SEASON: readonly BatchStory[] = [
       { daysAgo: 345, read: [0.998, 17] },
       { daysAgo: 330, read: [0.998, 13] },
       { daysAgo: 329, rack: [[['bucket', 14]], 0.6] },
-      { daysAgo: 280, prime: ['sucrose', 78, 2.4, 15] },
+      { daysAgo: 300, act: { kind: 'malolactic', payload: { turnedFraction: 1, wanted: true, bacteria: false, done: true } }, note: 'Softer by half.' },
+      { daysAgo: 281, read: [0.998, 14] },
+      { daysAgo: 281, act: { kind: 'tested', payload: { by: 'sugar-test', sugarGPerL: 0.5, acknowledged: [] } } },
+      { daysAgo: 280, prime: ['sucrose', 74, 2.3, 15] },
       { daysAgo: 280, bottle: [[['crown-500', 26]], 'Old Terrace', 'slate'] },
       { daysAgo: 240, open: ['crown-500', 2] },
       { daysAgo: 180, open: ['crown-500', 6], note: 'Midsummer supper.' },

@@ -6,29 +6,50 @@ import { VesselModel } from '../vessels/vessel.model.js';
 import { entryRepository } from './entry.repository.js';
 
 /** Kinds of entry after which something may stand in a vessel where nothing stood, or stand there again. */
-const FILLING: ReadonlySet<EntryKind> = new Set(['filled', 'blended', 'split', 'racked', 'kegged', 'discarded', 'bottled', 'corrected']);
+const FILLING: ReadonlySet<EntryKind> = new Set([
+  'filled',
+  'blended',
+  'split',
+  'racked',
+  'kegged',
+  'discarded',
+  'bottled',
+  'corrected',
+  // These make it more.
+  'addition',
+  'sweetened',
+  'primed',
+]);
+/** What a measuring jug and a rounded figure may be out by: a share of the vessel, and L. @source estimate */
+const SLACK = { share: 0.005, litres: 0.02 };
 
-/** Vessels in which something stands after a log. */
-function standingIn(log: readonly Entry[]): readonly string[] {
-  return replay(log)
-    .vessels.filter((fill) => fill.volumeL > 0)
-    .map((fill) => fill.vesselId);
+/** Litres in each vessel of a batch. */
+type Fills = ReadonlyMap<string, number>;
+
+/** Vessels in which something stands after a log, with how much. */
+function standingIn(log: readonly Entry[]): Fills {
+  return new Map(
+    replay(log)
+      .vessels.filter((fill) => fill.volumeL > 0)
+      .map((fill) => [fill.vesselId, fill.volumeL]),
+  );
 }
 
 /**
- * Refuses what would fill a vessel in which another batch stands. Asked once everything of a request is in the log, so
+ * Refuses what would fill a vessel in which another batch stands, or past its brim. Asked once everything of a request is in the log, so
  * that what is poured from one batch to another in one go is looked at as it ends.
  *
  * @param filed - the entries just filed
- * @param before - vessels in which each of their batches stood before
+ * @param before - vessels in which each of their batches stood before, and how full
  * @param transaction - the write they belong to
  * @throws {HttpError} not-allowed naming the vessel and who stands in it
  */
-export async function checkVesselsFree(filed: readonly Entry[], before: ReadonlyMap<string, readonly string[]>, transaction: Transaction): Promise<void> {
+export async function checkVesselsFree(filed: readonly Entry[], before: ReadonlyMap<string, Fills>, transaction: Transaction): Promise<void> {
   const batchIds = [...new Set(filed.filter((e) => FILLING.has(e.kind)).map((e) => e.batchId))];
   const taken = new Map<string, string>();
   for (const batchId of batchIds) {
-    for (const vesselId of standingIn(await entryRepository.list(batchId, transaction))) {
+    for (const [vesselId, volumeL] of standingIn(await entryRepository.list(batchId, transaction))) {
+      if (volumeL > (before.get(batchId)?.get(vesselId) ?? 0)) await checkBrim(vesselId, volumeL, transaction);
       const other = taken.get(vesselId);
       if (other !== undefined && other !== batchId) await refuse(vesselId, other, transaction);
       taken.set(vesselId, batchId);
@@ -36,21 +57,33 @@ export async function checkVesselsFree(filed: readonly Entry[], before: Readonly
   }
   for (const [vesselId, batchId] of taken) {
     // What stood there already is no news, even where an old record has two in one vessel.
-    if (before.get(batchId)?.includes(vesselId) === true) continue;
+    if (before.get(batchId)?.has(vesselId) === true) continue;
     for (const other of await entryRepository.batchesMentioning(vesselId, batchIds, transaction)) {
-      if (standingIn(await entryRepository.list(other, transaction)).includes(vesselId)) await refuse(vesselId, other, transaction);
+      if (standingIn(await entryRepository.list(other, transaction)).has(vesselId)) await refuse(vesselId, other, transaction);
     }
   }
 }
 
 /** Vessels in which the batches of some entries stand now. */
-export async function vesselsBefore(entries: readonly Entry[], transaction: Transaction): Promise<ReadonlyMap<string, readonly string[]>> {
-  const before = new Map<string, readonly string[]>();
+export async function vesselsBefore(entries: readonly Entry[], transaction: Transaction): Promise<ReadonlyMap<string, Fills>> {
+  const before = new Map<string, Fills>();
   for (const { batchId, kind } of entries) {
     if (FILLING.has(kind) && !before.has(batchId)) before.set(batchId, standingIn(await entryRepository.list(batchId, transaction)));
   }
   return before;
 }
+
+async function checkBrim(vesselId: string, volumeL: number, transaction: Transaction): Promise<void> {
+  const vessel = await VesselModel.findByPk(vesselId, { transaction });
+  if (!vessel || volumeL <= vessel.capacityL * (1 + SLACK.share) + SLACK.litres) return;
+  throw new HttpError(
+    'not-allowed',
+    `${vessel.name} holds ${round(vessel.capacityL)} L to the brim, and this would put ${round(volumeL)} L into it. Choose a larger vessel, or put some of it into another.`,
+    { fields: [{ path: 'vessels', code: 'overfull', message: 'more than it holds' }] },
+  );
+}
+
+const round = (litres: number): number => Math.round(litres * 100) / 100;
 
 async function refuse(vesselId: string, batchId: string, transaction: Transaction): Promise<never> {
   const [vessel, batch] = await Promise.all([VesselModel.findByPk(vesselId, { transaction }), BatchModel.findByPk(batchId, { transaction })]);

@@ -25,6 +25,13 @@ export const routes: Routes = [
     title: 'Malolactic change · Trug',
     loadComponent: async () => (await import('./features/malolactic/malolactic-page')).MalolacticPage,
   },
+  {
+    path: 'batch/:id/test',
+    title: 'What sugar is left? · Trug',
+    loadComponent: async () => (await import('./features/sugar-test/sugar-test-page')).SugarTestPage,
+  },
+  { path: 'batch/:id/stabilise', title: 'Stabilise it · Trug', loadComponent: async () => (await import('./features/stabilise/stabilise-page')).StabilisePage },
+  { path: 'batch/:id/open-keg', title: 'Open the keg · Trug', loadComponent: async () => (await import('./features/keg/open-keg-page')).OpenKegPage },
   { path: 'batch/:id/fault', title: 'What is wrong with it? · Trug', loadComponent: async () => (await import('./features/fault/fault-page')).FaultPage },
   { path: 'batch/:id/import', title: 'Readings from a table · Trug', loadComponent: async () => (await import('./features/import/import-page')).ImportPage },
   { path: 'batch/:id/rack', title: 'Rack · Trug', loadComponent: async () => (await import('./features/rack/rack-page')).RackPage },

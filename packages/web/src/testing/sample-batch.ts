@@ -40,6 +40,13 @@ export const reading = (day: number, sg: number): Entry =>
   sampleEntry('reading', day, { gravity: rawGravity(sg), ph: null, taGPerL: null, placeC: 18, insistedOn: [], bubbles: null, smell: null });
 export const finishedLog = (): Entry[] => [filled(), pitched(), reading(7, 1.012), reading(18, 0.999), reading(26, 0.999)];
 
+/** The same, its malolactic change over and no sugar found in it: what it is primed with is all the fizz it gets. */
+export const testedLog = (): Entry[] => [
+  ...finishedLog(),
+  sampleEntry('malolactic', 26.1, { turnedFraction: 1, wanted: true, bacteria: false, done: true }),
+  sampleEntry('tested', 26.2, { by: 'sugar-test', sugarGPerL: 0, acknowledged: [] }),
+];
+
 /** A batch of these entries. */
 export const sampleBatch = (entries: readonly Entry[]): BatchDto => ({
   id: BATCH_ID,

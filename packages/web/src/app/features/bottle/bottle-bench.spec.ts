@@ -1,17 +1,18 @@
 import { PageHarness } from '../../../testing/page-harness';
-import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
+import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry, testedLog } from '../../../testing/sample-batch';
 import { BottleBench } from './bottle-bench';
 
 const keg = { id: 'K', name: 'Steel keg', kind: 'keg' as const, capacityL: 19 };
-const open = (entries = finishedLog(), today = 27, vessels = [keg]): Promise<PageHarness> =>
+const open = (entries = testedLog(), today = 27, vessels = [keg]): Promise<PageHarness> =>
   PageHarness.open(BottleBench, { batches: [sampleBatch(entries)], vessels, today, inputs: { id: BATCH_ID } });
 const working = (): Promise<PageHarness> => open([filled(), pitched(), reading(3, 1.03), reading(6, 1.015)], 6);
 
 describe('BottleBench', () => {
   it('primes by weight and counts the bottles', async () => {
     const page = await open();
+    await page.choose('fizz', '2');
     await page.type('warmest', '18 C');
-    expect(page.text('[data-test=priming]')).toBe('132 g');
+    expect(page.text('[data-test=priming]')).toBe('86 g');
     expect(page.text('[data-test=run]')).toBe('1 × fizzy-drink plastic 500 mL + 38 × crown-capped 500 mL');
     await page.submit();
     expect(page.written().map((e) => e.kind)).toEqual(['primed', 'bottled']);
@@ -62,13 +63,29 @@ describe('BottleBench', () => {
   });
   it('grows doubtful on a hotter day', async () => {
     const page = await open();
+    await page.choose('fizz', '2');
     expect(page.has('.verdict.bad')).toBe(false);
     await page.type('hottest', '95 F');
     expect(page.has('.verdict.bad')).toBe(true);
-    expect(page.text()).toContain('would pass its limit');
+    expect(page.text()).toContain('passes what it stands');
+  });
+  it('primes for what the bottles take, and says what would make them take more', async () => {
+    const page = await open(finishedLog());
+    expect(page.text('[data-test=priming]')).not.toBe('132 g');
+    await page.choose('fizz', '2.6');
+    expect(page.text('.ways')).toContain('a test that finds no sugar left');
+    await page.submit();
+    expect(page.written()).toEqual([]);
+    await page.type('acknowledge', 'I understand');
+    await page.submit();
+    expect(page.written()[1]?.payload).toMatchObject({ acknowledged: ['over-pressure'] });
   });
   it('strikes out priming for what was stabilised', async () => {
-    const page = await open([...finishedLog(), sampleEntry('stabilised', 26.5, { so2MgPerL: 50, sorbateMgPerL: 180 })]);
+    const page = await open([
+      ...testedLog(),
+      sampleEntry('racked', 26.3, { vessels: [{ vesselId: 'V', volumeL: 19.5 }], lossL: 0.5 }),
+      sampleEntry('stabilised', 26.5, { so2MgPerL: 150, sorbateMgPerL: 200 }),
+    ]);
     expect(page.text('.struck')).toContain('priming would stay flat');
   });
 });

@@ -9,7 +9,8 @@ import { caution } from '@trug/core/cautions/catalogue';
 import { STATUS_WORDS } from '@trug/core/ferment/verdict';
 import { bottlingRoutes, type RouteId } from '@trug/core/finish/bottling-routes';
 import { COLD_KEG_MOST_C } from '@trug/core/log/check-entry';
-import { maySeal } from '@trug/core/log/judge-state';
+import { warmestSinceEnd } from '@trug/core/log/sealed-gas-of';
+import { maySeal, sealWay } from '@trug/core/log/sealing';
 import { FERMENTABLES } from '@trug/core/reference/fermentables-data';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
@@ -20,9 +21,11 @@ import { selectFreeVessels } from '../../shared/free-vessels';
 import { Units } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
 import { cupboardFeature } from '../../state/cupboard.reducer';
-import { benchPlan, FIZZ_CHOICES, NEW_BENCH, readBottles, type BottleBenchFields } from './bottle-plan';
+import { benchPlan, NEW_BENCH, readBottles, type BottleBenchFields } from './bottle-plan';
 import { PressureColumn } from './pressure-column';
 
+/** Fizz a keg is given where nobody chose. @source usual draught level */
+const KEG_VOLUMES = 2.4;
 const CAPS: readonly CapColour[] = ['rust', 'slate', 'leaf', 'straw', 'plum'];
 
 /** The bottle bench: how it should drink, what the bottles will feel, and the run. */
@@ -45,7 +48,6 @@ export class BottleBench {
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
-  protected readonly fizzChoices = FIZZ_CHOICES;
   protected readonly caps = CAPS;
   protected readonly kinds = BOTTLE_KINDS;
   protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable' && f.co2GPerG > 0.3);
@@ -53,7 +55,7 @@ export class BottleBench {
   private readonly verdict = computed(() => this.view()?.verdict?.value ?? null);
   protected readonly routes = computed(() => {
     const state = this.view()?.state;
-    return state?.liquid ? bottlingRoutes({ liquid: state.liquid, verdict: this.verdict(), stabilised: state.stabilisedAt !== null }) : [];
+    return state?.liquid ? bottlingRoutes({ way: sealWay(state, this.verdict()), verdict: this.verdict() }) : [];
   });
   /** The route asked for while it is allowed, else the first that is. */
   protected readonly route = computed((): RouteId => {
@@ -67,7 +69,10 @@ export class BottleBench {
     const last = view.state.readings.at(-1);
     return maySeal(view.state, verdict) && last ? `${STATUS_WORDS[verdict.status]}, last read ${this.units.day(last.at)}` : STATUS_WORDS[verdict.status];
   });
-  private readonly usualWarmestC = computed(() => Math.max(5, ...(this.view()?.state.temps ?? []).slice(-3).map((t) => t.tempC)));
+  private readonly usualWarmestC = computed(() => {
+    const state = this.view()?.state;
+    return state ? warmestSinceEnd(state) : 15;
+  });
   private celsius(text: string, otherwise: number): number {
     const read = readQuantity(this.units, text, 'temperature');
     return read?.ok === true && read.value.value >= 0 && read.value.value <= 60 ? read.value.value : otherwise;
@@ -87,7 +92,7 @@ export class BottleBench {
       state: view.state,
       verdict: this.verdict(),
       route: this.route(),
-      targetVolumes: Number(fizz),
+      targetVolumes: fizz === '' ? null : Number(fizz),
       fermentableId: sugar,
       mode: mode === 'per-bottle' ? 'per-bottle' : 'bulk',
       warmestC: this.warmestC(),
@@ -109,6 +114,7 @@ export class BottleBench {
     const run = this.plan()?.run;
     return run?.ok === true ? run.value : null;
   });
+  protected readonly nameOf = (kindId: string): string => BOTTLE_KINDS.find((k) => k.id === kindId)?.name ?? kindId;
   /** Caps to draw: one for each bottle, or a row that stands for many. */
   protected readonly drawnCaps = computed(() => Array.from({ length: Math.min(60, this.run()?.value.bottleCount ?? 0) }, (_, i) => i));
   protected readonly runLine = computed(() => {
@@ -116,11 +122,11 @@ export class BottleBench {
     if (!run) return '';
     return run.value.lots
       .filter((lot) => lot.count > 0)
-      .map((lot) => `${lot.count} × ${BOTTLE_KINDS.find((k) => k.id === lot.kindId)?.name ?? lot.kindId}`)
+      .map((lot) => `${lot.count} × ${this.nameOf(lot.kindId)}`)
       .join(' + ');
   });
   protected readonly cautions = computed(() => {
-    if (this.route() !== 'cold-keg') return this.plan()?.cautions ?? [];
+    if (this.route() !== 'cold-keg') return this.plan()?.check.cautions ?? [];
     const view = this.view();
     const sealed = view && maySeal(view.state, this.verdict()) ? [] : [caution('sealed-ferment')];
     return [...sealed, caution('keg')];
@@ -153,6 +159,10 @@ export class BottleBench {
       this.refusal.set('There is nothing in this batch to put by.');
       return;
     }
+    if (this.route() !== 'cold-keg' && plan.check.refusal !== null) {
+      this.refusal.set(plan.check.refusal);
+      return;
+    }
     const dangers = this.cautions().filter((c) => c.severity === 'danger');
     const danger = dangers[0];
     if (danger && !acknowledges(this.typed())) {
@@ -177,7 +187,7 @@ export class BottleBench {
     if (!view || !run || run.value.bottleCount === 0) return 'No bottle can be filled. Choose a kind of bottle, and leave less behind.';
     const problem = this.primingProblem();
     if (problem !== null) return `${problem}. Choose a livelier fizz, or bottle it still.`;
-    const { fizz, sugar, mode, testBottle, cap } = this.fields();
+    const { sugar, mode, testBottle, cap } = this.fields();
     const primed: readonly Act[] = priming
       ? [
           {
@@ -186,7 +196,7 @@ export class BottleBench {
               fermentableId: sugar,
               massG: priming.value.massG,
               mode: mode === 'per-bottle' ? 'per-bottle' : 'bulk',
-              targetVolumes: Number(fizz),
+              targetVolumes: this.plan()?.targetVolumes ?? 0,
               warmestSinceEndC: this.warmestC(),
             },
           },
@@ -221,7 +231,7 @@ export class BottleBench {
         payload: {
           vessel: { vesselId: keg.id, volumeL: fill },
           lossL: volumeL - fill,
-          targetVolumes: Number(this.fields().fizz),
+          targetVolumes: Number(this.fields().fizz) || KEG_VOLUMES,
           storeC: COLD_KEG_MOST_C - 1,
           acknowledged: [...acknowledged],
         },

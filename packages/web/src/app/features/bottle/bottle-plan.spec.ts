@@ -1,9 +1,9 @@
 import { bottlingRoutes } from '@trug/core/finish/bottling-routes';
-import { filled, finishedLog, pitched, reading, sampleView } from '../../../testing/sample-batch';
+import { filled, finishedLog, pitched, reading, sampleView, testedLog } from '../../../testing/sample-batch';
 import { benchPlan, readBottles, type BottleInputs } from './bottle-plan';
 import { pressureDrawing } from './pressure-geometry';
 
-const view = sampleView(finishedLog(), 26);
+const view = sampleView(testedLog(), 26.5);
 const input: BottleInputs = {
   state: view.state,
   verdict: view.verdict?.value ?? null,
@@ -32,10 +32,20 @@ describe('benchPlan', () => {
     expect(benchPlan({ ...input, route: 'still' })?.priming).toBeNull();
     const working = sampleView([filled(), pitched(), reading(3, 1.03), reading(6, 1.015)], 6);
     const plan = benchPlan({ ...input, route: 'still', state: working.state, verdict: working.verdict?.value ?? null });
-    expect(plan?.safety.map((s) => s.worked.value.verdict)).toEqual(['do-not-bottle']);
-    expect(plan?.cautions[0]?.severity).toBe('danger');
-    const routes = bottlingRoutes({ liquid: working.state.liquid ?? fail(), verdict: working.verdict?.value ?? null, stabilised: false });
+    expect(plan?.check.safety.map((s) => s.worked.value.verdict)).toEqual(['do-not-bottle']);
+    expect(plan?.check.cautions[0]?.severity).toBe('danger');
+    const routes = bottlingRoutes({ way: 'unproven', verdict: working.verdict?.value ?? null });
     expect(routes.filter((r) => r.allowed).map((r) => r.id)).toEqual(['cold-keg']);
+  });
+  it('primes for as much as the bottles take until the maker chooses, and says what would make more hold', () => {
+    const auto = benchPlan({ ...input, targetVolumes: null });
+    expect(auto?.check.cautions.filter((c) => c.severity === 'danger')).toEqual([]);
+    const most = Math.max(...(auto?.levels ?? []).filter((l) => l.holds).map((l) => l.volumes));
+    expect(auto?.targetVolumes).toBe(most);
+    const doubtful = sampleView(finishedLog(), 26.5);
+    const much = benchPlan({ ...input, state: doubtful.state, verdict: doubtful.verdict?.value ?? null });
+    expect(much?.check.cautions[0]?.severity).toBe('danger');
+    expect(much?.ways.map((w) => w.id)).toEqual(['test-and-malolactic', 'plastic']);
   });
   it('reads the chosen bottles back from the draft', () => {
     expect(readBottles('crown-500:,swing-500:6,crown-330:-2')).toEqual([
@@ -55,7 +65,3 @@ describe('pressureDrawing', () => {
     ys.slice(1).forEach((y, i) => expect(y - (ys[i] ?? 0)).toBeGreaterThanOrEqual(20));
   });
 });
-
-function fail(): never {
-  throw new Error('there should be a liquid');
-}

@@ -1,12 +1,16 @@
-import type { BatchState, Caution, Liquid, RouteId, Worked } from '@trug/core';
+import type { BatchState, BottlingCheck, Liquid, RouteId, WayToHold, Worked } from '@trug/core';
 import { BOTTLE_KINDS, bottleById } from '@trug/core/bottle/bottle-kinds';
-import { bottleSafety, pressureBand, type BottleSafety, type PressureBand } from '@trug/core/bottle/bottle-safety';
+import { LEAST_HOTTEST_C } from '@trug/core/bottle/bottle-safety';
 import { FIZZ_LEVELS } from '@trug/core/bottle/fizz-levels';
 import { planBottles, type BottlePlan } from '@trug/core/bottle/plan-bottles';
 import { primingSugar, type Priming } from '@trug/core/bottle/priming-sugar';
 import { attempt, type Attempt } from '@trug/core/errors/attempt';
-import { provesFinished, type Verdict } from '@trug/core/ferment/verdict';
-import { liquidToBottle } from '@trug/core/log/judge-state';
+import { pressureBand, withPriming, type PressureBand } from '@trug/core/bottle/sealed-gas';
+import { levelHolds, liveliestLevel, waysToHold } from '@trug/core/bottle/ways-to-hold';
+import type { Verdict } from '@trug/core/ferment/verdict';
+import { checkBottling } from '@trug/core/log/bottling-check';
+import { sealedGasOf } from '@trug/core/log/sealed-gas-of';
+import { sealWay } from '@trug/core/log/sealing';
 
 /** The bottle bench as set. */
 export interface BottleBenchFields {
@@ -26,7 +30,8 @@ export interface BottleBenchFields {
 /** A bench nobody has touched. */
 export const NEW_BENCH: BottleBenchFields = {
   route: 'sparkling-dry',
-  fizz: '2.6',
+  // As lively as the bottles take, until the maker chooses.
+  fizz: '',
   sugar: 'sucrose',
   mode: 'bulk',
   warmest: '',
@@ -42,7 +47,8 @@ export interface BottleInputs {
   readonly state: BatchState;
   readonly verdict: Verdict | null;
   readonly route: RouteId;
-  readonly targetVolumes: number;
+  /** Fizz wanted, volumes; null for as much as the bottles take. */
+  readonly targetVolumes: number | null;
   readonly fermentableId: string;
   readonly mode: 'bulk' | 'per-bottle';
   readonly warmestC: number;
@@ -55,12 +61,16 @@ export interface BottleInputs {
 /** What the bench shows. */
 export interface BenchPlan {
   readonly liquid: Liquid;
+  /** The fizz it is primed for, volumes. */
+  readonly targetVolumes: number;
+  readonly levels: readonly { readonly name: string; readonly volumes: number; readonly holds: boolean }[];
   readonly priming: Attempt<Worked<Priming>> | null;
   readonly run: Attempt<Worked<BottlePlan>>;
   readonly bands: readonly (PressureBand & { readonly name: string })[];
   readonly limits: readonly { readonly id: string; readonly name: string; readonly limitBar: number; readonly chosen: boolean }[];
-  readonly safety: readonly { readonly kindId: string; readonly name: string; readonly worked: Worked<BottleSafety> }[];
-  readonly cautions: readonly Caution[];
+  readonly check: BottlingCheck;
+  /** What would make the weakest bottles hold, where they would not. */
+  readonly ways: readonly WayToHold[];
 }
 
 const FRIDGE_C = 5;
@@ -79,51 +89,45 @@ function chosenBottles({ bottles, testBottle, route }: BottleInputs): BottleInpu
  * @returns priming, the run, pressures, safety and cautions; null when there is nothing to bottle
  */
 export function benchPlan(input: BottleInputs): BenchPlan | null {
-  const liquid = liquidToBottle(input.state, input.verdict);
-  if (!liquid) return null;
+  const there = sealedGasOf(input.state);
+  if (!there) return null;
+  const { liquid } = there;
+  const gas = { ...there, warmestSinceEndC: input.warmestC };
   const sparkling = input.route === 'sparkling-dry';
+  const { fermentableId, hottestC, mode } = input;
   const left = { ...liquid, volumeL: Math.max(0.01, liquid.volumeL - input.lossL) };
+  const kinds = chosenBottles(input);
+  const asked = { gas, fermentableId, hottestC, bottles: input.bottles.map((b) => bottleById(b.kindId)) };
+  const targetVolumes = input.targetVolumes ?? liveliestLevel(asked).volumes;
   const bottleMl = bottleById(input.bottles[0]?.kindId ?? 'crown-500').sizeMl;
   // Sugar is stirred into all of it, the last half litre included, so the whole volume is primed.
+  const primed = mode === 'bulk' ? liquid : left;
   const priming = sparkling
-    ? attempt(() =>
-        primingSugar({
-          liquid: input.mode === 'bulk' ? liquid : left,
-          targetVolumes: input.targetVolumes,
-          warmestSinceEndC: input.warmestC,
-          fermentableId: input.fermentableId,
-          mode: input.mode,
-          bottleMl,
-        }),
-      )
+    ? attempt(() => primingSugar({ liquid: primed, targetVolumes, warmestSinceEndC: input.warmestC, fermentableId, mode, bottleMl }))
     : null;
-  const primingVolumes = priming?.ok === true ? priming.value.value.fromPrimingVolumes : 0;
-  const gas = { liquid, warmestSinceEndC: input.warmestC, primingVolumes };
-  const kinds = chosenBottles(input);
-  const provenFinished = input.verdict !== null && (provesFinished(input.verdict.status) || input.state.stabilisedAt !== null);
-  const safety = kinds.map(({ kindId }) => {
-    const bottle = bottleById(kindId);
-    return { kindId, name: bottle.name, worked: bottleSafety({ ...gas, provenFinished, bottle, hottestC: input.hottestC }) };
-  });
-  const cautions = [...new Map(safety.flatMap((s) => s.worked.cautions).map((c) => [c.id, c])).values()];
+  const massG = priming?.ok === true ? priming.value.value.massG : 0;
+  const sealed = massG > 0 ? withPriming({ ...gas, liquid: primed }, { fermentableId, massG }) : gas;
+  const run = attempt(() => planBottles({ volumeL: liquid.volumeL, bottles: kinds, lossL: Math.min(liquid.volumeL, input.lossL) }));
+  const counts = new Map(run.ok ? run.value.value.lots.map((lot) => [lot.kindId, lot.count]) : []);
+  const bottles = kinds.map(({ kindId }) => ({ kindId, count: Math.max(1, counts.get(kindId) ?? 1) }));
+  const check = checkBottling({ way: sealWay(input.state, input.verdict), gas: sealed, bottles, hottestC });
+  const [weakest] = check.safety;
   return {
     liquid,
+    targetVolumes,
+    levels: FIZZ_LEVELS.map((level) => ({ name: level.name, volumes: level.volumes, holds: levelHolds(level, asked) })),
     priming,
-    run: attempt(() => planBottles({ volumeL: liquid.volumeL, bottles: kinds, lossL: Math.min(liquid.volumeL, input.lossL) })),
+    run,
     bands: [
-      { name: 'fridge', ...pressureBand(gas, FRIDGE_C) },
-      { name: 'shed', ...pressureBand(gas, SHED_C) },
-      { name: 'hot day', ...pressureBand(gas, input.hottestC) },
+      { name: 'fridge', ...pressureBand(sealed, FRIDGE_C) },
+      { name: 'shed', ...pressureBand(sealed, SHED_C) },
+      { name: 'hot day', ...pressureBand(sealed, Math.max(LEAST_HOTTEST_C, hottestC)) },
     ],
     limits: BOTTLE_KINDS.flatMap(({ id, name, limitBar }) => (limitBar === null ? [] : [{ id, name, limitBar, chosen: kinds.some((k) => k.kindId === id) }])),
-    // The weakest bottle is the one that matters, so it is named first.
-    safety: [...safety].sort((a, b) => b.worked.value.chanceOverLimit - a.worked.value.chanceOverLimit),
-    cautions: cautions.sort((a, b) => Number(b.severity === 'danger') - Number(a.severity === 'danger')),
+    check,
+    ways: weakest ? waysToHold({ gas: sealed, bottle: bottleById(weakest.kindId), hottestC, bottleCount: counts.get(weakest.kindId) || 1 }) : [],
   };
 }
-
-/** The levels of fizz to choose from. */
-export const FIZZ_CHOICES = FIZZ_LEVELS;
 
 /**
  * Reads the chosen kinds of bottle.

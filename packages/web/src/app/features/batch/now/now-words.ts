@@ -24,6 +24,9 @@ const SPLIT = { page: 'split', verb: 'Split it for a trial' };
 const RESTART = { page: 'restart', verb: 'Set it going again' };
 const CLEAR = { page: 'clear', verb: 'Clear it' };
 const MALOLACTIC = { page: 'malolactic', verb: 'Malolactic change' };
+const TEST = { page: 'test', verb: 'What sugar is left?' };
+const STABILISE = { page: 'stabilise', verb: 'Stabilise it' };
+const OPEN_KEG = { page: 'open-keg', verb: 'Open the keg' };
 const MOVE = { page: 'move', verb: 'Move it' };
 
 /**
@@ -61,14 +64,14 @@ export function nowWords(view: BatchView): NowWords {
     tone: done ? 'good' : toTheWarm || v.next.kind === 'stabilise' ? 'act' : 'plain',
     evidence: [...restartEvidence(view), ...v.evidence],
     next: state.plan ? state.plan.next : v.next.text,
-    main: done ? (bottleFirst ? BOTTLE : RACK) : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
+    main: done ? (bottleFirst ? BOTTLE : RACK) : v.next.kind === 'stabilise' ? TEST : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
     also: done
-      ? bottleFirst
-        ? [READ, RACK, CLEAR, MALOLACTIC]
-        : [BOTTLE, READ, CLEAR, MALOLACTIC]
-      : toTheWarm
-        ? [...(v.next.kind === 'restart' ? [MOVE] : []), READ, RACK, ADJUST]
-        : [RACK, MOVE, ADJUST, BOTTLE],
+      ? [...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]), TEST, CLEAR, MALOLACTIC, STABILISE, ADJUST]
+      : v.next.kind === 'stabilise'
+        ? [RACK, STABILISE, BOTTLE, READ, RESTART, ADJUST]
+        : toTheWarm
+          ? [...(v.next.kind === 'restart' ? [MOVE] : []), READ, TEST, RACK, ADJUST]
+          : [RACK, MOVE, ADJUST, BOTTLE, TEST],
   };
 }
 
@@ -86,7 +89,7 @@ function kegWords({ state }: BatchView): NowWords {
     evidence: [],
     next: 'Check that it holds its pressure, and that the relief valve lifts.',
     main: NOTE,
-    also: [],
+    also: [OPEN_KEG],
   };
 }
 

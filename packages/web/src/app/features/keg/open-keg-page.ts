@@ -1,0 +1,51 @@
+import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { caution } from '@trug/core/cautions/catalogue';
+import { injectBatchView } from '../../shared/batch-of-page';
+import { CautionList } from '../../shared/caution/caution-list';
+import { EntryWriter } from '../../shared/entry-writer';
+
+/** Open a sealed keg again, so that its drink can be worked on. */
+@Component({
+  selector: 'trug-open-keg-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink, CautionList],
+  template: `
+    @if (view(); as v) {
+      <section class="page">
+        <div class="page-head">
+          <h1>Open the keg</h1>
+          <span class="quiet">{{ v.batch.name }}. Sugar, juice or yeast goes in only once it is open; then it must be proven again.</span>
+        </div>
+        <div class="sheet">
+          @if (v.state.keg) {
+            <trug-cautions [cautions]="cautions" />
+            <p>It stays full of gas for about two weeks, unless it is racked or stirred: in bottles that gas comes on top of any priming.</p>
+            @if (refusal(); as why) {
+              <p class="field-error" role="alert">{{ why }}</p>
+            }
+            <div class="acts">
+              <button class="btn btn-main" type="button" (click)="file()">It is silent and open</button>
+              <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>
+            </div>
+          } @else {
+            <p>It stands in no sealed keg.</p>
+            <a class="btn" [routerLink]="['/batch', v.batch.id]">Back to it</a>
+          }
+        </div>
+      </section>
+    }
+  `,
+})
+export class OpenKegPage {
+  private readonly writer = inject(EntryWriter);
+  readonly id = input.required<string>();
+  protected readonly view = injectBatchView(this.id);
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly cautions = [caution('open-keg'), caution('keg')];
+
+  protected async file(): Promise<void> {
+    const view = this.view();
+    if (view) this.refusal.set(await this.writer.write(view, [{ kind: 'unsealed', payload: {} }], 'The keg is open.'));
+  }
+}

@@ -1,0 +1,110 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { stabiliseDose } from '@trug/core/finish/stabilise-dose';
+import { whyNotStabilised } from '@trug/core/log/replay-sugar';
+import type { Need } from '@trug/core';
+import { injectBatchView } from '../../shared/batch-of-page';
+import { CautionList } from '../../shared/caution/caution-list';
+import { EntryWriter } from '../../shared/entry-writer';
+import { SupplyTake } from '../../shared/supply-take/supply-take';
+import { Units } from '../../shared/units/units';
+import { Working } from '../../shared/working/working';
+
+const NOT_YET: readonly (readonly [why: RegExp, page: string, verb: string])[] = [
+  [/not proven/, 'read', 'Write a reading'],
+  [/lees/, 'rack', 'Rack it first'],
+  [/malolactic/, 'malolactic', 'Malolactic change'],
+];
+
+/** Stabilise: the whole dose of sulfite and sorbate for a finished drink, and what stands against it. */
+@Component({
+  selector: 'trug-stabilise-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RouterLink, CautionList, SupplyTake, Working],
+  template: `
+    @if (view(); as v) {
+      <section class="page">
+        <div class="page-head">
+          <h1>Stabilise it</h1>
+          <span class="quiet">{{ v.batch.name }}. Sulfite and sorbate together keep a finished drink from starting again, so that it can be sweetened.</span>
+        </div>
+        @if (dose(); as d) {
+          <div class="two">
+            <div class="inputs">
+              @if (against(); as why) {
+                <p class="says" role="status">
+                  Not yet: it would not count, because {{ why.text }}.
+                  <a class="link" [routerLink]="['/batch', v.batch.id, why.page]">{{ why.verb }}</a>
+                </p>
+              }
+              <dl class="figures-list">
+                <dt>Potassium metabisulfite</dt>
+                <dd class="num">{{ units.mass(d.value.metabisulfiteG) }}</dd>
+                <dt>Potassium sorbate</dt>
+                <dd class="num">{{ units.mass(d.value.sorbateG) }}</dd>
+              </dl>
+              <ol>
+                <li>Weigh both. Dissolve the metabisulfite in a little cooled boiled water, and stir it in gently.</li>
+                <li>Dissolve the sorbate in a little of the drink, and stir that in after it. Never one without the other.</li>
+                <li>Leave it a day before you sweeten it. Sorbate slows yeast and does not kill it: keep the bottles cool.</li>
+              </ol>
+              <trug-supply-take [needs]="needs()" />
+              @if (refusal(); as why) {
+                <p class="field-error" role="alert">{{ why }}</p>
+              }
+              <div class="acts">
+                <button class="btn btn-main" type="button" (click)="file()">Both are in</button>
+                <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>
+              </div>
+            </div>
+            <aside class="card">
+              <h2>Before it goes in</h2>
+              <trug-cautions [cautions]="d.cautions" />
+              <trug-working [steps]="d.steps" />
+            </aside>
+          </div>
+        } @else {
+          <p>Nothing of it stands in a vessel.</p>
+        }
+      </section>
+    }
+  `,
+  styleUrl: '../malolactic/malolactic-page.scss',
+})
+export class StabilisePage {
+  private readonly writer = inject(EntryWriter);
+  protected readonly units = inject(Units);
+  readonly id = input.required<string>();
+  protected readonly view = injectBatchView(this.id);
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly dose = computed(() => {
+    const liquid = this.view()?.state.liquid;
+    return liquid ? stabiliseDose({ liquid }) : null;
+  });
+  private readonly payload = computed(() => {
+    const dose = this.dose()?.value;
+    return dose ? { so2MgPerL: Math.ceil(dose.so2MgPerL), sorbateMgPerL: Math.ceil(dose.sorbicMgPerL) } : null;
+  });
+  /** What stands against it, and where that is seen to. */
+  protected readonly against = computed(() => {
+    const view = this.view();
+    const payload = this.payload();
+    if (!view || !payload) return null;
+    const text = whyNotStabilised(view.state, this.writer.now(), payload);
+    if (text === null) return null;
+    const [, page, verb] = NOT_YET.find(([why]) => why.test(text)) ?? ([/./, 'note', 'Write a note'] as const);
+    return { text, page, verb };
+  });
+  protected readonly needs = computed((): readonly Need[] => {
+    const dose = this.dose()?.value;
+    return dose ? [{ kind: 'sulfite', refId: null, amount: dose.metabisulfiteG, unit: 'g' }] : [];
+  });
+
+  protected async file(): Promise<void> {
+    const view = this.view();
+    const payload = this.payload();
+    if (!view || !payload) return;
+    const said = this.against() === null ? 'Stabilised.' : 'Written down as what it is: it does not count as stabilised.';
+    this.refusal.set(await this.writer.write(view, [{ kind: 'stabilised', payload }], said));
+  }
+}

@@ -1,0 +1,115 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { attempt } from '@trug/core/errors/attempt';
+import { FORCED_FERMENT_STEPS, SUGAR_TEST_STEPS } from '@trug/core/finish/sugar-test-steps';
+import { fermentableGPerL } from '@trug/core/liquid/views';
+import { checkEntryAgainst } from '@trug/core/log/check-entry';
+import type { EntryPayloads, RawGravity, SugarTest } from '@trug/core/log/entry';
+import { hasFreshReading, sugarFound } from '@trug/core/log/replay-sugar';
+import { figure } from '@trug/core/worked/figures';
+import { injectBatchView } from '../../shared/batch-of-page';
+import { acknowledges, CautionList } from '../../shared/caution/caution-list';
+import { createBatchDraft } from '../../shared/draft';
+import { EntryWriter } from '../../shared/entry-writer';
+import { numberOf } from '../../shared/field/number-of';
+import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { TextField } from '../../shared/field/text-field';
+import { Units } from '../../shared/units/units';
+import { cupboardFeature } from '../../state/cupboard.reducer';
+
+/** Warmth of a sample that nobody measured: both readings of it were taken alike. */
+const SAMPLE_C = 20;
+
+/** What sugar is left: a sample fermented out in the warm, or a test for sugar. Until then the sums count what they find. */
+@Component({
+  selector: 'trug-sugar-test-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, RouterLink, CautionList, QuantityField, TextField],
+  templateUrl: './sugar-test-page.html',
+  styleUrl: '../malolactic/malolactic-page.scss',
+})
+export class SugarTestPage {
+  private readonly writer = inject(EntryWriter);
+  private readonly settings = inject(Store).selectSignal(cupboardFeature.selectSettings);
+  protected readonly units = inject(Units);
+  readonly id = input.required<string>();
+  protected readonly view = injectBatchView(this.id);
+  protected readonly draft = createBatchDraft('sugar-test', { by: 'forced-ferment', before: '', after: '', days: '6', temp: '', sugar: '' });
+  protected readonly fields = computed(() => this.draft.fields());
+  protected readonly typed = signal('');
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly steps = computed(() => (this.fields().by === 'sugar-test' ? SUGAR_TEST_STEPS : FORCED_FERMENT_STEPS));
+  protected readonly sums = computed(() => {
+    const liquid = this.view()?.state.liquid;
+    return liquid ? `The sums find ${figure(fermentableGPerL(liquid), 1)} g/L of sugar in it as it stands.` : '';
+  });
+  /** The test as typed, or what is still missing. */
+  protected readonly test = computed((): SugarTest | string => {
+    const f = this.fields();
+    if (f.by === 'sugar-test') {
+      const sugarGPerL = numberOf(f.sugar);
+      return sugarGPerL !== null && sugarGPerL >= 0 && sugarGPerL <= 200
+        ? { by: 'sugar-test', sugarGPerL }
+        : 'Write the sugar the test shows, in g/L, such as 1.';
+    }
+    const [before, after] = [this.gravity(f.before), this.gravity(f.after)];
+    if (before === null || after === null) return 'Write both gravities, such as 1.002 and 1.000.';
+    const days = numberOf(f.days);
+    if (days === null || days < 0.5 || days > 60) return 'Write how many days the sample stood, such as 6.';
+    const warm = readQuantity(this.units, f.temp, 'temperature');
+    if (warm?.ok !== true || warm.value.value < 0 || warm.value.value > 45) return 'Write how warm the sample stood, such as 25 C.';
+    return { by: 'forced-ferment', before, after, days, tempC: warm.value.value };
+  });
+  protected readonly found = computed(() => {
+    const test = this.test();
+    const state = this.view()?.state;
+    if (typeof test === 'string' || !state) return null;
+    const found = attempt(() => sugarFound(test, state.must));
+    return found.ok ? `So about ${figure(found.value, 1)} g/L can still ferment.` : found.error.message;
+  });
+  protected readonly unread = computed(() => {
+    const state = this.view()?.state;
+    return state !== undefined && !hasFreshReading(state, this.writer.now());
+  });
+  private readonly check = computed(() => {
+    const view = this.view();
+    const payload = this.payload([]);
+    if (!view || payload === null) return null;
+    const entry = this.writer.entry(view.batch.id, { kind: 'tested', payload }, view.state.lastEntryAt);
+    const check = attempt(() => checkEntryAgainst(view.state, view.verdict?.value ?? null, entry));
+    return check.ok ? check.value : null;
+  });
+  protected readonly dangers = computed(() => this.check()?.dangers ?? []);
+
+  private gravity(text: string): RawGravity | null {
+    const read = readQuantity(this.units, text, 'gravity');
+    const { calibratedAtC, offsetSg } = this.settings();
+    return read?.ok === true ? { instrument: 'hydrometer', reading: read.value.value, sampleC: SAMPLE_C, calibratedAtC, offsetSg } : null;
+  }
+
+  private payload(acknowledged: readonly string[]): EntryPayloads['tested'] | null {
+    const test = this.test();
+    return typeof test === 'string' ? null : { ...test, acknowledged };
+  }
+
+  protected async file(): Promise<void> {
+    const view = this.view();
+    const test = this.test();
+    const dangers = this.dangers();
+    const [danger] = dangers;
+    if (!view || typeof test === 'string') {
+      this.refusal.set(typeof test === 'string' ? test : 'This batch is not loaded.');
+      return;
+    }
+    if (danger && !acknowledges(this.typed())) {
+      this.refusal.set(`${danger.text} ${danger.whatToDo}`);
+      return;
+    }
+    const payload = { ...test, acknowledged: dangers.map((d) => d.id) };
+    const refused = await this.writer.write(view, [{ kind: 'tested', payload }], 'Written down: the sums go by it from now on.');
+    if (refused === null) this.draft.forget();
+    this.refusal.set(refused);
+  }
+}
