@@ -23,6 +23,16 @@ const WORKING: readonly Act[] = [pitched('2026-11-10'), read('2026-11-20', 1.03)
 const STUCK: readonly Act[] = [pitched('2026-09-01'), read('2026-10-01', 1.03), read('2026-10-20', 1.0295), read('2026-11-20', 1.0295)];
 const FINISHED: readonly Act[] = [pitched('2026-09-01'), read('2026-10-20', 0.998), read('2026-11-03', 0.998), read('2026-11-20', 0.998)];
 
+const KNOWN: readonly Act[] = [
+  ...FINISHED,
+  ['malolactic', '2026-11-21', { turnedFraction: 1, wanted: true, bacteria: false, done: true }],
+  ['tested', '2026-11-21', { by: 'sugar-test', sugarGPerL: 0.5, acknowledged: [] }],
+];
+const KEGGED: readonly Act[] = [
+  ...KNOWN,
+  ['kegged', '2026-11-22', { vessel: { vesselId: 'KEG', volumeL: 3.9 }, lossL: 0.1, targetVolumes: 2.4, storeC: 4, acknowledged: [] }],
+];
+
 /** Opens a page of a fresh batch. */
 const onBatch =
   (page: string, acts: readonly Act[], fill: (bench: Bench, trug: TestTrug) => Promise<void> = () => Promise.resolve()) =>
@@ -99,7 +109,18 @@ export const FORMS: readonly Form[] = [
     counted: 'entries',
     stays: true,
   },
-  { what: 'a bottling', fill: onBatch('bottle', FINISHED), press: named('Bottle it'), counted: 'entries', files: 2, stays: true },
+  {
+    what: 'a sugar test',
+    fill: onBatch('test', FINISHED, async (b) => {
+      await b.tickOption('by', 'sugar-test');
+      await b.fill('sugar', '0.5');
+    }),
+    press: named('Write it down'),
+    counted: 'entries',
+  },
+  { what: 'a stabilising', fill: onBatch('stabilise', FINISHED), press: named('Both are in'), counted: 'entries' },
+  { what: 'an opened keg', fill: onBatch('open-keg', KEGGED), press: named('It is silent and open'), counted: 'entries', stays: true },
+  { what: 'a bottling', fill: onBatch('bottle', KNOWN), press: named('Bottle it'), counted: 'entries', files: 2, stays: true },
   {
     what: 'a split',
     fill: async (bench, trug) => {

@@ -91,7 +91,7 @@ describe('careNotes', () => {
     expect(ids([fill(22.5), pitch(), ...dry, move(29, 16)], 30)).not.toContain('gas');
   });
   it('leaves a strong drink on its lees for long', () => {
-    const strong = [fill(23, 1.085), pitch('neutral-champagne'), read(30, 0.997), read(40, 0.997)];
+    const strong = [fill(23, 1.085), pitch('neutral-champagne'), read(30, 0.993), read(40, 0.993)];
     expect(ids(strong, 100)).toEqual([]);
     expect(notesOf(strong, 200)).toEqual([expect.objectContaining({ id: 'lees', weight: 'note' })]);
   });

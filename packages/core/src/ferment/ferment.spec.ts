@@ -45,8 +45,8 @@ describe('judgeFermentation', () => {
     const list = [
       [2, 1.062],
       [9, 1.012],
-      [18, 0.998],
-      [28, 0.997],
+      [18, 0.9975],
+      [28, 0.9968],
     ] as const;
     const verdicts = list.map((_, i) => judge({ list: list.slice(0, i + 1) }));
     expect(verdicts.map((v) => v.status)).toEqual(['working', 'working', 'too-few-readings', 'finished-dry']);

@@ -39,6 +39,8 @@ export interface JudgeInput {
 export const EQUAL_SG = 0.001;
 /** Days between two readings that can prove an end. @source craft rule: a week, since a cold ferment may lose a point in five days */
 export const PROOF_DAYS = 7;
+/** Days it must be steady before a slightly high end is accepted. @source design rule */
+export const SHORT_PROOF_DAYS = 14;
 /** Distance above the expected end that counts as there, and as a touch high. */
 export const AT_END_SG = 0.002;
 export const TOUCH_HIGH_SG = 0.006;
@@ -59,6 +61,8 @@ export interface Facts {
   /** First of the run of equal readings that ends with the last, and how long the run is. */
   readonly steadyFrom: GravityReading;
   readonly steadyDays: number;
+  /** Where it stands: the mean of that run, which one reading a point off hardly moves. */
+  readonly restSg: number;
   readonly lastRatePerDay: number;
   /** Over how many days the last rate was seen. */
   readonly lastOverDays: number;

@@ -3,7 +3,7 @@ import { agreeWithReading } from '../liquid/ferment-to.js';
 import { daysBetween } from '../quantity/days.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
-import { AT_END_SG, EPS, EQUAL_SG, PROOF_DAYS, TOUCH_HIGH_SG, UNDER_TOLERANCE_ABV, type Facts, type JudgeInput } from './judge-facts.js';
+import { AT_END_SG, EPS, EQUAL_SG, PROOF_DAYS, SHORT_PROOF_DAYS, TOUCH_HIGH_SG, UNDER_TOLERANCE_ABV, type Facts, type JudgeInput } from './judge-facts.js';
 import { usualToleranceAbv } from '../reference/yeast-kinds.js';
 import { hintEvidence } from './hints.js';
 import { expectedEnd } from './expected-end.js';
@@ -12,8 +12,6 @@ import { siftReadings, type GravityReading } from './reading.js';
 import type { FermentStatus, Verdict } from './verdict.js';
 import { evidenceFor, nextFor, questionedEvidence, sentenceFor, tooFew } from './verdict-words.js';
 
-/** Days it must be steady before a slightly high end is accepted. */
-const SHORT_PROOF_DAYS = 14;
 /** Distance above the end at which a lone reading may or may not be the end. */
 const NEAR_END_SG = 0.004;
 /** Sugar so little that cold needs no asking, g/L. @source design rule */
@@ -80,7 +78,8 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
   const pitches = input.entries.filter((e) => e.kind === 'pitched').map((e) => e.at);
   const pitchedMs = Math.max(...pitches.map((at) => Date.parse(at)));
   const steadySince = steadyFrom(provingReadings(usable, pitchedMs), EQUAL_SG) ?? last;
-  const now = agreeWithReading(input.liquid, last.sg);
+  const restSg = meanSg(usable.filter((r) => Date.parse(r.at) >= Date.parse(steadySince.at)));
+  const now = agreeWithReading(input.liquid, restSg);
   const facts: Facts = {
     input,
     usable,
@@ -92,6 +91,7 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
     steadyFrom: steadySince,
     // Readings are dated by the day, and a maker who comes back on the same weekday has waited a week whatever the hour.
     steadyDays: Math.round(daysBetween(steadySince.at, last.at)),
+    restSg,
     lastRatePerDay: rates.lastPerDay,
     lastOverDays: rates.lastOverDays,
     bestRatePerDay: rates.bestPerDay,
@@ -115,9 +115,11 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
   return worked({ ...base, status, sentence: sentenceFor(facts, status), evidence, next: nextFor(facts, status) }, steps);
 }
 
+const meanSg = (readings: readonly GravityReading[]): number => readings.reduce((sum, r) => sum + r.sg, 0) / readings.length;
+
 function statusOf(facts: Facts, first: GravityReading): FermentStatus {
-  const { last, endSg, steadyDays, usable, tooCold, abvNow, toleranceAbv, leftGPerL } = facts;
-  const dry = !facts.stopsAtTolerance && last.sg <= endSg + AT_END_SG + EPS;
+  const { last, restSg, endSg, steadyDays, usable, tooCold, abvNow, toleranceAbv, leftGPerL } = facts;
+  const dry = !facts.stopsAtTolerance && restSg <= endSg + AT_END_SG + EPS;
   const asleep = tooCold && leftGPerL > NOTHING_LEFT_G_PER_L;
   const span = daysBetween(first.at, last.at);
   const fell = first.sg - last.sg;
@@ -129,8 +131,8 @@ function statusOf(facts: Facts, first: GravityReading): FermentStatus {
     // Cold explains a steady reading before any finish does.
     if (asleep) return 'too-cold';
     if (dry) return 'finished-dry';
-    if (abvNow > toleranceAbv - UNDER_TOLERANCE_ABV && (facts.stopsAtTolerance || last.sg > endSg + TOUCH_HIGH_SG)) return 'finished-at-tolerance';
-    if (last.sg > endSg + TOUCH_HIGH_SG + EPS) return 'stalled';
+    if (abvNow > toleranceAbv - UNDER_TOLERANCE_ABV && (facts.stopsAtTolerance || restSg > endSg + TOUCH_HIGH_SG)) return 'finished-at-tolerance';
+    if (restSg > endSg + TOUCH_HIGH_SG + EPS) return 'stalled';
     return steadyDays >= SHORT_PROOF_DAYS - EPS ? 'settled-short' : 'too-few-readings';
   }
   if (facts.lastRatePerDay >= WORKING_SHARE * facts.bestRatePerDay - EPS && facts.lastRatePerDay > 0) return 'working';

@@ -1,6 +1,6 @@
 import { dateAfter, daysBetween, dayText } from '../quantity/days.js';
 import { figure, gravityText } from '../worked/figures.js';
-import { AT_END_SG, EPS, PROOF_DAYS, TOUCH_HIGH_SG, type Facts, type JudgeInput } from './judge-facts.js';
+import { AT_END_SG, EPS, PROOF_DAYS, SHORT_PROOF_DAYS, TOUCH_HIGH_SG, type Facts, type JudgeInput } from './judge-facts.js';
 import type { GravityReading } from './reading.js';
 import type { Evidence, FermentStatus, NextAction, Verdict } from './verdict.js';
 import { isWorking } from './verdict.js';
@@ -51,10 +51,28 @@ export function sentenceFor(facts: Facts, status: FermentStatus): string {
     case 'working':
       return `Working: down to ${now}, heading for about ${end}.`;
     case 'too-few-readings':
-      return facts.last.sg <= facts.endSg + TOUCH_HIGH_SG
-        ? `Cannot tell yet: ${now} is one reading. An equal one a week later would prove it.`
-        : `Cannot tell yet: ${now}, and too few readings, or too close together, to say more.`;
+      return tooFewSentence(facts, now);
   }
+}
+
+/** What an equal reading would prove, and after how long: less than the craft's week never does. */
+function tooFewSentence(facts: Facts, now: string): string {
+  if (facts.stopsAtTolerance || facts.last.sg > facts.endSg + TOUCH_HIGH_SG)
+    return `Cannot tell yet: ${now}, and too few readings, or too close together, to say more.`;
+  const stood = facts.steadyDays > 0 ? `steady at ${now} for ${facts.steadyDays} days, which is too short` : `${now} is one reading`;
+  return facts.last.sg <= facts.endSg + AT_END_SG
+    ? `Cannot tell yet: ${stood}. Equal readings over a week would prove it.`
+    : `Cannot tell yet: ${stood}. It is a touch high, so equal readings must span two weeks to prove an end.`;
+}
+
+/** The day from which a reading would prove an end; a week on where the gravity is nowhere near one. */
+function proofOn(facts: Facts): string {
+  const { zone } = facts.input;
+  if (facts.stopsAtTolerance || facts.last.sg > facts.endSg + TOUCH_HIGH_SG) return dateAfter(facts.last.at, PROOF_DAYS, zone);
+  const days = facts.last.sg <= facts.endSg + AT_END_SG ? PROOF_DAYS : SHORT_PROOF_DAYS;
+  const from = facts.steadyDays > 0 ? facts.steadyFrom.at : facts.last.at;
+  const on = dateAfter(from, days, zone);
+  return on > dateAfter(facts.last.at, 0, zone) ? on : dateAfter(facts.last.at, PROOF_DAYS, zone);
 }
 
 /** What speaks for a verdict and what against it. */
@@ -71,10 +89,11 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
       speaks: status === 'too-few-readings' ? 'against' : 'for',
     });
   }
-  const above = (last.sg - endSg) * 1000;
+  const standsAt = steadyDays >= PROOF_DAYS - EPS ? facts.restSg : last.sg;
+  const above = (standsAt - endSg) * 1000;
   out.push({
     text:
-      above <= 2
+      above <= AT_END_SG * 1000 + EPS
         ? `${gravityText(last.sg)} is where it should end, about ${gravityText(endSg)}`
         : `${figure(above, 0)} points above where it should end, about ${gravityText(endSg)}`,
     speaks: status === 'stalled' || status === 'finished-dry' || isWorking(status) ? 'for' : 'note',
@@ -119,7 +138,8 @@ export function nextFor(facts: Facts, status: FermentStatus): NextAction {
   const { zone } = facts.input;
   const today = dateAfter(facts.input.today, 0, zone);
   const notBeforeToday = (on: string): string => (on < today ? today : on);
-  const readOn = notBeforeToday(dateAfter(facts.last.at, PROOF_DAYS, zone));
+  const dueOn = status === 'too-few-readings' ? proofOn(facts) : dateAfter(facts.last.at, PROOF_DAYS, zone);
+  const readOn = notBeforeToday(dueOn);
   const [, from, to] = facts.input.yeast.tempC;
   switch (status) {
     case 'finished-dry':
@@ -143,6 +163,6 @@ export function nextFor(facts: Facts, status: FermentStatus): NextAction {
     case 'slowing':
       return { kind: 'read', text: `Leave it. Read again on ${dayText(readOn, true)}.`, on: readOn };
     case 'too-few-readings':
-      return { kind: 'read', text: `Read again on ${dayText(readOn, true)}.`, on: readOn };
+      return { kind: 'read', text: `Read again on ${dayText(readOn, true)}.`, on: readOn, dueOn };
   }
 }

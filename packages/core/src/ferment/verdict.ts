@@ -20,8 +20,10 @@ export interface Evidence {
 export interface NextAction {
   readonly kind: 'read' | 'warm' | 'restart' | 'rack-or-bottle' | 'stabilise' | 'wait';
   readonly text: string;
-  /** `YYYY-MM-DD`. */
+  /** `YYYY-MM-DD`, never before today. */
   readonly on: string;
+  /** The day it fell due, where that may be past. */
+  readonly dueOn?: string;
 }
 
 /** A judgement with what it rests on. */

@@ -16,8 +16,8 @@ export function blended(state: Draft, entry: EntryOf<'blended'>): Patch {
   const patch: Patch = { liquid, lastLiquid: liquid, must, vessels, filledAt: state.filledAt ?? entry.at, placeC: tempC ?? state.placeC };
   if (abvOf(liquid) < FERMENTED_ABV) return patch;
   // Ciders poured together may work again, so the proof of the end begins anew, unless next to no sugar came in.
-  const woken = state.liquid ? noteSugar(state, entry.at, state.liquid, liquid) : {};
-  if (!state.liquid) state.judged.push({ at: entry.at, kind: 'gravity-changed' });
+  const woken = state.liquid && state.pitchedAt ? noteSugar(state, entry.at, state.liquid, liquid) : {};
+  if (!state.liquid || !state.pitchedAt) state.judged.push({ at: entry.at, kind: 'gravity-changed' });
   const weighedGPerL = state.liquid ? (state.weighedGPerL * state.liquid.volumeL) / liquid.volumeL : 0;
   const strongest = parts.reduce<(typeof parts)[number] | null>(
     (best, p) => (p.yeastId !== null && (!best || p.liquid.volumeL > best.liquid.volumeL) ? p : best),

@@ -1,4 +1,3 @@
-import { PROOF_DAYS } from '../ferment/judge-facts.js';
 import { RELEASE_HOURS } from '../care/care-notes.js';
 import { provesFinished, type Verdict } from '../ferment/verdict.js';
 import type { BatchState, RunningPlan } from '../log/batch-state.js';
@@ -210,9 +209,9 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
         add(
           'second-reading',
           cause,
-          dateAfter(last.at, PROOF_DAYS, zone),
+          verdict.next.dueOn ?? verdict.next.on,
           `Read ${batchName} again`,
-          `It read ${gravityText(last.sg)} on ${dayText(last.at, false, zone)}. An equal reading a week later proves it finished.`,
+          `Last read on ${dayText(last.at, false, zone)}. ${verdict.sentence}`,
         );
       else
         add(
