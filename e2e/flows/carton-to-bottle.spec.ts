@@ -55,8 +55,8 @@ describe('from a carton of juice to an opened bottle', () => {
     for (const [day, gravity] of [
       [2, '1.062'],
       [9, '1.012'],
-      [18, '0.998'],
-      [28, '0.997'],
+      [18, '0.995'],
+      [28, '0.994'],
     ] as const) {
       await trug.moveClock(dayAfter(day));
       await bench.open(`${batchPath}/read`);

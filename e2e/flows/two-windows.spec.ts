@@ -52,8 +52,9 @@ it('a window that was looked away from shows what was missed when it is looked a
 it('a press sheet whose juice another window renamed is shown in both versions', async () => {
   const id = '01K00000000000000000000PRS';
   const pressing = { pressId: 'hand-mill-basket', lots: [{ fruitId: null, massKg: 12, ripeness: 'ripe', condition: 'sound' }], runs: [] };
-  const [juice] = await trug.ask<object[]>('/api/juices');
-  const card = { ...juice, id, version: 0, name: 'Hedge', fruitId: null, origin: 'pressed', volumeL: 0, pressing };
+  const juices = await trug.ask<{ origin: string; pressing: object | null }[]>('/api/juices');
+  const pressed = juices.find((j) => j.pressing !== null);
+  const card = { ...pressed, id, version: 0, name: 'Hedge', fruitId: null, volumeL: 5, pressing };
   await trug.send('POST', '/api/juices', card);
   const { page } = await trug.page(DESK);
   const bench = new Bench(page, trug.url);

@@ -118,7 +118,8 @@ export const FORMS: readonly Form[] = [
     press: named('Write it down'),
     counted: 'entries',
   },
-  { what: 'a stabilising', fill: onBatch('stabilise', FINISHED), press: named('Both are in'), counted: 'entries' },
+  // What went in is in the sums of the page when it is opened again: less or nothing is left to put in.
+  { what: 'a stabilising', fill: onBatch('stabilise', FINISHED), press: named('Both are in'), counted: 'entries', stays: true },
   { what: 'an opened keg', fill: onBatch('open-keg', KEGGED), press: named('It is silent and open'), counted: 'entries', stays: true },
   { what: 'a bottling', fill: onBatch('bottle', KNOWN), press: named('Bottle it'), counted: 'entries', files: 2, stays: true },
   {

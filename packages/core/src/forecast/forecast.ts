@@ -4,46 +4,53 @@ import { seededRandom, type Random } from '../numeric/random.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
-import { cardinalFactor } from './cardinal-temperature.js';
-import { fermentSetting, type FermentSetting, type FermentTraits } from './ferment-model.js';
+import { curveFrom, FAMILIES, FAMILY_WEIGHTS, gravityOn, type Curve, type CurvePrior, type Family } from './curve-families.js';
+import { curvePrior } from './curve-prior.js';
 import type { Forecast, ForecastInput } from './forecast-types.js';
-import { summariseMembers, type RunMember } from './forecast-summary.js';
+import { summariseCurves, type FittedCurve } from './forecast-summary.js';
 import { effectiveCount, fitNormals, normalised, temperTo, type Normals } from './importance.js';
-import { integrateFerment, STEP_DAYS } from './integrate-ferment.js';
-import { logLikelihood, readyReadings, type ReadyReading } from './likelihood.js';
+import { logLikelihoodOf } from './likelihood.js';
 import { drawMember, type Draw, type Member } from './members.js';
-import { tempsBySteps } from './temp-profile.js';
-import { chanceToStick, driftFrom, powerIndex, rateBelief, TEMPERATURE_POWERS, traitsFrom, type RateBelief } from './traits-prior.js';
+import { chanceToStick, driftFrom, powerIndex, rateBelief, TEMPERATURE_POWERS } from './traits-prior.js';
+import { clockAt, type WarmClock } from './warm-clock.js';
 
-const USUAL_MEMBERS = 1000;
+const USUAL_MEMBERS = 8000;
 const USUAL_HORIZON_DAYS = 200;
 /** Rounds of feeling the way before the real draw, each with this share of the members. @source usual practice of adaptive importance sampling */
 const PILOT_ROUNDS = 4;
-const PILOT_SHARE = 0.45;
+const PILOT_SHARE = 0.3;
 /** Share of a pilot's members that must go on counting when its weights are tempered. */
-const PILOT_COUNTING = 0.15;
-/** Members between two reports of progress. */
-const CHUNK = 50;
+const PILOT_COUNTING = 0.1;
+/** Fewer members than this that still count say nothing. @source usual practice of importance sampling */
+export const LEAST_EFFECTIVE = 100;
+/** How often it is drawn anew, with more members, before it says that it cannot tell. */
+const REDRAWS = 2;
+
+/** Share of the work that feeling the way takes. */
+const FELT = 0.5;
+/** Share of the draws that every shape gets, however badly it fits, and the fewest of each. */
+const EVERY_SHAPE = 0.25;
+const LEAST_OF_A_SHAPE = 40;
+/** A draw that counts for less than this share of an equal one is left out of the sums. */
+const HARDLY = 1e-4;
 
 interface Run {
-  readonly setting: FermentSetting;
-  readonly belief: RateBelief;
-  readonly heats: readonly Float64Array[];
-  readonly readings: readonly ReadyReading[];
+  readonly prior: CurvePrior;
+  readonly clocks: readonly WarmClock[];
   readonly input: ForecastInput;
-  /** The step that is today, from which a ferment may drift. */
-  readonly todayStep: number;
+  readonly todayDay: number;
+  readonly draw: Draw;
   readonly random: Random;
 }
 
 /**
- * What is to be expected of a ferment, from its must, its yeast, its warmth and its readings: many possible ferments are
- * run, and each counts by how well it agrees with what was read.
+ * What is to be expected of a ferment, from its must, its yeast, its warmth and its readings: many possible courses are
+ * drawn, of several shapes, and each counts by how well it agrees with what was read.
  *
  * @param input - see `ForecastInput`; the same input and seed give the same answer
  * @returns the gravity band by day, the day of finish, the end, and the chance of sticking
  * @throws {CoreError} UNKNOWN_ID or OUT_OF_RANGE
- * @source adaptive importance sampling (Cappé et al. 2004) over the model of `simulateFermentation`
+ * @source adaptive importance sampling (Cappé et al. 2004) over closed-form curves on a clock of warmth, about the growth model's own course
  */
 export function forecast(input: ForecastInput): Worked<Forecast> {
   const running = forecastInParts(input);
@@ -61,7 +68,7 @@ export function forecast(input: ForecastInput): Worked<Forecast> {
  */
 export function* forecastInParts(input: ForecastInput): Generator<number, Worked<Forecast>> {
   const yeast = yeastById(input.yeastId);
-  const members = inRange('members', input.members ?? USUAL_MEMBERS, { min: 100, max: 5000 });
+  const members = inRange('members', input.members ?? USUAL_MEMBERS, { min: 100, max: 100_000 });
   const horizonDays = inRange('horizonDays', input.horizonDays ?? USUAL_HORIZON_DAYS, { min: 10, max: 400 });
   inRange('pitchGPerL', input.pitchGPerL, { min: 0, max: 5 });
   for (const { tempC } of input.tempProfile) inRange('tempC', tempC, LIMITS.tempC);
@@ -69,97 +76,123 @@ export function* forecastInParts(input: ForecastInput): Generator<number, Worked
     inRange('day', day, { min: -1, max: horizonDays });
     inRange('sg', sg, LIMITS.sg);
   }
-  const steps = Math.ceil(horizonDays / STEP_DAYS);
-  const setting = fermentSetting(input.liquid, yeast, input.pitchGPerL);
-  inRange('sugarGPerL', setting.sugarGPerL, { min: 1, max: 800 });
-  const factors = tempsBySteps(input.tempProfile, STEP_DAYS, steps).map((t) => cardinalFactor(t, yeast.tempC));
-  const lastDay = Math.max(0, ...input.readings.map((r) => r.day));
-  const run: Run = {
-    setting,
-    belief: rateBelief(input.history ?? []),
-    heats: TEMPERATURE_POWERS.map((power) => factors.map((f) => f ** power)),
-    readings: readyReadings(
-      input.readings.filter((r) => r.day > 0),
-      steps,
-    ),
-    input,
-    todayStep: Math.floor((input.todayDay ?? lastDay) / STEP_DAYS),
-    random: seededRandom(input.seed),
-  };
-  const lastSg = input.readings.find((r) => r.day === lastDay)?.sg ?? setting.originalSg;
-  const shareLeft = Math.min(1, Math.max(0, (lastSg - setting.drySg) / (setting.originalSg - setting.drySg)));
-  const chance = chanceToStick(setting);
-  const draw: Draw = { proposal: null, chanceToStick: chance, shareLeft };
-  const pilotSteps = Math.ceil(lastDay / STEP_DAYS) + 1;
-  const pilots = run.readings.length === 0 ? 0 : PILOT_ROUNDS;
-  const work = pilots * PILOT_SHARE * members * pilotSteps + members * steps;
-  let done = 0;
+  const readings = input.readings.filter((r) => r.day > 0);
+  const lastDay = Math.max(0, ...readings.map((r) => r.day));
+  const todayDay = input.todayDay ?? lastDay;
+  const { prior, clocks, asleep } = curvePrior(input, rateBelief(input.history ?? []), { lastDay, horizonDays });
+  inRange('sugarGPerL', prior.setting.sugarGPerL, { min: 1, max: 800 });
+  const lastSg = readings.find((r) => r.day === lastDay)?.sg ?? prior.setting.originalSg;
+  const shareLeft = Math.min(1, Math.max(0, (lastSg - prior.setting.drySg) / (prior.setting.originalSg - prior.setting.drySg)));
+  const draw: Draw = { proposal: null, chanceToStick: chanceToStick(prior.setting), shareLeft };
+  const run: Run = { prior, clocks, input: { ...input, readings }, todayDay, draw, random: seededRandom(input.seed) };
 
+  const shapes = FAMILIES.map((family) => felt(run, family, Math.ceil((members * PILOT_SHARE) / FAMILIES.length)));
+  yield FELT;
+  let drawn: readonly Weighed[] = [];
+  for (let attempt = 0; attempt <= REDRAWS; attempt += 1) {
+    drawn = shapes.flatMap((shape) => drawnFrom(run, shape, shapes, members * 2 ** attempt));
+    yield FELT + ((1 - FELT) * (attempt + 1)) / (REDRAWS + 1);
+    if (effectiveCount(Float64Array.from(drawn, (d) => d.logWeight)) >= LEAST_EFFECTIVE) break;
+  }
+  const logWeights = Float64Array.from(drawn, (d) => d.logWeight);
+  const weights = normalised(logWeights);
+  // Most of what was drawn hardly counts, and need not be summed up.
+  const counting = drawn.flatMap((d, k) => ((weights[k] ?? 0) * drawn.length > HARDLY ? [d] : []));
+  const end = expectedEnd(input.liquid, yeast.toleranceAbv[1]);
+  const summary = summariseCurves(
+    counting.map((d) => d.fitted),
+    normalised(Float64Array.from(counting, (d) => d.logWeight)),
+    {
+      setting: prior.setting,
+      clocks,
+      todayDay,
+      horizonDays,
+      expectedEndSg: end.sg,
+      asleep,
+      usualHalfDays: prior.half,
+      lowestSg: readings.length === 0 ? null : lastSg,
+    },
+  );
+  const value: Forecast = { ...summary, effectiveMembers: Math.round(effectiveCount(logWeights)) };
+  return worked(value, stepsOf(value, run, drawn.length));
+}
+
+interface Weighed {
+  readonly fitted: FittedCurve;
+  readonly logWeight: number;
+}
+
+/** A shape, where the readings point among its curves, and how well it fits them at all. */
+interface Shape {
+  readonly family: Family;
+  readonly proposal: Normals | null;
+  /** Log of how likely the readings are by this shape, from the last round of feeling the way. */
+  readonly logEvidence: number;
+}
+
+/** Feels the way to the curves of one shape that agree with the readings. */
+function felt(run: Run, family: Family, pilots: number): Shape {
+  const { input, random } = run;
   let proposal: Normals | null = null;
-  for (let round = 0; round < pilots; round += 1) {
-    const count = Math.ceil(members * PILOT_SHARE);
+  let logEvidence = Math.log(FAMILY_WEIGHTS[family]);
+  for (let round = 0; input.readings.length > 0 && round < PILOT_ROUNDS; round += 1) {
     const drawn: Member[] = [];
-    const logWeights = new Float64Array(count);
-    for (let k = 0; k < count; k += 1) {
-      const member = drawMember({ ...draw, proposal }, run.random);
-      const out = new Float64Array(pilotSteps + 2);
-      logWeights[k] = runMember(run, member, pilotSteps + 1, 1, out).logWeight;
+    const logWeights = new Float64Array(pilots);
+    for (let k = 0; k < pilots; k += 1) {
+      const member = drawMember({ ...run.draw, proposal }, random);
+      logWeights[k] = weigh(run, family, member).logWeight;
       drawn.push(member);
-      done += pilotSteps;
-      if (k % CHUNK === CHUNK - 1) yield done / work;
     }
-    const power = temperTo(logWeights, PILOT_COUNTING * count);
+    logEvidence = logMean(logWeights);
     proposal = fitNormals(
       drawn.map((m) => m.z),
-      normalised(logWeights, power),
+      normalised(logWeights, temperTo(logWeights, PILOT_COUNTING * pilots)),
     );
   }
-
-  const finished: RunMember[] = [];
-  const logWeights = new Float64Array(members);
-  for (let k = 0; k < members; k += 1) {
-    const member = drawMember({ ...draw, proposal }, run.random);
-    const out = new Float64Array(steps + 1);
-    const { logWeight, traits } = runMember(run, member, steps, driftFrom(run.random), out);
-    logWeights[k] = logWeight;
-    finished.push({ course: out, traits });
-    done += steps;
-    if (k % CHUNK === CHUNK - 1) yield Math.min(1, done / work);
-  }
-  const weights = normalised(logWeights);
-  const end = expectedEnd(input.liquid, yeast.toleranceAbv[1]);
-  const asleep = (factors.at(-1) ?? 0) === 0;
-  const summary = summariseMembers(finished, weights, { setting, expectedEndSg: end.sg, asleep });
-  const value: Forecast = { ...summary, effectiveMembers: Math.round(effectiveCount(logWeights)) };
-  return worked(value, stepsOf(value, run, members));
+  return { family, proposal, logEvidence };
 }
 
-interface Ran {
-  readonly logWeight: number;
-  readonly traits: FermentTraits;
+/** Draws from a shape: the more the better it fits, and some in any case; each draw then stands for fewer. */
+function drawnFrom(run: Run, { family, proposal, logEvidence }: Shape, shapes: readonly Shape[], members: number): readonly Weighed[] {
+  const most = Math.max(...shapes.map((s) => s.logEvidence));
+  const whole = shapes.reduce((sum, s) => sum + Math.exp(s.logEvidence - most), 0);
+  const share = EVERY_SHAPE / shapes.length + (1 - EVERY_SHAPE) * (Math.exp(logEvidence - most) / whole);
+  const count = Math.max(LEAST_OF_A_SHAPE, Math.round(members * share));
+  return Array.from({ length: count }, () => {
+    const one = weigh(run, family, drawMember({ ...run.draw, proposal }, run.random));
+    return { ...one, logWeight: one.logWeight - Math.log(count) };
+  });
 }
 
-function runMember({ setting, belief, heats, readings, input, todayStep }: Run, member: Member, steps: number, drift: number, out: Float64Array): Ran {
-  const traits: FermentTraits = { ...traitsFrom(member.z, setting, belief), sticksAtShare: member.sticksAtShare, drift };
-  const heat = (heats[powerIndex(member.z[7] ?? 0)] ?? new Float64Array(steps)).subarray(0, steps);
-  integrateFerment(setting, traits, { heat, driftFrom: todayStep, feeds: input.feeds ?? [] }, out);
-  return { logWeight: member.logCorrection + logLikelihood(out, readings), traits };
+function logMean(logWeights: Float64Array): number {
+  const most = logWeights.reduce((a, b) => Math.max(a, b), -Infinity);
+  return most + Math.log(logWeights.reduce((sum, w) => sum + Math.exp(w - most), 0) / logWeights.length);
 }
 
-function stepsOf(value: Forecast, { setting, readings, belief, input }: Run, members: number): Worked<Forecast>['steps'] {
+function weigh({ prior, clocks, input, random }: Run, family: Family, member: Member): Weighed {
+  const curve: Curve = curveFrom(family, member.z, prior, member.sticksAtShare);
+  const power = powerIndex(member.z[7] ?? 0);
+  const clock = clocks[power];
+  const { originalSg } = prior.setting;
+  const believed = Math.log(FAMILY_WEIGHTS[family]) + member.logCorrection;
+  const logWeight = believed + logLikelihoodOf((day) => gravityOn(curve, originalSg, clock ? clockAt(clock, day) : day), input.readings);
+  return { fitted: { curve, power, drift: driftFrom(random) }, logWeight };
+}
+
+function stepsOf(value: Forecast, { prior: { setting, belief }, input }: Run, count: number): Worked<Forecast>['steps'] {
   const past = input.history?.length ?? 0;
   return [
     {
-      label: 'Possible ferments',
-      expression: `${members} of ${gravityText(setting.originalSg)} with ${figure(setting.yanMgPerL, 0)} mg/L nitrogen, each a little different`,
+      label: 'Possible courses',
+      expression: `${count} of ${gravityText(setting.originalSg)}, of ${FAMILIES.length} shapes: abrupt ends, long tails, two phases, a second wind`,
       result: `${value.effectiveMembers} still count`,
-      source: 'growth by nitrogen, uptake by sugar, both slowed by alcohol; cardinal temperatures',
+      source: 'closed-form curves on a clock of warmth, about a growth model by nitrogen, sugar and alcohol',
     },
     {
       label: 'Readings',
-      expression: `${readings.length} since pitching, each ±0.0015, and one in thirty may be mistyped`,
-      result: `speed ${figure(value.rate.p50, 2)} × usual`,
-      source: 'normal errors mixed with gross ones',
+      expression: `${input.readings.length} since pitching, each ±0.0011, one in ten rough and one in a hundred mistyped`,
+      result: `speed ${figure(value.rate.p50, 2)} × usual, among temperature answers ${TEMPERATURE_POWERS.length}`,
+      source: 'normal errors mixed with rough and gross ones',
     },
     {
       label: 'Your own batches',

@@ -99,22 +99,30 @@ function cholesky(a: readonly Float64Array[]): Pick<Normals, 'root' | 'logDet'> 
 
 /** One draw. */
 export function drawNormals({ mean, root }: Normals, random: Random): Float64Array {
-  const z = mean.map(() => random.normal());
-  return mean.map((m, i) => {
-    let value = m;
-    for (let j = 0; j <= i; j += 1) value += (root[i]?.[j] ?? 0) * (z[j] ?? 0);
-    return value;
-  });
+  const size = mean.length;
+  const out = new Float64Array(size);
+  // The draws are written where their own place is still free: each is used by its row and those below it.
+  for (let i = 0; i < size; i += 1) out[i] = random.normal();
+  for (let i = size - 1; i >= 0; i -= 1) {
+    const row = root[i];
+    let value = mean[i] ?? 0;
+    for (let j = 0; row && j <= i; j += 1) value += (row[j] ?? 0) * (out[j] ?? 0);
+    out[i] = value;
+  }
+  return out;
 }
+
+const MOST_DIMENSIONS = 16;
+const solved = new Float64Array(MOST_DIMENSIONS);
 
 /** Log density, leaving out the constant that every normal of these dimensions shares. */
 export function logDensity({ mean, root, logDet }: Normals, point: Float64Array): number {
   let square = 0;
-  const solved = new Float64Array(mean.length);
   for (let i = 0; i < mean.length; i += 1) {
+    const row = root[i];
     let value = (point[i] ?? 0) - (mean[i] ?? 0);
-    for (let j = 0; j < i; j += 1) value -= (root[i]?.[j] ?? 0) * (solved[j] ?? 0);
-    value /= root[i]?.[i] ?? 1;
+    for (let j = 0; row && j < i; j += 1) value -= (row[j] ?? 0) * (solved[j] ?? 0);
+    value /= row?.[i] ?? 1;
     solved[i] = value;
     square += value * value;
   }
@@ -122,7 +130,11 @@ export function logDensity({ mean, root, logDet }: Normals, point: Float64Array)
 }
 
 /** Log density of standard normals, on the same footing. */
-export const logStandard = (point: Float64Array): number => -point.reduce((sum, v) => sum + v * v, 0) / 2;
+export function logStandard(point: Float64Array): number {
+  let square = 0;
+  for (let i = 0; i < point.length; i += 1) square += (point[i] ?? 0) ** 2;
+  return -square / 2;
+}
 
 /**
  * A quantile of weighted values.

@@ -34,11 +34,17 @@ const normalDensity = (x: number, mean: number, sd: number): number => Math.exp(
 /** Draws one possible ferment, with what its weight must make up for. */
 export function drawMember({ proposal, chanceToStick, shareLeft }: Draw, random: Random): Member {
   const fromPrior = proposal === null || random.uniform() < DEFENSIVE;
-  const z = fromPrior ? Float64Array.from({ length: DIMENSIONS }, () => random.normal()) : drawNormals(proposal, random);
+  const z = fromPrior ? standardNormals(random) : drawNormals(proposal, random);
   const prior = logStandard(z);
   const drawn = proposal === null ? prior : Math.log(DEFENSIVE * Math.exp(prior) + (1 - DEFENSIVE) * Math.exp(logDensity(proposal, z)));
   const stick = drawStick(chanceToStick, shareLeft, random);
   return { z, sticksAtShare: stick.share, logCorrection: prior - drawn + stick.logCorrection };
+}
+
+function standardNormals(random: Random): Float64Array {
+  const z = new Float64Array(DIMENSIONS);
+  for (let i = 0; i < DIMENSIONS; i += 1) z[i] = random.normal();
+  return z;
 }
 
 function drawStick(chance: number, shareLeft: number, random: Random): { readonly share: number; readonly logCorrection: number } {

@@ -6,7 +6,7 @@ import type { PastFerment } from './forecast-types.js';
 export const DIMENSIONS = 8;
 
 /** Spread of each trait between batches, as standard deviations of logarithms, or of the figure itself. @source our estimates, checked by the calibration tests */
-const SPREAD = {
+export const SPREAD = {
   rate: 0.6,
   rateWithinMaker: 0.2,
   lag: 0.6,
@@ -15,7 +15,7 @@ const SPREAD = {
   endOffsetSg: 0.0012,
   decline: 0.6,
   temperaturePower: 0.3,
-  drift: 0.16,
+  drift: 0.2,
 } as const;
 
 /** Answers to temperature are drawn from a few, so that their tables are made once. */

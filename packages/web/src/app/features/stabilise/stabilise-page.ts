@@ -28,7 +28,10 @@ const NOT_YET: readonly (readonly [why: RegExp, page: string, verb: string])[] =
           <h1>Stabilise it</h1>
           <span class="quiet">{{ v.batch.name }}. Sulfite and sorbate together keep a finished drink from starting again, so that it can be sweetened.</span>
         </div>
-        @if (dose(); as d) {
+        @if (whole()) {
+          <p class="says" role="status">It holds its whole dose already{{ view()?.state?.stabilisedAt ? '' : ', but does not count as stabilised' }}.</p>
+          <a class="btn" [routerLink]="['/batch', v.batch.id]">Back to it</a>
+        } @else if (dose(); as d) {
           <div class="two">
             <div class="inputs">
               @if (against(); as why) {
@@ -80,6 +83,11 @@ export class StabilisePage {
   protected readonly dose = computed(() => {
     const liquid = this.view()?.state.liquid;
     return liquid ? stabiliseDose({ liquid }) : null;
+  });
+  /** Less than a scale shows is still to go in. */
+  protected readonly whole = computed(() => {
+    const dose = this.dose()?.value;
+    return dose !== undefined && dose.so2MgPerL < 1 && dose.sorbicMgPerL < 1;
   });
   private readonly payload = computed(() => {
     const dose = this.dose()?.value;
