@@ -54,7 +54,7 @@ it('a press sheet whose juice another window renamed is shown in both versions',
   const pressing = { pressId: 'hand-mill-basket', lots: [{ fruitId: null, massKg: 12, ripeness: 'ripe', condition: 'sound' }], runs: [] };
   const juices = await trug.ask<{ origin: string; pressing: object | null }[]>('/api/juices');
   const pressed = juices.find((j) => j.pressing !== null);
-  const card = { ...pressed, id, version: 0, name: 'Hedge', fruitId: null, volumeL: 5, pressing };
+  const card = { ...pressed, id, version: 0, name: 'Hedge', fruitId: null, volumeL: 5, goneL: 0, pressing };
   await trug.send('POST', '/api/juices', card);
   const { page } = await trug.page(DESK);
   const bench = new Bench(page, trug.url);

@@ -57,7 +57,10 @@ export class Bench {
   }
 
   async tickOption(name: string, value: string): Promise<void> {
-    await this.page.click(`input[name="${name}"][value="${value}"]`);
+    const option = await this.page.waitForSelector(`input[name="${name}"][value="${value}"]`);
+    if (!option) throw new Error(`there is no ${value} of ${name}`);
+    await centred(option);
+    await option.click();
   }
 
   /** Clicks the button or link of that name. */

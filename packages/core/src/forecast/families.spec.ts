@@ -11,7 +11,7 @@ declare const process: {
 /** Shares of the drop that were read when it is asked. */
 const SEEN = [0.25, 0.45, 0.7] as const;
 /** Of each family and share. The long run has enough of each to speak of each. */
-const EACH = process.env['TRUG_LONG'] === '1' ? 40 : 6;
+const EACH = process.env['TRUG_LONG'] === '1' ? 40 : 4;
 const LONGEST_DAYS = 250;
 
 interface Marked {

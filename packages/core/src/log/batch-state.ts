@@ -97,6 +97,8 @@ export interface BatchState {
   readonly filledAt: string | null;
   readonly sulfitedAt: string | null;
   readonly pitchedAt: string | null;
+  /** What its original gravity rests on: the carton's promise, the sum of a recipe, or a reading off glass. */
+  readonly originalBy: 'carton' | 'sum' | 'glass';
   /** Null for a batch poured together from ciders, where nobody knows how lively the yeast still is. */
   readonly pitch: Pitch | null;
   readonly rackedAt: string | null;
@@ -146,6 +148,7 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   filledAt: null,
   sulfitedAt: null,
   pitchedAt: null,
+  originalBy: 'sum',
   pitch: null,
   rackedAt: null,
   stabilisedAt: null,

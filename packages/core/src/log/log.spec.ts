@@ -173,3 +173,29 @@ describe('plannedDates and describeEntry', () => {
     expect(say(primed(28))).toBe('Primed with 130 g White sugar (sucrose) for 2.6 volumes');
   });
 });
+
+describe('the original gravity', () => {
+  const carton = (): Entry => {
+    const entry = filled();
+    return entry.kind === 'filled' ? { ...entry, payload: { ...entry.payload, gravity: { ...raw(1.047), instrument: 'carton' } } } : entry;
+  };
+  const originalOf = (...log: readonly Entry[]): number => gravityOf(replay(log).must ?? fail());
+  it('is the one read off glass near the pitch, whatever the carton promised or the recipe came to', () => {
+    expect(originalOf(carton(), pitched(), read(0.5, 1.052))).toBeCloseTo(1.052, 5);
+    expect(originalOf(carton(), pitched(), read(0.5, 1.044))).toBeCloseTo(1.044, 5);
+    const sugar = entry('addition', 0.05, { what: 'fermentable', fermentableId: 'sucrose', massG: 500 });
+    expect(originalOf(filled(), sugar, pitched(), read(0.6, 1.053))).toBeCloseTo(1.053, 5);
+  });
+  it('is raised by a reading above the promise, and not lowered by what has begun to work', () => {
+    expect(originalOf(carton(), pitched(), read(2, 1.051))).toBeCloseTo(1.051, 5);
+    expect(originalOf(carton(), pitched(), read(2, 1.043))).toBeCloseTo(1.047, 5);
+    expect(originalOf(carton(), pitched(), read(0.9, 1.038))).toBeCloseTo(1.047, 5);
+  });
+  it('stands once it was read off glass, and what follows goes by it', () => {
+    expect(originalOf(filled(), pitched(), read(0.5, 1.052))).toBeCloseTo(1.048, 5);
+    const log = [carton(), pitched(), read(0.5, 1.052), read(20, 0.998), read(28, 0.998)];
+    expect(replay(log).readings).toHaveLength(3);
+    expect(judgeState(replay(log), day(28))?.value.questionedIds).toEqual([]);
+    expect(abvOf(replay(log).liquid ?? fail())).toBeGreaterThan(6.8);
+  });
+});

@@ -49,7 +49,9 @@ export function moveGravity(state: Draft, at: string, act: (liquid: Liquid) => L
   const patch = both(state, act);
   const after = patch.liquid ?? before;
   const weighedGPerL = (state.weighedGPerL * before.volumeL + sugarG) / after.volumeL;
-  return { ...patch, weighedGPerL, ...noteSugar(state, at, before, after) };
+  // Before yeast the must is now what the recipe says, until it is read.
+  const originalBy = state.pitchedAt ? state.originalBy : 'sum';
+  return { ...patch, weighedGPerL, originalBy, ...noteSugar(state, at, before, after) };
 }
 
 /** A sugar, syrup or sweetener: whatever of it ferments counts. */

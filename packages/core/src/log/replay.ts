@@ -1,24 +1,22 @@
 import { CoreError } from '../errors/core-error.js';
 import { gasParts } from '../bottle/sealed-gas.js';
 import { bottleById } from '../bottle/bottle-kinds.js';
-import { addAcid, addCarbonate, addTannin, agreeWithAcidReadings, malolactic } from '../liquid/add-acid.js';
+import { addAcid, addCarbonate, addTannin, malolactic } from '../liquid/add-acid.js';
 import { addSulfite, addWater } from '../liquid/additions.js';
 import { loseVolume } from '../liquid/blend-liquids.js';
-import { agreeWithMustReading, agreeWithReading } from '../liquid/ferment-to.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
-import type { Liquid } from '../liquid/liquid.js';
 import { abvOf, dryAbvOf } from '../liquid/views.js';
-import { daysBetween } from '../quantity/days.js';
 import { UTC } from '../quantity/zone.js';
 import { leadingYeast } from '../yeast/yeast-together.js';
 import { EMPTY_STATE, type BatchState } from './batch-state.js';
 import { correctGravity } from './correct-gravity.js';
 import { effectiveEntries } from './effective-entries.js';
-import type { Entry, EntryOf, RawGravity } from './entry.js';
+import type { Entry, EntryOf } from './entry.js';
 import { emptied, inHand, type Draft, type Patch } from './replay-draft.js';
 import { clarified, noteHints } from './replay-notes.js';
 import { fed } from './replay-feeds.js';
 import { blended, split } from './replay-pours.js';
+import { originalBy, read } from './replay-readings.js';
 import { both, moveGravity, primed, stabilised, sugared, tested } from './replay-sugar.js';
 import { sealedGasOf } from './sealed-gas-of.js';
 
@@ -130,6 +128,7 @@ function filled(entry: EntryOf<'filled'>): Patch {
     filledAt: entry.at,
     placeC: payload.tempC,
     acidMeasured: payload.taGPerL !== null,
+    originalBy: originalBy(payload.gravity),
   };
 }
 
@@ -150,49 +149,6 @@ function pitched(state: Draft, entry: EntryOf<'pitched'>): Patch {
 function runningPlan({ at, payload }: EntryOf<'stepped'>): BatchState['plan'] {
   const { plan, step, of, next, waitMin } = payload;
   return next === null ? null : { plan, step, of, next, doneAt: at, dueAt: new Date(Date.parse(at) + waitMin * 60_000).toISOString() };
-}
-
-function read(state: Draft, entry: EntryOf<'reading'>): Patch {
-  const { payload } = entry;
-  if (payload.placeC !== null) state.temps.push({ at: entry.at, tempC: payload.placeC });
-  const patch: Patch = payload.placeC === null ? {} : { placeC: payload.placeC };
-  if (payload.gravity) readGravity(state, entry, payload.gravity, patch);
-  if (payload.taGPerL !== null) patch.acidMeasured = true;
-  const liquid = patch.liquid ?? state.liquid;
-  if (liquid && (payload.ph !== null || payload.taGPerL !== null)) {
-    patch.liquid = agreeWithAcidReadings(liquid, { ph: payload.ph ?? undefined, taGPerL: payload.taGPerL ?? undefined });
-  }
-  if (patch.liquid) patch.lastLiquid = patch.liquid;
-  return patch;
-}
-
-function readGravity(state: Draft, entry: EntryOf<'reading'>, gravity: RawGravity, patch: Patch): void {
-  const { sg, plusMinus } = correctGravity(gravity, state.pitchedAt ? state.must : null);
-  const tempC = entry.payload.placeC ?? gravity.sampleC;
-  state.readings.push({ id: entry.id, at: entry.at, sg, plusMinus, tempC, raw: gravity.reading, instrument: gravity.instrument });
-  if (!state.liquid) return;
-  patch.weighedGPerL = 0;
-  if (state.heldVolumes && daysBetween(state.heldVolumes.at, entry.at) >= FLAT_AFTER_DAYS) patch.heldVolumes = null;
-  if (state.pitchedAt) {
-    patch.liquid = withoutBoundSulfite(state.liquid, agreeWithReading(state.liquid, sg));
-    return;
-  }
-  const must = agreeWithMustReading(state.liquid, sg);
-  patch.liquid = must;
-  patch.must = must;
-}
-
-/** A keg that was opened has lost its gas after this long at rest, days. @source our estimate */
-const FLAT_AFTER_DAYS = 14;
-/** This much alcohol made binds whatever sulfite was free, % by volume. @source our estimate: yeast makes what binds it */
-const BINDS_BY_ABV = 0.3;
-/** Share of the total sulfite a ferment takes away with its gas. @source our estimate, about a quarter */
-const LOST_SULFITE = 0.25;
-
-/** Free sulfite left after an alcoholic ferment, or a part of one, counts as nothing. */
-function withoutBoundSulfite(before: Liquid, after: Liquid): Liquid {
-  if (after.freeSo2MgPerL === 0 || abvOf(after) - abvOf(before) < BINDS_BY_ABV) return after;
-  return { ...after, freeSo2MgPerL: 0, totalSo2MgPerL: after.totalSo2MgPerL * (1 - LOST_SULFITE) };
 }
 
 function added(state: Draft, entry: EntryOf<'addition'>): Patch {
