@@ -1,3 +1,4 @@
+import type { Entry } from '@trug/core';
 import { ulid } from 'ulid';
 import { sampleBatch, sampleEntry, sampleFill, sampleNote, samplePitch, sampleReading } from '../testing/sample-entries.js';
 import { startTestServer, type TestServer } from '../testing/test-server.js';

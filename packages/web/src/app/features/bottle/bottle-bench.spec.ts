@@ -80,6 +80,16 @@ describe('BottleBench', () => {
     await page.submit();
     expect(page.written()[1]?.payload).toMatchObject({ acknowledged: ['over-pressure'] });
   });
+  it('offers no words to type where what a high end may have left refuses these bottles', async () => {
+    const high = [filled(), pitched(), reading(7, 1.012), reading(18, 1.003), reading(40, 1.003)];
+    const page = await open(high, 41);
+    await page.choose('fizz', '2.6');
+    expect(page.text()).toContain('Ferment a small sample out');
+    expect(page.has('input[name=acknowledge]')).toBe(false);
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('these bottles would not stand it');
+    expect(page.written()).toEqual([]);
+  });
   it('strikes out priming for what was stabilised', async () => {
     const page = await open([
       ...finishedLog(),
