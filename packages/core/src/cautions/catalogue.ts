@@ -98,7 +98,7 @@ export const CAUTIONS = {
     id: 'scald',
     severity: 'note',
     text: 'Hot syrup scalds, and cracks glass jars.',
-    whatToDo: 'Let syrup cool to about the drink’s own heat before it goes in.',
+    whatToDo: 'Let syrup cool to about the warmth of the drink before it goes in.',
   },
   'lift-glass': {
     id: 'lift-glass',
@@ -139,13 +139,13 @@ export const CAUTIONS = {
   'ph-high': {
     id: 'ph-high',
     severity: 'caution',
-    text: 'Above pH 3.8 spoilage has an easy life, and above 4.0 food-poisoning bacteria may.',
+    text: 'Above pH 3.8 spoilage takes hold easily, and above 4.0 food-poisoning bacteria may grow.',
     whatToDo: 'Add acid or blend in sharp juice before you ferment.',
   },
   'ph-high-after': {
     id: 'ph-high-after',
     severity: 'caution',
-    text: 'Above pH 3.8 spoilage has an easy life, and above 4.0 food-poisoning bacteria may.',
+    text: 'Above pH 3.8 spoilage takes hold easily, and above 4.0 food-poisoning bacteria may grow.',
     whatToDo: 'Stop the change with sulfite for its pH, or put malic or tartaric acid back afterwards, and measure again.',
   },
   'mill-press': {

@@ -39,7 +39,7 @@ export function sentenceFor(facts: Facts, status: FermentStatus): string {
     case 'finished-at-tolerance':
       return `Stopped at ${figure(facts.abvNow, 1)} %, about all this yeast can stand, with sugar left at ${now}.`;
     case 'settled-short':
-      return `Settled a touch high: steady at ${now} for ${Math.round(facts.steadyDays)} days, and nothing is wrong.`;
+      return `Settled a touch high: steady at ${now} for ${Math.round(facts.steadyDays)} days. Nothing need be wrong; the last points may be sugar or not.`;
     case 'stalled':
       return `Stuck: steady at ${now} for ${Math.round(facts.steadyDays)} days, and it should reach about ${end}.`;
     case 'too-cold':
@@ -143,8 +143,13 @@ export function nextFor(facts: Facts, status: FermentStatus): NextAction {
   const [, from, to] = facts.input.yeast.tempC;
   switch (status) {
     case 'finished-dry':
-    case 'settled-short':
       return { kind: 'rack-or-bottle', text: 'Rack it off the lees, or bottle it.', on: today };
+    case 'settled-short':
+      return {
+        kind: 'rack-or-bottle',
+        text: 'Rack it. Before it is bottled, ferment a sample out in the warm or test it for sugar: until then what the sums still find counts as fizz.',
+        on: today,
+      };
     case 'finished-at-tolerance':
       return {
         kind: 'stabilise',

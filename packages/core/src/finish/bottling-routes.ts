@@ -32,7 +32,7 @@ export function bottlingRoutes({ way, verdict }: { readonly way: SealWay; readon
         unproven,
         stabilised: 'Sulfite and sorbate hold the yeast, so priming would stay flat.',
         'ended-high': high,
-        proven: 'Prime it and keep it in the warm for three weeks. The safest fizz in a bottle.',
+        proven: 'Prime it and keep it in the warm for three weeks. The bench says what your bottles stand.',
       }[way],
     },
     {

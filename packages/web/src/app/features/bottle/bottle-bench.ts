@@ -115,6 +115,14 @@ export class BottleBench {
     return run?.ok === true ? run.value : null;
   });
   protected readonly nameOf = (kindId: string): string => BOTTLE_KINDS.find((k) => k.id === kindId)?.name ?? kindId;
+  /** What it is primed for until the maker chooses. */
+  protected readonly usualFizz = computed(() => {
+    const plan = this.plan();
+    if (!plan) return '';
+    const [least] = plan.levels;
+    const holds = plan.levels.some((level) => level.holds);
+    return holds ? `As lively as these bottles take, ${plan.targetVolumes} vol` : `The least, ${least?.volumes ?? 0} vol: these bottles may not even take that`;
+  });
   /** Caps to draw: one for each bottle, or a row that stands for many. */
   protected readonly drawnCaps = computed(() => Array.from({ length: Math.min(60, this.run()?.value.bottleCount ?? 0) }, (_, i) => i));
   protected readonly runLine = computed(() => {
