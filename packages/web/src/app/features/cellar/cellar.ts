@@ -29,7 +29,9 @@ export class Cellar {
   protected readonly cautions = [caution('burst-glass'), caution('strength')];
 
   protected openOne(crate: CellarCrate, kindId: string): void {
-    const entry = this.writer.entry(crate.batchId, { kind: 'opened', payload: { kindId, count: 1 } });
+    // Never before what it was filled with, however quickly the one follows the other.
+    const after = this.views().find((v) => v.batch.id === crate.batchId)?.state.lastEntryAt ?? null;
+    const entry = this.writer.entry(crate.batchId, { kind: 'opened', payload: { kindId, count: 1 } }, after);
     void this.writer.file([entry], `One of ${crate.crate.name} opened, ${crate.left - 1} left.`);
   }
 }
