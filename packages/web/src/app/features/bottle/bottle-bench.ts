@@ -121,7 +121,7 @@ export class BottleBench {
     if (!plan) return '';
     const [least] = plan.levels;
     const holds = plan.levels.some((level) => level.holds);
-    return holds ? `As lively as these bottles take, ${plan.targetVolumes} vol` : `The least, ${least?.volumes ?? 0} vol: these bottles may not even take that`;
+    return holds ? `As lively as these bottles take, ${plan.targetVolumes} vol` : `The least there is, ${least?.volumes ?? 0} vol`;
   });
   /** Caps to draw: one for each bottle, or a row that stands for many. */
   protected readonly drawnCaps = computed(() => Array.from({ length: Math.min(60, this.run()?.value.bottleCount ?? 0) }, (_, i) => i));
