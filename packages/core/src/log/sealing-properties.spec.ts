@@ -32,6 +32,8 @@ interface Truth {
   stuck: boolean;
   /** Whether bacteria can turn the malic acid: sulfite after the end holds them, until yeast works again. */
   bacteria: boolean;
+  /** Sulfite put in since yeast last worked, mg/L. */
+  so2MgPerL: number;
   /** How far the maker's stem is off, SG. */
   stemOffSg: number;
 }
@@ -46,7 +48,10 @@ function gravityOf(t: Truth): number {
 }
 
 function ferment(t: Truth, sugarG: number): void {
-  if (sugarG / t.litres > 0.5) t.bacteria = true;
+  if (sugarG / t.litres > 0.5) {
+    t.bacteria = true;
+    t.so2MgPerL = 0;
+  }
   t.sugarG -= sugarG;
   t.alcoholG += sugarG * 0.469;
   t.otherG += sugarG * 0.04;
@@ -106,6 +111,7 @@ function begin(random: Random, make: LogMaker): Run {
     lazyG: random.uniform() < 0.3 ? 6 * random.uniform() : 0,
     stuck: false,
     bacteria: true,
+    so2MgPerL: 0,
     stemOffSg: (random.uniform() * 2 - 1) * 0.0006,
   };
   truth.sugarG = sugarFor(truth, sg);
@@ -205,7 +211,8 @@ function happen(t: Truth, entry: Entry): void {
     }
   } else if (entry.kind === 'stabilised' || (entry.kind === 'addition' && entry.payload.what === 'sulfite')) {
     // At pH 3.5 half a milligram of molecular sulfite takes 25 mg/L free; half of what goes in stays free.
-    if (abvOf(t) > 2 && (entry.payload as { so2MgPerL: number }).so2MgPerL >= 50) t.bacteria = false;
+    if (abvOf(t) > 2) t.so2MgPerL += (entry.payload as { so2MgPerL: number }).so2MgPerL;
+    if (t.so2MgPerL >= 50) t.bacteria = false;
   } else if (entry.kind === 'moved') t.tempC = entry.payload.tempC;
   else if (entry.kind === 'pitched') {
     t.yeast = true;
