@@ -1,7 +1,7 @@
 // A clock that is 90 days ahead, then right again, then three hours back, for makers far east and far west: nothing is
 // locked, what was filed last counts, and days are the maker's own.
 import { effectiveEntries, replay, dayText } from '@trug/core';
-import { ask, entry, newBatch, removeFolder, tally, tempFolder, up } from './lib.mjs';
+import { ask, entry, fill, newBatch, rawGravity, removeFolder, tally, tempFolder, up } from './lib.mjs';
 
 const RIGHT = '2026-11-23T09:00:00.000Z';
 const AHEAD = '2027-02-21T09:00:00.000Z';
@@ -13,20 +13,7 @@ const ZONES = [
 ];
 
 const made = (batchId, kind, payload, at) => ({ ...entry(batchId, kind, payload), at, writtenAt: at });
-const gravity = (reading) => ({ instrument: 'hydrometer', reading, sampleC: 20, calibratedAtC: 20, offsetSg: 0 });
-const reading = (sg) => ({ gravity: gravity(sg), ph: null, taGPerL: null, placeC: 18, insistedOn: [], bubbles: null, smell: null });
-const filled = {
-  source: 'carton',
-  fruit: 'apple',
-  volumeL: 4,
-  gravity: gravity(1.046),
-  ph: null,
-  taGPerL: null,
-  tanninGPerL: null,
-  yanMgPerL: null,
-  vessels: [],
-  tempC: 18,
-};
+const reading = (sg) => ({ gravity: rawGravity(sg), ph: null, taGPerL: null, placeC: 18, insistedOn: [], bubbles: null, smell: null });
 const corrected = (batchId, of, payload, at, writtenAt) => ({
   ...made(batchId, 'corrected', { entryId: of.id, replacement: payload === null ? null : { kind: of.kind, at, note: '', payload } }, at),
   writtenAt,
@@ -47,7 +34,8 @@ async function oneMaker({ zone, at, day }, report) {
   };
   const settings = (await ask(server.url, 'GET', '/api/settings')).json();
   await ask(server.url, 'PUT', '/api/settings', { ...settings, timeZone: zone, timeZoneChosen: true });
-  const start = made(batch.id, 'filled', filled, '2026-11-01T09:00:00.000Z');
+  const startedAt = '2026-11-01T09:00:00.000Z';
+  const start = { ...fill(batch.id), at: startedAt, writtenAt: startedAt };
   await ask(server.url, 'POST', '/api/batches', { ...batch, entries: [start] });
   const pitch = made(batch.id, 'pitched', { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: 18 }, '2026-11-02T09:00:00.000Z');
   await file(pitch);

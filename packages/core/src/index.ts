@@ -163,7 +163,7 @@ export { judgeState } from './log/judge-state.js';
 export { sealedGasOf, warmestSinceEnd } from './log/sealed-gas-of.js';
 export { sealWay, maySeal, type SealWay } from './log/sealing.js';
 export { checkBottling, type BottlingCheck } from './log/bottling-check.js';
-export { waysToHold, levelHolds, liveliestLevel, type WayToHold } from './bottle/ways-to-hold.js';
+export { fizzChoice, waysToHold, type FizzChoice, type WayToHold } from './bottle/ways-to-hold.js';
 export { checkEntryAgainst, COLD_KEG_MOST_C, type EntryCheck } from './log/check-entry.js';
 export { describeEntry, type EntryWords } from './log/describe-entry.js';
 // planning

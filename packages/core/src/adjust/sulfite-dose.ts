@@ -35,7 +35,7 @@ export interface SulfiteDose {
 }
 
 /** Sulfur dioxide in each salt, by mass. @source molar masses, as sold: 57.6 % and 67.4 % */
-const SO2_FRACTION = { 'potassium-metabisulfite': 0.576, 'sodium-metabisulfite': 0.674 } as const;
+export const SO2_FRACTION = { 'potassium-metabisulfite': 0.576, 'sodium-metabisulfite': 0.674 } as const;
 /** @source usual tablet: 50 mg/L in 4.5 L */
 const TABLET_MG_SO2 = 225;
 /** Sulfur dioxide of a gram of each powder, or of a tablet, mg. @source as above */

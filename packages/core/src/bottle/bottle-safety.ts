@@ -11,9 +11,12 @@ import { BOTTLE_HEADSPACE_FRACTION, chanceOverPressure, gasParts, pressureBand, 
 const CAREFUL_CHANCE = 0.001;
 export const REFUSE_CHANCE = 0.01;
 /** The least that the hottest day of a store is taken for, °C. @source our rule: bottles are moved, given away and kept through a power cut, and a room reaches this */
-export const LEAST_HOTTEST_C = 25;
+const LEAST_HOTTEST_C = 25;
 /** What a bottle not made for pressure stands, bar gauge. @source estimate: a driven cork creeps at about one and a half bar */
-export const NO_PRESSURE_BAR = 1.5;
+const NO_PRESSURE_BAR = 1.5;
+/** The hottest day that bottles are judged by. */
+export const hottestTaken = (hottestC: number): number => Math.max(LEAST_HOTTEST_C, hottestC);
+const limitOf = ({ limitBar }: BottleKind): number => limitBar ?? NO_PRESSURE_BAR;
 /** Bottles of a lot where nobody counted them. */
 const USUAL_COUNT = 40;
 
@@ -50,7 +53,7 @@ const FIZZY_VOLUMES = 0.3;
 export function lotChance({ gas, bottle, hottestC, bottleCount = USUAL_COUNT }: Omit<BottleSafetyInput, 'provenFinished'>): number {
   inRange('hottestC', hottestC, { min: 0, max: 60 });
   inRange('bottleCount', bottleCount, { min: 1, max: 5000 });
-  return chanceOverPressure(gas, { bar: bottle.limitBar ?? NO_PRESSURE_BAR, tempC: Math.max(LEAST_HOTTEST_C, hottestC), bottleCount });
+  return chanceOverPressure(gas, { bar: limitOf(bottle), tempC: hottestTaken(hottestC), bottleCount });
 }
 
 /**
@@ -67,7 +70,7 @@ export function bottleSafety(input: BottleSafetyInput): Worked<BottleSafety> {
   const { gas, bottle, provenFinished } = input;
   const chanceOverLimit = lotChance(input);
   const parts = gasParts(gas);
-  const hottestC = Math.max(LEAST_HOTTEST_C, input.hottestC);
+  const hottestC = hottestTaken(input.hottestC);
   const co2Volumes = parts.residual + parts.weighed + parts.leftover + parts.malic;
   const hottest = pressureBand(gas, hottestC);
   const fizzy = parts.weighed + parts.leftover > FIZZY_VOLUMES;
@@ -101,7 +104,7 @@ export function bottleSafety(input: BottleSafetyInput): Worked<BottleSafety> {
       },
       {
         label: 'How sure',
-        expression: `sugar left ±${figure(gas.sugarSdGPerL, 1)} g/L, weighing ±5 %, 60–100 % of the dissolved gas still there, against ${figure(bottle.limitBar ?? NO_PRESSURE_BAR, 1)} bar`,
+        expression: `sugar left ±${figure(gas.sugarSdGPerL, 1)} g/L, weighing ±5 %, 60–100 % of the dissolved gas still there, against ${figure(limitOf(bottle), 1)} bar`,
         result: chanceText(chanceOverLimit),
         source: 'independent errors, for the whole lot; one gravity point left is about 0.55 volumes',
       },

@@ -14,6 +14,9 @@ export const CO2_G_PER_VOLUME = 1.9768;
 /** g of CO₂ from one g of hexose. @source molar masses 2 × 44.01 / 180.16 */
 export const CO2_PER_HEXOSE = 0.489;
 
+/** CO₂ that sugar makes when all of it ferments, volumes, from g/L as hexose. */
+export const volumesFromHexose = (hexoseGPerL: number): number => (hexoseGPerL * CO2_PER_HEXOSE) / CO2_G_PER_VOLUME;
+
 /** How the sugar goes in. */
 export type PrimingMode = 'bulk' | 'per-bottle';
 
@@ -62,7 +65,7 @@ export function primingSugar(input: PrimingInput): Worked<Priming> {
     throw new CoreError('NOT_ALLOWED', `${kind.name} does not ferment, so it makes no fizz`, { field: 'fermentableId', given: fermentableId });
   }
   const residualVolumes = residualCo2({ warmestSinceEndC: input.warmestSinceEndC });
-  const fromLeftoverVolumes = (fermentableGPerL(liquid) * CO2_PER_HEXOSE) / CO2_G_PER_VOLUME;
+  const fromLeftoverVolumes = volumesFromHexose(fermentableGPerL(liquid));
   const missing = targetVolumes - residualVolumes - fromLeftoverVolumes;
   if (missing < -1e-9) {
     throw new CoreError('UNREACHABLE', `it will reach ${figure(residualVolumes + fromLeftoverVolumes, 1)} volumes with no sugar added`, {

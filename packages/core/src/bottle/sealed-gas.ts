@@ -4,12 +4,14 @@ import type { Liquid } from '../liquid/liquid.js';
 import { abvOf, dryAbvOf, fermentableGPerL } from '../liquid/views.js';
 import { normalCdf, normalPdf } from '../numeric/normal.js';
 import { bottlePressure, RESIDUAL_SHARE, residualCo2, volumesAt } from './co2-solubility.js';
-import { CO2_G_PER_VOLUME, CO2_PER_HEXOSE } from './priming-sugar.js';
+import { volumesFromHexose } from './priming-sugar.js';
 
 /** CO₂ of a g/L of malic acid that turns to lactic, volumes. @source molar masses, 44.01 / 134.09 ÷ 1.9768 */
 export const VOLUMES_PER_MALIC_G_PER_L = 0.166;
 /** Sugar behind a point of gravity, g/L as hexose. @source mass balance */
 export const HEXOSE_G_PER_L_PER_POINT = 2.24;
+/** How well a test for sugar tells what is left, one standard deviation, g/L as hexose. @source estimate: the steps of a test's colours */
+export const SUGAR_TEST_SD_G_PER_L = 1;
 /** Gas space of a filled bottle as a share of the drink. @source estimate: 30 mm in the neck of a 500 mL bottle */
 export const BOTTLE_HEADSPACE_FRACTION = 0.04;
 /** Pressure of the air shut in at filling, less what its oxygen is taken up, bar. @source estimate: nitrogen of a headspace filled in air */
@@ -40,8 +42,6 @@ const BOTTLE_SD_VOLUMES = 0.02;
 /** Of the warmest temperature since the end, volumes. @source estimate: a shed thermometer, 2 °C */
 const WARMTH_SD_VOLUMES = 0.05;
 
-const volumesOf = (hexoseGPerL: number): number => (hexoseGPerL * CO2_PER_HEXOSE) / CO2_G_PER_VOLUME;
-
 /** The parts of the gas, volumes. */
 export interface GasParts {
   /** Still dissolved, at most. */
@@ -64,9 +64,9 @@ export function gasParts(gas: SealedGas): GasParts {
   const weighedGPerL = Math.min(sugar, Math.max(0, gas.weighedGPerL));
   return {
     residual: Math.max(gas.heldVolumes ?? 0, residualCo2({ warmestSinceEndC: gas.warmestSinceEndC, abv: Math.min(25, abvOf(gas.liquid)) })),
-    weighed: volumesOf(weighedGPerL),
-    leftover: volumesOf(sugar - weighedGPerL),
-    leftoverSd: volumesOf(gas.sugarSdGPerL),
+    weighed: volumesFromHexose(weighedGPerL),
+    leftover: volumesFromHexose(sugar - weighedGPerL),
+    leftoverSd: volumesFromHexose(gas.sugarSdGPerL),
     malic: gas.malolactic === 'over' ? 0 : malicThatTurns(gas.liquid) * VOLUMES_PER_MALIC_G_PER_L,
   };
 }

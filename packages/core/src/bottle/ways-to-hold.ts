@@ -1,10 +1,9 @@
-import type { BottleKind } from './bottle-kinds.js';
-import { bottleById } from './bottle-kinds.js';
+import { attempt } from '../errors/attempt.js';
+import { bottleById, type BottleKind } from './bottle-kinds.js';
 import { lotChance, REFUSE_CHANCE, type BottleSafetyInput } from './bottle-safety.js';
 import { FIZZ_LEVELS, type FizzLevel } from './fizz-levels.js';
-import { attempt } from '../errors/attempt.js';
 import { primingSugar } from './priming-sugar.js';
-import { withPriming, type SealedGas } from './sealed-gas.js';
+import { SUGAR_TEST_SD_G_PER_L, withPriming, type SealedGas } from './sealed-gas.js';
 
 /** Something that would make bottles hold which would not as things stand. */
 export interface WayToHold {
@@ -13,12 +12,9 @@ export interface WayToHold {
   readonly chanceOverLimit: number;
 }
 
-/** What a test that finds next to nothing leaves unknown, g/L as hexose. @source estimate: the steps of a sugar test's colours */
-const TESTED_SD_G_PER_L = 1;
-
 /** The drink with no more sugar in it than was weighed in. */
 function knownDry(gas: SealedGas): SealedGas {
-  return { ...gas, liquid: { ...gas.liquid, sucroseGPerL: 0, hexoseGPerL: gas.weighedGPerL }, sugarSdGPerL: TESTED_SD_G_PER_L };
+  return { ...gas, liquid: { ...gas.liquid, sucroseGPerL: 0, hexoseGPerL: gas.weighedGPerL }, sugarSdGPerL: SUGAR_TEST_SD_G_PER_L };
 }
 
 /**
@@ -71,7 +67,7 @@ export interface LevelInput {
  * @param input - the drink before priming, the sugar, the bottles and the hottest day
  * @returns false also where the drink would be fizzier than that with no sugar at all
  */
-export function levelHolds(level: FizzLevel, { gas, fermentableId, bottles, hottestC }: LevelInput): boolean {
+function levelHolds(level: FizzLevel, { gas, fermentableId, bottles, hottestC }: LevelInput): boolean {
   const { liquid, warmestSinceEndC } = gas;
   const priming = attempt(() => primingSugar({ liquid, targetVolumes: level.volumes, warmestSinceEndC, fermentableId, mode: 'bulk' }));
   if (!priming.ok) return false;
@@ -79,8 +75,21 @@ export function levelHolds(level: FizzLevel, { gas, fermentableId, bottles, hott
   return bottles.every((bottle) => bottle.limitBar !== null && lotChance({ gas: primed, bottle, hottestC }) <= REFUSE_CHANCE);
 }
 
-/** The liveliest level that the bottles stand; the least where they stand none. */
-export function liveliestLevel(input: LevelInput): FizzLevel {
+/** The levels of fizz, and which of them the bottles stand. */
+export interface FizzChoice {
+  readonly levels: readonly (FizzLevel & { readonly holds: boolean })[];
+  /** The liveliest that they stand; the least where they stand none. */
+  readonly liveliest: FizzLevel;
+}
+
+/**
+ * What the chosen bottles stand of each level of fizz.
+ *
+ * @param input - the drink before priming, the sugar, the bottles and the hottest day
+ * @returns every level, and the liveliest that holds
+ */
+export function fizzChoice(input: LevelInput): FizzChoice {
+  const levels = FIZZ_LEVELS.map((level) => ({ ...level, holds: levelHolds(level, input) }));
   const [least] = FIZZ_LEVELS;
-  return [...FIZZ_LEVELS].reverse().find((level) => levelHolds(level, input)) ?? least;
+  return { levels, liveliest: levels.findLast((level) => level.holds) ?? least };
 }

@@ -55,12 +55,18 @@ export function sentenceFor(facts: Facts, status: FermentStatus): string {
   }
 }
 
+/** Days that equal readings must span to prove an end where it stands; null where it stands near none. */
+function proofDays({ stopsAtTolerance, last, endSg }: Facts): number | null {
+  if (stopsAtTolerance || last.sg > endSg + TOUCH_HIGH_SG) return null;
+  return last.sg <= endSg + AT_END_SG ? PROOF_DAYS : SHORT_PROOF_DAYS;
+}
+
 /** What an equal reading would prove, and after how long: less than the craft's week never does. */
 function tooFewSentence(facts: Facts, now: string): string {
-  if (facts.stopsAtTolerance || facts.last.sg > facts.endSg + TOUCH_HIGH_SG)
-    return `Cannot tell yet: ${now}, and too few readings, or too close together, to say more.`;
+  const days = proofDays(facts);
+  if (days === null) return `Cannot tell yet: ${now}, and too few readings, or too close together, to say more.`;
   const stood = facts.steadyDays > 0 ? `steady at ${now} for ${facts.steadyDays} days, which is too short` : `${now} is one reading`;
-  return facts.last.sg <= facts.endSg + AT_END_SG
+  return days === PROOF_DAYS
     ? `Cannot tell yet: ${stood}. Equal readings over a week would prove it.`
     : `Cannot tell yet: ${stood}. It is a touch high, so equal readings must span two weeks to prove an end.`;
 }
@@ -68,8 +74,8 @@ function tooFewSentence(facts: Facts, now: string): string {
 /** The day from which a reading would prove an end; a week on where the gravity is nowhere near one. */
 function proofOn(facts: Facts): string {
   const { zone } = facts.input;
-  if (facts.stopsAtTolerance || facts.last.sg > facts.endSg + TOUCH_HIGH_SG) return dateAfter(facts.last.at, PROOF_DAYS, zone);
-  const days = facts.last.sg <= facts.endSg + AT_END_SG ? PROOF_DAYS : SHORT_PROOF_DAYS;
+  const days = proofDays(facts);
+  if (days === null) return dateAfter(facts.last.at, PROOF_DAYS, zone);
   const from = facts.steadyDays > 0 ? facts.steadyFrom.at : facts.last.at;
   const on = dateAfter(from, days, zone);
   return on > dateAfter(facts.last.at, 0, zone) ? on : dateAfter(facts.last.at, PROOF_DAYS, zone);

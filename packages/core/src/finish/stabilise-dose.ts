@@ -1,7 +1,8 @@
-import { freeSo2For, TOTAL_CAP_MG_PER_L } from '../adjust/sulfite-dose.js';
+import { freeSo2For, SO2_FRACTION, TOTAL_CAP_MG_PER_L } from '../adjust/sulfite-dose.js';
 import { caution } from '../cautions/catalogue.js';
 import type { Caution } from '../cautions/caution.js';
 import { phOf } from '../liquid/acid-chemistry.js';
+import { FREE_SHARE_OF_SULFITE } from '../liquid/additions.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { abvOf } from '../liquid/views.js';
 import { figure } from '../worked/figures.js';
@@ -29,11 +30,8 @@ const SORBIC_STRONG = { abv: 14, mgPerL: 100 };
 const PKA_SORBIC = 4.76;
 /** @source usual legal limit, 200 mg/L */
 const SORBIC_CAP_MG_PER_L = 200;
-/** @source molar masses: sorbic acid 112.13, potassium sorbate 150.22; SO₂ in potassium metabisulfite as sold */
+/** @source molar masses: sorbic acid 112.13, potassium sorbate 150.22 */
 const SORBIC_IN_SORBATE = 0.746;
-const SO2_IN_METABISULFITE = 0.576;
-/** Share of an addition that stays free. @source our estimate: about half binds */
-const FREE_SHARE = 0.5;
 /** A dose this close to the whole one counts: scales and spoons are no better. @source estimate */
 const NEARLY = 0.95;
 
@@ -54,11 +52,11 @@ function sorbicNeeded(liquid: Liquid): number {
  */
 export function stabiliseDose({ liquid }: { readonly liquid: Liquid }): Worked<StabiliseDose> {
   const free = freeSo2For(phOf(liquid), MOLECULAR_MG_PER_L);
-  const wanted = Math.max(0, (free - liquid.freeSo2MgPerL) / FREE_SHARE);
+  const wanted = Math.max(0, (free - liquid.freeSo2MgPerL) / FREE_SHARE_OF_SULFITE);
   const room = Math.max(0, TOTAL_CAP_MG_PER_L - liquid.totalSo2MgPerL);
   const so2MgPerL = Math.min(wanted, room);
   const sorbicMgPerL = Math.max(0, sorbicNeeded(liquid) - liquid.sorbateMgPerL);
-  const metabisulfiteG = (so2MgPerL * liquid.volumeL) / 1000 / SO2_IN_METABISULFITE;
+  const metabisulfiteG = (so2MgPerL * liquid.volumeL) / 1000 / SO2_FRACTION['potassium-metabisulfite'];
   const sorbateG = (sorbicMgPerL * liquid.volumeL) / 1000 / SORBIC_IN_SORBATE;
   const cautions: Caution[] = [caution('sulfite'), caution('allergen'), ...(wanted > room ? [caution('sulfite-total')] : [])];
   return worked(

@@ -1,6 +1,5 @@
 import type { FermentSetting } from './ferment-model.js';
-import type { RateBelief } from './traits-prior.js';
-import { SPREAD } from './traits-prior.js';
+import { SPREAD, type RateBelief } from './traits-prior.js';
 
 /**
  * Shapes a fall of gravity can have. Real ferments share no one curve: some end abruptly, some with a long thin tail, some
@@ -43,6 +42,13 @@ export interface Curve {
 const LN2 = Math.LN2;
 const weibull = (t: number, half: number, steep: number): number => 1 - Math.exp(-LN2 * (t / half) ** steep);
 
+/** An S about its half, begun at nothing. */
+function logistic(t: number, half: number, steep: number): number {
+  const k = 2.2 * steep;
+  const at0 = 1 / (1 + Math.exp(k));
+  return (1 / (1 + Math.exp(-k * (t / half - 1))) - at0) / (1 - at0);
+}
+
 /** Share of the fall that is over after some days of the clock, 0–1. */
 export function shareFallen(curve: Curve, clockDays: number): number {
   return Math.min(curve.stopsAt, fallen(curve, clockDays - curve.lag));
@@ -61,20 +67,13 @@ function fallen({ family, half, steep, firstShare, secondFrom, secondHalf }: Cur
       const c = Math.log(b / -Math.log(0.5 + 0.5 * least)) / half;
       return (Math.exp(-b * Math.exp(-c * t)) - least) / (1 - least);
     }
-    case 'logistic': {
-      const k = 2.2 * steep;
-      const at0 = 1 / (1 + Math.exp(k));
-      return (1 / (1 + Math.exp(-k * (t / half - 1))) - at0) / (1 - at0);
-    }
+    case 'logistic':
+      return logistic(t, half, steep);
     case 'two-phase':
       return firstShare * weibull(t, half, steep) + (1 - firstShare) * (1 - Math.exp((-LN2 * t) / secondHalf));
-    case 'second-wind': {
+    case 'second-wind':
       // It stands still for a while, and goes on where it stood.
-      const going = t <= secondFrom ? t : Math.max(secondFrom, t - secondHalf);
-      const k = 2.2 * steep;
-      const at0 = 1 / (1 + Math.exp(k));
-      return (1 / (1 + Math.exp(-k * (going / half - 1))) - at0) / (1 - at0);
-    }
+      return logistic(t <= secondFrom ? t : Math.max(secondFrom, t - secondHalf), half, steep);
     case 'abrupt': {
       // Falls along nearly a straight line and ends within days.
       const u = Math.min(1, t / (2 * half));
@@ -90,7 +89,7 @@ export interface CurvePrior {
   /** Days of lag and of half the fall that the growth model gives, on the clock. */
   readonly lag: number;
   readonly half: number;
-  /** Gravity at which the yeast's usual tolerance stops it, and what a % of it more or less moves that by. */
+  /** What this kind of yeast stands, % by volume. */
   readonly toleranceAbv: readonly [low: number, high: number];
 }
 

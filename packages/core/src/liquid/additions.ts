@@ -69,7 +69,7 @@ export function addSweetener(liquid: Liquid, addition: { readonly sweetenerId: s
 }
 
 /** Share of added sulfite that stays free. @source our estimate: about half binds in sound juice */
-const FREE_SHARE_OF_SULFITE = 0.5;
+export const FREE_SHARE_OF_SULFITE = 0.5;
 
 /**
  * The liquid with sulfite added. About half binds at once.

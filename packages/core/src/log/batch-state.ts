@@ -114,7 +114,7 @@ export interface BatchState {
   readonly weighedGPerL: number;
   /** When something fermentable last went into a drink whose end was proven. */
   readonly wokenAt: string | null;
-  readonly primed: { readonly at: string; readonly volumes: number; readonly mode: 'bulk' | 'per-bottle' } | null;
+  readonly primed: { readonly at: string; readonly mode: 'bulk' | 'per-bottle' } | null;
   readonly crates: readonly Crate[];
   readonly keg: Keg | null;
   /** Gas of a keg that was opened and has not stood open since. */

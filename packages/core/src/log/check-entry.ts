@@ -32,6 +32,8 @@ const unless = (acknowledged: readonly string[], ...ids: readonly CautionId[]): 
   dangers: ids.filter((id) => !acknowledged.includes(id)).map((id) => caution(id)),
 });
 
+const IN_A_KEG = 'It is sealed in a keg. Let the gas off and open the keg first: its page says how.';
+
 /** Acts on the drink itself, which nobody can do to a sealed keg or through glass. */
 const ON_THE_DRINK: ReadonlySet<EntryKind> = new Set(['addition', 'pitched', 'blended', 'sweetened', 'primed', 'stabilised', 'clarified', 'racked', 'split']);
 
@@ -45,7 +47,7 @@ const ON_THE_DRINK: ReadonlySet<EntryKind> = new Set(['addition', 'pitched', 'bl
  * @returns a refusal, and the dangers still to be acknowledged
  */
 export function checkEntryAgainst(state: BatchState, verdict: Verdict | null, entry: Entry): EntryCheck {
-  if (ON_THE_DRINK.has(entry.kind) && state.keg) return refuse('It is sealed in a keg. Let the gas off and open the keg first: its page says how.');
+  if (ON_THE_DRINK.has(entry.kind) && state.keg) return refuse(IN_A_KEG);
   if (ON_THE_DRINK.has(entry.kind) && !state.liquid && state.crates.length > 0) return refuse('It is in bottles, so nothing goes into it any more.');
   switch (entry.kind) {
     case 'primed':
@@ -89,7 +91,7 @@ function checkPriming(state: BatchState, verdict: Verdict | null): EntryCheck {
 
 function checkFilling(state: BatchState, verdict: Verdict | null, { bottles, hottestC, acknowledged }: EntryOf<'bottled'>['payload']): EntryCheck {
   const way = sealWay(state, verdict);
-  if (state.keg) return refuse('It is sealed in a keg. Let the gas off and open the keg first: its page says how.');
+  if (state.keg) return refuse(IN_A_KEG);
   if (way === 'unproven') return refuse(unprovenWords(state, verdict));
   const gas = sealedGasOf(state);
   if (!gas) return CLEAR;

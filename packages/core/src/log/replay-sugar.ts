@@ -1,6 +1,4 @@
-import { residualCo2 } from '../bottle/co2-solubility.js';
-import { CO2_G_PER_VOLUME, CO2_PER_HEXOSE } from '../bottle/priming-sugar.js';
-import { HEXOSE_G_PER_L_PER_POINT } from '../bottle/sealed-gas.js';
+import { HEXOSE_G_PER_L_PER_POINT, SUGAR_TEST_SD_G_PER_L } from '../bottle/sealed-gas.js';
 import { provesFinished } from '../ferment/verdict.js';
 import { isFullDose } from '../finish/stabilise-dose.js';
 import { addFermentable, addSulfite, hexoseFrom } from '../liquid/additions.js';
@@ -26,6 +24,9 @@ const LITTLE_SUGAR_G_PER_L = 0.3;
 /** Sulfite and sorbate within this of the sugar still meet yeast that has not woken, days. @source our estimate */
 const WAKES_AFTER_DAYS = 1;
 
+/** Whether sugar came in so lately that the yeast of a drink proven before it has not woken. */
+const justWoken = ({ wokenAt }: BatchState, at: string): boolean => wokenAt !== null && daysBetween(wokenAt, at) <= WAKES_AFTER_DAYS;
+
 /** Whether the end is proven at a moment, by what the log says so far. */
 function isProven(state: BatchState, at: string): boolean {
   const verdict = judgeState(state, at);
@@ -36,22 +37,27 @@ function isProven(state: BatchState, at: string): boolean {
 export function noteSugar(state: Draft, at: string, before: Liquid, after: Liquid): Patch {
   if (!state.pitchedAt) return {};
   const sugarless = fermentableGPerL(after) * after.volumeL <= fermentableGPerL(before) * before.volumeL + LITTLE_SUGAR_G_PER_L * after.volumeL;
-  const justWoken = state.wokenAt !== null && daysBetween(state.wokenAt, at) <= WAKES_AFTER_DAYS;
-  const wasProven = !sugarless && !justWoken && isProven(state, at);
+  const woken = justWoken(state, at);
+  const wasProven = !sugarless && !woken && isProven(state, at);
   state.judged.push({ at, kind: 'gravity-changed', deltaSg: gravityOf(after) - gravityOf(before), sugarless });
   if (sugarless) return {};
-  return { tested: null, wokenAt: justWoken ? state.wokenAt : wasProven ? at : null };
+  return { tested: null, wokenAt: woken ? state.wokenAt : wasProven ? at : null };
 }
 
 /** An addition that moves the gravity by hand; after pitching, readings on its two sides cannot be compared as they are. */
 export function moveGravity(state: Draft, at: string, act: (liquid: Liquid) => Liquid, sugarG = 0): Patch {
   const before = inHand(state);
-  const patch = both(state, act);
-  const after = patch.liquid ?? before;
-  const weighedGPerL = (state.weighedGPerL * before.volumeL + sugarG) / after.volumeL;
+  const patch = weighedIn(state, act, sugarG);
   // Before yeast the must is now what the recipe says, until it is read.
   const originalBy = state.pitchedAt ? state.originalBy : 'sum';
-  return { ...patch, weighedGPerL, originalBy, ...noteSugar(state, at, before, after) };
+  return { ...patch, originalBy, ...noteSugar(state, at, before, patch.liquid ?? before) };
+}
+
+/** Something stirred in, of which so much sugar was weighed, g as hexose. */
+function weighedIn(state: Draft, act: (liquid: Liquid) => Liquid, sugarG: number): Patch {
+  const before = inHand(state);
+  const patch = both(state, act);
+  return { ...patch, weighedGPerL: (state.weighedGPerL * before.volumeL + sugarG) / (patch.liquid ?? before).volumeL };
 }
 
 /** A sugar, syrup or sweetener: whatever of it ferments counts. */
@@ -61,20 +67,11 @@ export function sugared(state: Draft, at: string, added: { readonly fermentableI
 
 /** Priming leaves the proof as it is: its sugar is weighed, and meant to ferment in the bottle. */
 export function primed(state: Draft, { at, payload }: EntryOf<'primed'>): Patch {
-  const before = inHand(state);
-  const patch = both(state, (l) => addFermentable(l, payload));
-  const after = patch.liquid ?? before;
-  const sugarG = hexoseFrom(payload);
-  const fromSugar = ((sugarG / after.volumeL) * CO2_PER_HEXOSE) / CO2_G_PER_VOLUME;
-  // More sugar than the target needs makes more fizz; less is made up by sugar the bench found still in the drink.
-  const volumes = Math.max(payload.targetVolumes, residualCo2(payload) + fromSugar) + (state.primed ? state.primed.volumes - residualCo2(payload) : 0);
-  const weighedGPerL = (state.weighedGPerL * before.volumeL + sugarG) / after.volumeL;
-  return { ...patch, weighedGPerL, primed: { at, volumes, mode: payload.mode } };
+  return { ...weighedIn(state, (l) => addFermentable(l, payload), hexoseFrom(payload)), primed: { at, mode: payload.mode } };
 }
 
-/** How well a test tells the sugar left, g/L as hexose. @source estimates: two readings of one sample with one stem; the steps of a test's colours */
+/** How well a sample fermented out tells the sugar left, g/L as hexose. @source estimate: two readings of one sample with one stem */
 const FORCED_SD_G_PER_L = 0.0007 * 1000 * HEXOSE_G_PER_L_PER_POINT;
-const SUGAR_TEST_SD_G_PER_L = 1;
 
 /**
  * The sugar a test found.
@@ -136,8 +133,19 @@ export function tested(state: Draft, { at, payload }: EntryOf<'tested'>): Patch 
 export function stabilised(state: Draft, { at, payload }: EntryOf<'stabilised'>): Patch {
   const why = whyNotStabilised(state, at, payload);
   const patch = both(state, (l) => ({ ...addSulfite(l, payload.so2MgPerL), sorbateMgPerL: l.sorbateMgPerL + payload.sorbateMgPerL }));
-  return why === null ? { ...patch, stabilisedAt: at, notStabilised: null } : { ...patch, notStabilised: { at, why } };
+  return why === null ? { ...patch, stabilisedAt: at, notStabilised: null } : { ...patch, notStabilised: { at, why: NOT_STABILISED[why] } };
 }
+
+/** Why sulfite and sorbate do not stabilise a drink, in words. */
+export const NOT_STABILISED = {
+  unproven: 'its end was not proven',
+  'on-lees': 'it still stood on its lees',
+  malolactic: 'the malolactic change was under way',
+  dose: 'the dose was less than it takes',
+} as const;
+
+/** One of the reasons. */
+export type NotStabilised = keyof typeof NOT_STABILISED;
 
 /**
  * Why sulfite and sorbate would not stabilise a drink as it stands.
@@ -147,11 +155,10 @@ export function stabilised(state: Draft, { at, payload }: EntryOf<'stabilised'>)
  * @param dose - what goes in, mg/L
  * @returns the reason; null when they would
  */
-export function whyNotStabilised(state: BatchState, at: string, dose: EntryOf<'stabilised'>['payload']): string | null {
-  const justWoken = state.wokenAt !== null && daysBetween(state.wokenAt, at) <= WAKES_AFTER_DAYS;
-  if (!justWoken && !isProven(state, at)) return 'its end was not proven';
-  if (state.rackedAt === null) return 'it still stood on its lees';
-  if (state.malolactic?.done === false) return 'the malolactic change was under way';
-  if (!state.liquid || !isFullDose(state.liquid, dose)) return 'the dose was less than it takes';
+export function whyNotStabilised(state: BatchState, at: string, dose: EntryOf<'stabilised'>['payload']): NotStabilised | null {
+  if (!justWoken(state, at) && !isProven(state, at)) return 'unproven';
+  if (state.rackedAt === null) return 'on-lees';
+  if (state.malolactic?.done === false) return 'malolactic';
+  if (!state.liquid || !isFullDose(state.liquid, dose)) return 'dose';
   return null;
 }

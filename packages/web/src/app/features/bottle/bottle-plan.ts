@@ -1,12 +1,11 @@
-import type { BatchState, BottlingCheck, Liquid, RouteId, WayToHold, Worked } from '@trug/core';
+import type { BatchState, BottlingCheck, FizzChoice, Liquid, RouteId, WayToHold, Worked } from '@trug/core';
 import { BOTTLE_KINDS, bottleById } from '@trug/core/bottle/bottle-kinds';
-import { LEAST_HOTTEST_C } from '@trug/core/bottle/bottle-safety';
-import { FIZZ_LEVELS } from '@trug/core/bottle/fizz-levels';
+import { hottestTaken } from '@trug/core/bottle/bottle-safety';
 import { planBottles, type BottlePlan } from '@trug/core/bottle/plan-bottles';
 import { primingSugar, type Priming } from '@trug/core/bottle/priming-sugar';
 import { attempt, type Attempt } from '@trug/core/errors/attempt';
 import { pressureBand, withPriming, type PressureBand } from '@trug/core/bottle/sealed-gas';
-import { levelHolds, liveliestLevel, waysToHold } from '@trug/core/bottle/ways-to-hold';
+import { fizzChoice, waysToHold } from '@trug/core/bottle/ways-to-hold';
 import type { Verdict } from '@trug/core/ferment/verdict';
 import { checkBottling } from '@trug/core/log/bottling-check';
 import { sealedGasOf } from '@trug/core/log/sealed-gas-of';
@@ -63,7 +62,7 @@ export interface BenchPlan {
   readonly liquid: Liquid;
   /** The fizz it is primed for, volumes. */
   readonly targetVolumes: number;
-  readonly levels: readonly { readonly name: string; readonly volumes: number; readonly holds: boolean }[];
+  readonly levels: FizzChoice['levels'];
   readonly priming: Attempt<Worked<Priming>> | null;
   readonly run: Attempt<Worked<BottlePlan>>;
   readonly bands: readonly (PressureBand & { readonly name: string })[];
@@ -98,7 +97,8 @@ export function benchPlan(input: BottleInputs): BenchPlan | null {
   const left = { ...liquid, volumeL: Math.max(0.01, liquid.volumeL - input.lossL) };
   const kinds = chosenBottles(input);
   const asked = { gas, fermentableId, hottestC, bottles: input.bottles.map((b) => bottleById(b.kindId)) };
-  const targetVolumes = input.targetVolumes ?? liveliestLevel(asked).volumes;
+  const { levels, liveliest } = fizzChoice(asked);
+  const targetVolumes = input.targetVolumes ?? liveliest.volumes;
   const bottleMl = bottleById(input.bottles[0]?.kindId ?? 'crown-500').sizeMl;
   // Sugar is stirred into all of it, the last half litre included, so the whole volume is primed.
   const primed = mode === 'bulk' ? liquid : left;
@@ -115,13 +115,13 @@ export function benchPlan(input: BottleInputs): BenchPlan | null {
   return {
     liquid,
     targetVolumes,
-    levels: FIZZ_LEVELS.map((level) => ({ name: level.name, volumes: level.volumes, holds: levelHolds(level, asked) })),
+    levels,
     priming,
     run,
     bands: [
       { name: 'fridge', ...pressureBand(sealed, FRIDGE_C) },
       { name: 'shed', ...pressureBand(sealed, SHED_C) },
-      { name: 'hot day', ...pressureBand(sealed, Math.max(LEAST_HOTTEST_C, hottestC)) },
+      { name: 'hot day', ...pressureBand(sealed, hottestTaken(hottestC)) },
     ],
     limits: BOTTLE_KINDS.flatMap(({ id, name, limitBar }) => (limitBar === null ? [] : [{ id, name, limitBar, chosen: kinds.some((k) => k.kindId === id) }])),
     check,

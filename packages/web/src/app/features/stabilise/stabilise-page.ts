@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { stabiliseDose } from '@trug/core/finish/stabilise-dose';
-import { whyNotStabilised } from '@trug/core/log/replay-sugar';
+import { NOT_STABILISED, whyNotStabilised, type NotStabilised } from '@trug/core/log/replay-sugar';
 import type { Need } from '@trug/core';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
@@ -10,11 +10,13 @@ import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { Units } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
 
-const NOT_YET: readonly (readonly [why: RegExp, page: string, verb: string])[] = [
-  [/not proven/, 'read', 'Write a reading'],
-  [/lees/, 'rack', 'Rack it first'],
-  [/malolactic/, 'malolactic', 'Malolactic change'],
-];
+/** Where each thing that stands against it is seen to. */
+const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly verb: string }>> = {
+  unproven: { page: 'read', verb: 'Write a reading' },
+  'on-lees': { page: 'rack', verb: 'Rack it first' },
+  malolactic: { page: 'malolactic', verb: 'Malolactic change' },
+  dose: { page: 'note', verb: 'Write a note' },
+};
 
 /** Stabilise: the whole dose of sulfite and sorbate for a finished drink, and what stands against it. */
 @Component({
@@ -98,10 +100,8 @@ export class StabilisePage {
     const view = this.view();
     const payload = this.payload();
     if (!view || !payload) return null;
-    const text = whyNotStabilised(view.state, this.writer.now(), payload);
-    if (text === null) return null;
-    const [, page, verb] = NOT_YET.find(([why]) => why.test(text)) ?? ([/./, 'note', 'Write a note'] as const);
-    return { text, page, verb };
+    const why = whyNotStabilised(view.state, this.writer.now(), payload);
+    return why === null ? null : { text: NOT_STABILISED[why], ...NOT_YET[why] };
   });
   protected readonly needs = computed((): readonly Need[] => {
     const dose = this.dose()?.value;
