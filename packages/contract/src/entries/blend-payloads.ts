@@ -19,6 +19,7 @@ export class LiquidDto {
   @InRange(ACID) lacticGPerL!: number;
   @InRange(ACID) citricGPerL!: number;
   @InRange(ACID) tartaricGPerL!: number;
+  @InRange({ min: 0, max: 2000 }) backgroundMmolPerL!: number;
   @InRange({ min: -500, max: 1000 }) strongCationsMmolPerL!: number;
   @InRange({ min: 0, max: 50 }) tanninGPerL!: number;
   @InRange({ min: 0, max: 200 }) sorbitolGPerL!: number;

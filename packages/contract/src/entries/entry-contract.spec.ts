@@ -104,7 +104,7 @@ describe('checkEntry', () => {
     ['a gravity past syrup', 'filled', { gravity: { ...gravity, reading: 1.5 } }, 'payload.gravity.reading'],
     ['Brix typed as a gravity', 'reading', { gravity: { ...gravity, reading: 12.4 } }, 'payload.gravity.reading'],
     ['a gravity as Brix', 'reading', { gravity: { ...gravity, instrument: 'refractometer', reading: -1 } }, 'payload.gravity.reading'],
-    ['a boiling sample', 'reading', { gravity: { ...gravity, sampleC: 99 } }, 'payload.gravity.sampleC'],
+    ['a sample past boiling', 'reading', { gravity: { ...gravity, sampleC: 101 } }, 'payload.gravity.sampleC'],
     ['pH 35', 'reading', { ph: 35 }, 'payload.ph'],
     ['no number', 'moved', { tempC: Number.NaN }, 'payload.tempC'],
     ['infinity', 'moved', { tempC: Number.POSITIVE_INFINITY }, 'payload.tempC'],

@@ -18,7 +18,7 @@ export class GravityDto {
   @IsIn(['hydrometer', 'refractometer', 'carton']) instrument!: InstrumentKind;
   /** SG, or °Bx for a refractometer. */
   @GravityFigure() reading!: number;
-  @InRangeOrNull({ min: 0, max: 60 }) sampleC!: number | null;
+  @InRangeOrNull({ min: 0, max: 100 }) sampleC!: number | null;
   @InRange({ min: 4, max: 30 }) calibratedAtC!: number;
   @InRange({ min: -0.02, max: 0.02 }) offsetSg!: number;
 }

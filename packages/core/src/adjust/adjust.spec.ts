@@ -127,6 +127,23 @@ describe('sulfiteGiven', () => {
   });
 });
 
+describe('what a dose of sulfite says', () => {
+  const notes = (changes: Partial<Parameters<typeof sulfiteDose>[0]>): string =>
+    sulfiteDose({ ph: 3.4, volumeL: 20, aim: 'juice', form: 'tablet', ...changes }).value.notes.join(' ');
+  it('shows the packet’s rule beside a sum that rests on a pH nobody measured', () => {
+    expect(notes({ phMeasured: false })).toMatch(/only typical.*4\.0 to 4\.4 here/);
+    expect(notes({})).toBe('');
+  });
+  it('divides a tablet that would be too much', () => {
+    // 60 mg/L in a litre are 60 of the 225 mg of a tablet, or 0.10 g of powder.
+    expect(notes({ ph: 3.2, volumeL: 1, totalSo2MgPerL: 15 })).toMatch(/dissolve one in 100 mL of water and use 27 mL of it, or weigh 0\.10 g/);
+  });
+  it('says when the cap leaves it guarded only in part', () => {
+    expect(notes({ ph: 3.8, aim: 'storage' })).toBe('');
+    expect(notes({ ph: 3.8, aim: 'storage', totalSo2MgPerL: 150 })).toMatch(/It would take 158 mg\/L; only 50 are left/);
+  });
+});
+
 describe('sulfiteDose', () => {
   it.each(FREE_SULFITE_CASES)('keeps 0.8 mg/L molecular at pH $ph with $freeMgPerL mg/L free', ({ ph, freeMgPerL }) => {
     expectWithin(freeSo2For(ph, 0.8), freeMgPerL, { abs: 0.05 });

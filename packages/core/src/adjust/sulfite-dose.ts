@@ -20,6 +20,8 @@ export interface SulfiteInput {
   readonly totalSo2MgPerL?: number;
   /** Sulfur dioxide in one tablet, mg; default 225, which is 50 mg/L in 4.5 L. */
   readonly tabletMgSo2?: number;
+  /** Whether the pH was measured; a typical one is said to be so. True when not said. */
+  readonly phMeasured?: boolean;
 }
 
 /** What to add. */
@@ -32,6 +34,8 @@ export interface SulfiteDose {
   readonly tabletCount: number | null;
   /** Hours to wait before yeast. */
   readonly waitH: number;
+  /** What the maker should know of this dose, in plain sentences. */
+  readonly notes: readonly string[];
 }
 
 /** Sulfur dioxide in each salt, by mass. @source molar masses, as sold: 57.6 % and 67.4 % */
@@ -70,6 +74,34 @@ export function freeSo2For(ph: number, molecularMgPerL: number): number {
   return molecularMgPerL * (1 + 10 ** (ph - PKA_SO2));
 }
 
+/** A dose that the cap holds down says so. */
+const capNotes = (wantedMgPerL: number, so2MgPerL: number): readonly string[] =>
+  wantedMgPerL > so2MgPerL + 1
+    ? [
+        `It would take ${figure(wantedMgPerL, 0)} mg/L; only ${figure(so2MgPerL, 0)} are left of the ${TOTAL_CAP_MG_PER_L} commonly allowed, so it is guarded only in part.`,
+      ]
+    : [];
+
+/** Less than a tablet is dissolved, and a part of that goes in. */
+function partTabletNotes(totalMg: number, form: SulfiteForm, tabletMgSo2: number): readonly string[] {
+  const share = totalMg / tabletMgSo2;
+  if (form !== 'tablet' || share <= 0 || share >= 1) return [];
+  const powderG = totalMg / 1000 / SO2_FRACTION['potassium-metabisulfite'];
+  return [
+    `That is less than one tablet: dissolve one in 100 mL of water and use ${figure(share * 100, 0)} mL of it, or weigh ${figure(powderG, 2)} g of potassium metabisulfite.`,
+  ];
+}
+
+/** The rule on most packets of tablets, for whoever has not measured the pH. @source a tablet for 4.5 to 5 L */
+const PACKET_L_PER_TABLET = { least: 4.5, most: 5 } as const;
+
+function packetNotes({ phMeasured = true, volumeL, aim }: SulfiteInput): readonly string[] {
+  if (phMeasured || aim !== 'juice') return [];
+  const [few, many] = [volumeL / PACKET_L_PER_TABLET.most, volumeL / PACKET_L_PER_TABLET.least];
+  const count = figure(few, 1) === figure(many, 1) ? figure(few, 1) : `${figure(few, 1)} to ${figure(many, 1)}`;
+  return [`Its pH is only typical, not measured. Packets say a tablet for 4.5 to 5 L, whatever the pH: ${count} here.`];
+}
+
 /**
  * Sulfite for a juice or a finished drink, in the form the maker has. A juice is dosed by its pH class; a drink to be
  * kept is dosed to a molecular level, counting what is free already.
@@ -106,7 +138,13 @@ export function sulfiteDose(input: SulfiteInput): Worked<SulfiteDose> {
   const massG = form === 'tablet' ? null : totalMg / 1000 / SO2_FRACTION[form];
   const tabletCount = form === 'tablet' ? Math.round((totalMg / tabletMgSo2) * 2) / 2 : null;
   return worked(
-    { so2MgPerL, massG, tabletCount, waitH: aim === 'juice' && so2MgPerL > 0 ? WAIT_BEFORE_YEAST_H : 0 },
+    {
+      so2MgPerL,
+      massG,
+      tabletCount,
+      waitH: aim === 'juice' && so2MgPerL > 0 ? WAIT_BEFORE_YEAST_H : 0,
+      notes: [...capNotes(wantedMgPerL, so2MgPerL), ...partTabletNotes(totalMg, form, tabletMgSo2), ...packetNotes(input)],
+    },
     [
       { label: 'Sulfite wanted', expression: why, result: `${figure(so2MgPerL, 0)} mg/L`, source: 'usual doses by pH; total kept under 200 mg/L' },
       massG === null

@@ -2,7 +2,6 @@ import * as fc from 'fast-check';
 import { PRESSURE_CASES, SOLUBILITY_CASES } from '../../reference-cases/fizz.js';
 import { readyWindow } from '../cellar/ready-window.js';
 import { addFermentable, hexoseFrom } from '../liquid/additions.js';
-import { taOf } from '../liquid/acid-chemistry.js';
 import { fermentTo } from '../liquid/ferment-to.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import { abvOf, dryAbvOf, dryGravityOf, fermentableGPerL } from '../liquid/views.js';
@@ -14,7 +13,7 @@ import { bottleSafety, chanceText, type BottleSafetyInput } from './bottle-safet
 import { bottlePressure, co2Solubility, kegPressure, residualCo2, volumesAt } from './co2-solubility.js';
 import { fizzWord } from './fizz-levels.js';
 import { planBottles } from './plan-bottles.js';
-import { primingSugar } from './priming-sugar.js';
+import { fizzFromDose, primingSugar } from './priming-sugar.js';
 import { pressureBand, withPriming, type SealedGas } from './sealed-gas.js';
 
 const juice = liquidFromReadings({ volumeL: 20, sg: 1.05, taGPerL: 6, ph: 3.5, tanninGPerL: 0.5 });
@@ -142,8 +141,7 @@ describe('bottleSafety', () => {
   it('counts 0.166 volumes for each g/L of malic acid that can turn, and names it where it alone makes the difference', () => {
     const possible = { ...lively, malolactic: 'possible' as const };
     const more = bottleSafety({ ...base, gas: possible }).value.co2Volumes - bottleSafety(base).value.co2Volumes;
-    // Malic acid at 1.1 times the acidity; what pH and acidity ask for beyond it is a buffer.
-    expectWithin(more, 0.166 * 1.1 * taOf(lively.liquid), { abs: 1e-9 });
+    expectWithin(more, 0.166 * lively.liquid.malicGPerL, { abs: 1e-9 });
     expect(bottleSafety({ ...base, gas: possible }).cautions.map((c) => c.id)).toContain('malolactic-gas');
     expect(bottleSafety({ ...base, gas: possible }).cautions.map((c) => c.id)).not.toContain('over-pressure');
   });
@@ -202,12 +200,38 @@ describe('bottleSafety', () => {
   });
 });
 
+describe('fizzFromDose', () => {
+  it('is the sum of the priming, the other way round', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 1.6, max: 4, noNaN: true }), fc.constantFrom('sucrose', 'dextrose-monohydrate', 'honey'), (targetVolumes, fermentableId) => {
+        const asked = { ...priming, fermentableId };
+        const { massG } = primingSugar({ ...asked, targetVolumes }).value;
+        expectWithin(fizzFromDose({ ...asked, massG }), targetVolumes, { abs: 1e-9 });
+      }),
+      SEED,
+    );
+  });
+});
+
 describe('readyWindow and fizzWord', () => {
+  const crate = { bottledAt: '2026-01-01', abv: 5, sparkling: true, freeSo2MgPerL: 0, lots: [{ kindId: 'crown-500' }] };
   it('makes the strong wait longer and keep longer', () => {
-    const light = readyWindow({ bottledAt: '2026-01-01', abv: 5, sparkling: true });
-    const strong = readyWindow({ bottledAt: '2026-01-01', abv: 8, sparkling: true });
-    expect(light.from).toBe('2026-01-22');
+    const light = readyWindow(crate);
+    const strong = readyWindow({ ...crate, abv: 8 });
+    expect(light).toEqual({ from: '2026-01-22', bestUntil: '2026-09-28' });
     expect(strong.from > light.from && strong.bestUntil > light.bestUntil).toBe(true);
+  });
+  it('keeps weeks in plastic, less under rubber, and a still one longer with sulfite; the weakest bottle decides', () => {
+    const until = (changes: Partial<typeof crate>): string => readyWindow({ ...crate, ...changes }).bestUntil;
+    expect(until({ lots: [{ kindId: 'plastic-500' }] })).toBe('2026-03-12');
+    expect(until({ lots: [{ kindId: 'crown-500' }, { kindId: 'plastic-1000' }] })).toBe('2026-03-12');
+    expect(until({ lots: [{ kindId: 'swing-500' }] }) < until({})).toBe(true);
+    // Wired corks breathe less than crown liners: 270 days and a fifth.
+    expect(until({ lots: [{ kindId: 'sparkling-750' }] })).toBe('2026-11-21');
+    expect(until({ sparkling: false, freeSo2MgPerL: 30 }) > until({ sparkling: false })).toBe(true);
+    // Strong and in plastic it is never past its best before it is ready.
+    const strong = readyWindow({ ...crate, abv: 12, lots: [{ kindId: 'plastic-500' }] });
+    expect(strong.bestUntil > strong.from).toBe(true);
   });
   it('names fizz', () => {
     expect([fizzWord(0.9), fizzWord(1.5), fizzWord(2.6)]).toEqual(['still', 'prickle', 'lively']);

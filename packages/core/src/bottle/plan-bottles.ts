@@ -2,6 +2,7 @@ import { inRange, LIMITS } from '../errors/guards.js';
 import { figure } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
 import { bottleById } from './bottle-kinds.js';
+import { countText } from '../quantity/count-text.js';
 
 /** A run to be planned. */
 export interface BottleRun {
@@ -55,7 +56,7 @@ export function planBottles(input: BottleRun): Worked<BottlePlan> {
     {
       label: 'Bottles',
       expression: lots.map((lot) => `${lot.count} × ${bottleById(lot.kindId).sizeMl} mL`).join(' + ') || 'none chosen',
-      result: `${bottleCount} bottles, ${figure(leftL, 2)} L over`,
+      result: `${countText(bottleCount, 'bottle')}, ${figure(leftL, 2)} L over`,
       source: 'volumes',
     },
   ]);

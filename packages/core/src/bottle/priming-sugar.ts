@@ -49,6 +49,20 @@ export interface Priming {
 }
 
 /**
+ * The fizz that a dose of sugar makes, for whoever doses by habit: grams, level spoons or drops.
+ *
+ * @param input - the drink, the warmest it has been since it ended, the sugar and how much of it goes into all of the drink, g
+ * @returns volumes in all: what is still in it, what the sugar left in it makes, and what the dose adds
+ * @throws {CoreError} UNKNOWN_ID
+ * @source the sum of {@link primingSugar}, the other way round
+ */
+export function fizzFromDose(input: Pick<PrimingInput, 'liquid' | 'warmestSinceEndC' | 'fermentableId'> & { readonly massG: number }): number {
+  const { liquid, massG } = input;
+  const added = (massG * fermentableById(input.fermentableId).co2GPerG) / liquid.volumeL / CO2_G_PER_VOLUME;
+  return residualCo2({ warmestSinceEndC: input.warmestSinceEndC }) + volumesFromHexose(fermentableGPerL(liquid)) + added;
+}
+
+/**
  * Sugar that brings a finished drink to a level of fizz: the carbon dioxide wanted, less what is still dissolved,
  * less what sugar left in the drink will make by itself.
  *

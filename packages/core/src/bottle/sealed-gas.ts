@@ -1,5 +1,4 @@
 import { addFermentable, hexoseFrom } from '../liquid/additions.js';
-import { taOf } from '../liquid/acid-chemistry.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { abvOf, dryAbvOf, fermentableGPerL } from '../liquid/views.js';
 import { normalCdf, normalPdf } from '../numeric/normal.js';
@@ -54,10 +53,6 @@ export interface GasParts {
   readonly malic: number;
 }
 
-/** Malic acid beside the titratable acidity, where acid and pH together ask for more: the rest is a buffer that bacteria leave alone. @source 1.1 × TA */
-const MALIC_PER_TA = 1.1;
-const malicThatTurns = (liquid: Liquid): number => Math.max(0, Math.min(liquid.malicGPerL, MALIC_PER_TA * taOf(liquid)));
-
 /** What of a sealed drink makes how much gas. */
 export function gasParts(gas: SealedGas): GasParts {
   const sugar = fermentableGPerL(gas.liquid);
@@ -67,7 +62,7 @@ export function gasParts(gas: SealedGas): GasParts {
     weighed: volumesFromHexose(weighedGPerL),
     leftover: volumesFromHexose(sugar - weighedGPerL),
     leftoverSd: volumesFromHexose(gas.sugarSdGPerL),
-    malic: gas.malolactic === 'over' ? 0 : malicThatTurns(gas.liquid) * VOLUMES_PER_MALIC_G_PER_L,
+    malic: gas.malolactic === 'over' ? 0 : gas.liquid.malicGPerL * VOLUMES_PER_MALIC_G_PER_L,
   };
 }
 

@@ -1,4 +1,6 @@
+import { caution } from '../cautions/catalogue.js';
 import { headspaceCheck } from '../rack/headspace.js';
+import { isTooCold } from '../ferment/judge-facts.js';
 import { provesFinished, type Verdict } from '../ferment/verdict.js';
 import { abvOf, dryGravityOf, gravityOf } from '../liquid/views.js';
 import type { BatchState } from '../log/batch-state.js';
@@ -6,10 +8,11 @@ import { calendarDays, dateAfter, dayText } from '../quantity/days.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import { figure } from '../worked/figures.js';
 import { blowOffRisk } from './blow-off-risk.js';
+import { ROOM_GAS_L } from './room-gas.js';
 
 /** Something to mind while a batch stands. */
 export interface CareNote {
-  readonly id: 'foam' | 'narrow' | 'gas' | 'heat' | 'cold' | 'vent' | 'air' | 'lees' | 'plastic' | 'malolactic' | 'haze';
+  readonly id: 'foam' | 'narrow' | 'gas' | 'heat' | 'cold' | 'vent' | 'air' | 'lees' | 'plastic' | 'malolactic' | 'haze' | 'room';
   readonly weight: 'note' | 'mind' | 'act';
   readonly text: string;
 }
@@ -27,6 +30,8 @@ const FOAM_DAYS = 12;
 /** Wide open vessels, and how far a ferment is when its foam is over. @source usual advice: after the first half, our estimate */
 const WIDE = new Set(['bucket']);
 const FOAM_OVER_FRACTION = 0.6;
+/** Closer to its end than this there is nothing left to sleep on, SG. @source two g/L of sugar */
+const NOTHING_LEFT_SG = 0.001;
 /** A drink holds this much gas from its own ferment when it stands colder than this, °C. @source CO2 solubility: above one volume under about 12 °C */
 const GASSY_C = 12;
 
@@ -47,14 +52,14 @@ export const RELEASE_HOURS = 8;
  *
  * @param state - the batch
  * @param verdict - its verdict; null before yeast
- * @param context - today, ISO 8601, and the maker's vessels
+ * @param context - today, ISO 8601, the maker's vessels, and the gas still to come in its room, L
  * @returns notes, what needs a hand first
  * @source waits are makers' usual rules or our estimates, named where they stand
  */
 export function careNotes(
   state: BatchState,
   verdict: Verdict | null,
-  context: { readonly today: string; readonly vessels: readonly CareVessel[] },
+  context: { readonly today: string; readonly vessels: readonly CareVessel[]; readonly roomGasL?: number },
 ): readonly CareNote[] {
   if (!state.liquid || state.keg) return [];
   const notes: CareNote[] = [];
@@ -64,17 +69,25 @@ export function careNotes(
     return vessel ? [{ ...vessel, volumeL: fill.volumeL }] : [];
   });
   if (state.pitchedAt !== null && working) {
-    notes.push(...foamNotes(state, fills, context.today), ...warmthNotes(state), ...narrowNotes(state, fills));
+    notes.push(...foamNotes(state, fills, context.today), ...warmthNotes(state, verdict), ...narrowNotes(state, fills));
     if (state.vent?.vent === 'loose-cap') {
       const hours = Math.round((Date.parse(context.today) - Date.parse(state.vent.at)) / 3_600_000);
       notes.push({
         id: 'vent',
         weight: 'act',
-        text: `Its cap is only loosened. Let the gas out three times a day: a cap that sticks makes a bomb of it. Last seen to ${hours < 1 ? 'just now' : `about ${hours} hours ago`}.`,
+        text: `Its cap is only loosened. Let the gas out three times a day: a cap that sticks makes a bomb of it. Last seen to ${agoText(hours)}.`,
       });
     }
   }
-  if (verdict !== null && !working) notes.push(...restNotes(state, fills, context.today));
+  if (working && (context.roomGasL ?? 0) >= ROOM_GAS_L) {
+    const { text, whatToDo } = caution('co2-room');
+    notes.push({
+      id: 'room',
+      weight: 'mind',
+      text: `${text} What works in ${state.place ?? 'this room'} has about ${figure(Math.round((context.roomGasL ?? 0) / 10) * 10, 0)} L of gas still to give. ${whatToDo}`,
+    });
+  }
+  if (verdict !== null && !working) notes.push(...restNotes(state, fills, context.today, verdict.steadySince));
   if (state.malolactic?.done === false)
     notes.push({
       id: 'malolactic',
@@ -85,6 +98,13 @@ export function careNotes(
     notes.push({ id: 'haze', weight: 'note', text: `Clearing: nothing to see before ${dayText(state.clarified.lookAt, false, state.zone)}. Leave it still.` });
   const order: readonly CareNote['weight'][] = ['act', 'mind', 'note'];
   return notes.sort((a, b) => order.indexOf(a.weight) - order.indexOf(b.weight));
+}
+
+/** Hours gone, as people say them: hours for a day, then days. */
+function agoText(hours: number): string {
+  if (hours < 1) return 'just now';
+  if (hours < 36) return hours === 1 ? 'an hour ago' : `about ${hours} hours ago`;
+  return `${Math.round(hours / 24)} days ago`;
 }
 
 type Fill = CareVessel & { readonly volumeL: number };
@@ -116,9 +136,10 @@ function narrowNotes({ must, readings }: BatchState, fills: readonly Fill[]): re
   ];
 }
 
-function warmthNotes({ yeastId, placeC }: BatchState): readonly CareNote[] {
+function warmthNotes({ yeastId, placeC, readings }: BatchState, { expectedEndSg }: Verdict): readonly CareNote[] {
   if (!yeastId || placeC === null) return [];
-  const { tempC, name } = yeastById(yeastId);
+  const yeast = yeastById(yeastId);
+  const { tempC, name } = yeast;
   const [least, from, to, most] = tempC;
   const at = `${figure(placeC, 0)} °C`;
   if (placeC > most)
@@ -135,12 +156,19 @@ function warmthNotes({ yeastId, placeC }: BatchState): readonly CareNote[] {
     ];
   if (placeC < least)
     return [
-      { id: 'cold', weight: 'mind', text: `${at} is below the ${least} °C that ${name.toLowerCase()} needs. It sleeps: steady readings prove nothing here.` },
+      {
+        id: 'cold',
+        weight: 'mind',
+        text:
+          isTooCold(yeast, placeC) && (readings.at(-1)?.sg ?? 2) > expectedEndSg + NOTHING_LEFT_SG
+            ? `${at} is well below the ${least} °C that ${name.toLowerCase()} needs. It sleeps: steady readings prove nothing here.`
+            : `${at} is below the ${least} °C that ${name.toLowerCase()} needs: slow work, and it may stop before its time.`,
+      },
     ];
   return [];
 }
 
-function restNotes(state: BatchState, fills: readonly Fill[], today: string): readonly CareNote[] {
+function restNotes(state: BatchState, fills: readonly Fill[], today: string, endedAt: string | null): readonly CareNote[] {
   const notes: CareNote[] = [];
   for (const fill of fills) {
     if (fill.volumeL > fill.capacityL) continue;
@@ -163,7 +191,7 @@ function restNotes(state: BatchState, fills: readonly Fill[], today: string): re
       text: `In ${plastic.name} for ${days} days. Plastic lets air in: ${THIN_PLASTIC.has(plastic.kind) ? 'weeks' : 'a few months'} are all right for a fermented drink, not longer. Move it to glass or steel.`,
     });
   }
-  notes.push(...leesNotes(state, today));
+  notes.push(...leesNotes(state, today, endedAt));
   if (state.rackedAt === null && state.placeC !== null && state.placeC < GASSY_C) {
     notes.push({
       id: 'gas',
@@ -175,16 +203,16 @@ function restNotes(state: BatchState, fills: readonly Fill[], today: string): re
 }
 
 /** Long lees contact by strength: a weak cider goes off on them, a strong one gains. */
-function leesNotes(state: BatchState, today: string): readonly CareNote[] {
-  if (!state.liquid || state.rackedAt !== null || state.pitchedAt === null) return [];
+function leesNotes(state: BatchState, today: string, endedAt: string | null): readonly CareNote[] {
+  if (!state.liquid || state.rackedAt !== null || endedAt === null) return [];
   const abv = abvOf(state.liquid);
-  const days = calendarDays(state.pitchedAt, today);
+  const days = calendarDays(endedAt, today, state.zone);
   if (abv < LEES_ABV && days > LEES_DAYS) {
     return [
       {
         id: 'lees',
         weight: 'mind',
-        text: `On its lees for ${days} days at ${figure(abv, 1)} %. Under 8 % it should be off them within six weeks of its end, before they taste of bread and drains.`,
+        text: `On its lees for ${days} days since it ended, at ${figure(abv, 1)} %. Under 8 % it should be off them within six weeks of its end, before they taste of bread and drains.`,
       },
     ];
   }
@@ -193,7 +221,7 @@ function leesNotes(state: BatchState, today: string): readonly CareNote[] {
       {
         id: 'lees',
         weight: 'note',
-        text: `On its lees since ${dayText(state.pitchedAt, false, state.zone)}. At ${figure(abv, 1)} % there is no hurry; taste it now and then, and rack by ${dayText(dateAfter(state.pitchedAt, 365, state.zone))}.`,
+        text: `On its lees since it ended on ${dayText(endedAt, false, state.zone)}. At ${figure(abv, 1)} % there is no hurry; taste it now and then, and rack by ${dayText(dateAfter(endedAt, 365, state.zone))}.`,
       },
     ];
   }

@@ -8,6 +8,9 @@ import { gravityOf } from '../liquid/views.js';
 import { methodById } from '../plan/method.js';
 import { nextJobs } from '../plan/next-jobs.js';
 import { yeastById } from '../reference/yeast-kinds.js';
+import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
+import { expectWithin } from '../testing/expect-within.js';
+import { roomGasL } from './room-gas.js';
 import { blowOffRisk } from './blow-off-risk.js';
 import { careNotes, type CareNote } from './care-notes.js';
 
@@ -76,7 +79,9 @@ describe('careNotes', () => {
   );
   it('says nothing of a batch at ease', () => expect(notesOf([fill(20), pitch(), move(1, 17), read(3, 1.04), read(6, 1.03)], 6)).toEqual([]));
   it('minds air, thin plastic and old lees under a finished weak drink', () => {
-    expect(ids([fill(18), pitch(), ...dry], 60)).toEqual(expect.arrayContaining(['air', 'lees']));
+    expect(ids([fill(18), pitch(), ...dry], 60)).toEqual(['air']);
+    // Six weeks from its end, not from the day the yeast went in.
+    expect(ids([fill(18), pitch(), ...dry], 90)).toEqual(expect.arrayContaining(['air', 'lees']));
     expect(ids([fill(23), pitch(), ...dry], 60, vessel('bucket', 23))).toContain('plastic');
     expect(ids([fill(23), pitch(), ...dry], 60, vessel('cube', 23))).not.toContain('plastic');
     expect(ids([fill(23), pitch(), ...dry, entry('racked', 30, { vessels: [{ vesselId: 'V', volumeL: 22.5 }], lossL: 0.5 })], 60)).toEqual([]);
@@ -92,8 +97,35 @@ describe('careNotes', () => {
   });
   it('leaves a strong drink on its lees for long', () => {
     const strong = [fill(23, 1.085), pitch('neutral-champagne'), read(30, 0.993), read(40, 0.993)];
-    expect(ids(strong, 100)).toEqual([]);
-    expect(notesOf(strong, 200)).toEqual([expect.objectContaining({ id: 'lees', weight: 'note' })]);
+    expect(ids(strong, 200)).toEqual([]);
+    expect(notesOf(strong, 215)).toEqual([expect.objectContaining({ id: 'lees', weight: 'note' })]);
+  });
+});
+
+describe('the gas of a room', () => {
+  it('is what all that works in it has still to give, in litres', () => {
+    const liquid = liquidFromReadings({ volumeL: 20, sg: 1.05 });
+    // 113 g/L of sugar is some 117 g/L as hexose: × 0.489 ÷ 1.9768 is 29 volumes, times 20 L.
+    expectWithin(roomGasL([{ place: 'cellar', liquid }], 'cellar'), 577, { abs: 8 });
+    expect(
+      roomGasL(
+        [
+          { place: 'cellar', liquid },
+          { place: 'cellar', liquid },
+          { place: 'shed', liquid },
+        ],
+        'cellar',
+      ),
+    ).toBeCloseTo(2 * roomGasL([{ place: 'shed', liquid }], 'shed'), 6);
+    expect(roomGasL([{ place: null, liquid }], 'cellar')).toBe(0);
+  });
+  it('is said beside a batch that stands in it', () => {
+    const log = [fill(20), pitch(), move(1, 17), read(3, 1.04), read(6, 1.03)];
+    const state = replay(log);
+    const notes = (roomGasL: number): readonly CareNote[] =>
+      careNotes(state, judgeState(state, dayAt(6))?.value ?? null, { today: dayAt(6), vessels: [], roomGasL });
+    expect(notes(577).find((n) => n.id === 'room')?.text).toMatch(/580 L of gas still to give/);
+    expect(notes(100).some((n) => n.id === 'room')).toBe(false);
   });
 });
 

@@ -40,6 +40,13 @@ export const CAUTIONS = {
     whatToDo:
       'Ferment a small sample out in the warm with much yeast, or test it for sugar: then Trug knows what is left. Or keep it cold in a keg with a relief valve.',
   },
+  unread: {
+    id: 'unread',
+    severity: 'danger',
+    text: 'Nobody has read its gravity, so nobody knows what sugar is left in it, and Trug cannot tell what the bottles will feel. Bottles with sugar left in them burst.',
+    whatToDo:
+      'Plastic bottles only, filled first and alone, in the warm. Squeeze one each day for two weeks: hard as a stone, let the gas out of all of them and wait. Glass is for a batch that was read.',
+  },
   'open-keg': {
     id: 'open-keg',
     severity: 'caution',
@@ -91,7 +98,7 @@ export const CAUTIONS = {
   'sorbate-benzoate': {
     id: 'sorbate-benzoate',
     severity: 'danger',
-    text: 'Juice preserved with sorbate or benzoate will not ferment: the preservative stops yeast from growing.',
+    text: 'Juice preserved with sorbate or benzoate will not ferment: the preservative keeps yeast from growing. It slows yeast that already works, and does not stop it.',
     whatToDo: 'Use another carton. Drink this one, or keep it for sweetening a stabilised cider.',
   },
   scald: {
@@ -115,7 +122,7 @@ export const CAUTIONS = {
   allergen: {
     id: 'allergen',
     severity: 'note',
-    text: 'Sulfite, lactose, and finings from egg, fish or milk can make people ill.',
+    text: 'Sulfite, lactose, nuts, finings from egg, fish, milk or crustacean shells (chitosan), and yeast grown on gluten can make people ill.',
     whatToDo: 'Put what you used on the label.',
   },
   xylitol: {
@@ -157,8 +164,33 @@ export const CAUTIONS = {
   rot: {
     id: 'rot',
     severity: 'caution',
-    text: 'Mould leaves poisons that survive fermenting. Bruises are all right, mould and rot are not.',
-    whatToDo: 'Cut rot away generously or throw the fruit out, and wash what is left.',
+    text: 'Mould and rot leave poisons, such as patulin, of which fermenting takes away only a part. Bruises are all right, mould and rot are not.',
+    whatToDo: 'Throw rotten fruit out; from a sound one cut a spot away with two fingers of good flesh around it. Wash what is left.',
+  },
+  pips: {
+    id: 'pips',
+    severity: 'note',
+    text: 'Whole pips are harmless; ground fine they give off prussic acid.',
+    whatToDo: 'Mill and chop coarsely, and do not grind or blend the cores.',
+  },
+  'hot-bottles': {
+    id: 'hot-bottles',
+    severity: 'danger',
+    text: 'Pressure multiplies when filled bottles are heated.',
+    whatToDo:
+      'At most 2.5 volumes and at least 5 % headspace, glass made for pressure, warmed slowly from cold, a lid over the bath, a thermometer in a control bottle, the whole face covered. Let them cool under cover.',
+  },
+  'methanol-still': {
+    id: 'methanol-still',
+    severity: 'danger',
+    text: 'Distilling, or freezing to strengthen, is not covered: it is illegal for most, and dangerous.',
+    whatToDo: 'Leave it. Fermented cider holds only harmless traces of methanol; what concentrates the alcohol concentrates those too.',
+  },
+  law: {
+    id: 'law',
+    severity: 'note',
+    text: 'Making, giving, selling, labelling and taxing drink differ by place.',
+    whatToDo: 'Check your local rule first, and do not sell without a licence.',
   },
   'raw-juice': {
     id: 'raw-juice',
@@ -174,9 +206,15 @@ export const CAUTIONS = {
   },
   'sulfite-and-yeast': {
     id: 'sulfite-and-yeast',
-    severity: 'danger',
-    text: 'Sulfite is still strong on the day it goes in, and kills most of a pitch of yeast with it.',
+    severity: 'caution',
+    text: 'Sulfite is still strong on the day it goes in: yeast pitched now starts late and weakly.',
     whatToDo: 'Wait about 24 hours after sulfite before you pitch.',
+  },
+  'wild-in-heated': {
+    id: 'wild-in-heated',
+    severity: 'caution',
+    text: 'Shop juice has been heated, so nothing wild lives in it: what comes from the air first is as likely mould or vinegar as yeast.',
+    whatToDo: 'Pitch a packet, or a starter made from fresh fruit. Wild yeast is for juice pressed raw.',
   },
   'hot-pitch': {
     id: 'hot-pitch',

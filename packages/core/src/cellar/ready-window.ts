@@ -1,3 +1,4 @@
+import { bottleById, type BottleKind } from '../bottle/bottle-kinds.js';
 import { dateAfter } from '../quantity/days.js';
 
 /** When a crate drinks well. */
@@ -7,22 +8,46 @@ export interface ReadyWindow {
   readonly bestUntil: string;
 }
 
-/** @source estimate: three weeks for fizz to form, two for a still drink to settle; stronger and sharper keep longer */
+/** A crate as far as its keeping goes. */
+export interface Keeping {
+  readonly bottledAt: string;
+  /** % by volume. */
+  readonly abv: number;
+  readonly sparkling: boolean;
+  /** Free sulfite when it was filled, mg/L. */
+  readonly freeSo2MgPerL: number;
+  readonly lots: readonly { readonly kindId: string }[];
+}
+
+/** @source estimate: three weeks for fizz to form, two for a still drink to settle; stronger keeps longer */
 const SPARKLING_WAIT_DAYS = 21;
 const STILL_WAIT_DAYS = 14;
 const WAIT_DAYS_PER_ABV_OVER_5 = 10;
 const KEEP_DAYS = 270;
 const KEEP_DAYS_PER_ABV_OVER_5 = 90;
+/** Thin plastic lets air in: weeks, not months. @source estimate, ten weeks */
+const PLASTIC_KEEP_DAYS = 70;
+/** Share of the keeping time by closure. @source estimate: rubber rings breathe more than crown liners, wired corks less */
+const CLOSURE_SHARE: Readonly<Record<BottleKind['closure'], number>> = { crown: 1, swing: 0.75, 'wired-cork': 1.2, screw: 1, cork: 1 };
+/** A still drink with less free sulfite than this has nothing against the air in its neck. @source estimate */
+const GUARDED_MG_PER_L = 10;
+const UNGUARDED_SHARE = 0.6;
+/** It drinks well for so long at least, once it is ready. */
+const LEAST_SPAN_DAYS = 14;
 
 /**
- * When bottles of a strength are ready and until when they are at their best.
+ * When bottles are ready and until when they are at their best: the weakest kind in the crate decides.
  *
- * @param input - day of bottling, strength, % by volume, and whether it sparkles
+ * @param input - day of bottling, strength, fizz, free sulfite and the kinds of bottle
  * @param zone - IANA time zone of the maker
  * @returns both dates; our estimate, so taste decides
  */
-export function readyWindow(input: { readonly bottledAt: string; readonly abv: number; readonly sparkling: boolean }, zone?: string): ReadyWindow {
+export function readyWindow(input: Keeping, zone?: string): ReadyWindow {
   const over = Math.max(0, input.abv - 5);
   const wait = (input.sparkling ? SPARKLING_WAIT_DAYS : STILL_WAIT_DAYS) + over * WAIT_DAYS_PER_ABV_OVER_5;
-  return { from: dateAfter(input.bottledAt, wait, zone), bestUntil: dateAfter(input.bottledAt, KEEP_DAYS + over * KEEP_DAYS_PER_ABV_OVER_5, zone) };
+  const guarded = input.sparkling || input.freeSo2MgPerL >= GUARDED_MG_PER_L ? 1 : UNGUARDED_SHARE;
+  const usual = (KEEP_DAYS + over * KEEP_DAYS_PER_ABV_OVER_5) * guarded;
+  const keepOf = ({ closure }: BottleKind): number => (closure === 'screw' ? PLASTIC_KEEP_DAYS : usual * CLOSURE_SHARE[closure]);
+  const keeps = Math.min(...input.lots.map((lot) => keepOf(bottleById(lot.kindId))));
+  return { from: dateAfter(input.bottledAt, wait, zone), bestUntil: dateAfter(input.bottledAt, Math.max(wait + LEAST_SPAN_DAYS, keeps), zone) };
 }

@@ -116,10 +116,12 @@ export const FAULTS: readonly Fault[] = [
   {
     id: 'mould',
     name: 'Mould',
-    what: 'Furry growth is mould, on pulp, a dirty neck or rotten fruit. Some moulds leave poisons that stay.',
+    what: 'Furry growth is mould, on pulp, a dirty neck or rotten fruit. Some moulds leave poisons, patulin among them, that stay in the drink: fermenting takes away part of some, and nobody can taste what is left.',
     now: ['Do not taste it. Pour it away, and clean the vessel with hot washing soda before anything else goes in.'],
-    drink: { verdict: 'no', text: 'No. Straining it does not take mould poisons out.' },
-    next: ['Use no mouldy fruit, stir pulp twice a day, wipe necks and bungs clean.'],
+    drink: { verdict: 'no', text: 'No. Neither straining nor fermenting makes it safe.' },
+    next: [
+      'Use no mouldy or rotten fruit: patulin comes with it, and cutting the soft part away does not take all of it. Stir pulp twice a day, wipe necks and bungs clean.',
+    ],
     usual: 0.005,
     shows: { surface: { fur: 0.95 }, smell: { musty: 0.6 } },
   },
@@ -128,7 +130,7 @@ export const FAULTS: readonly Fault[] = [
     name: 'Rope',
     what: 'Lactic bacteria in a drink low in acid and sulfite spin slime, so that it pours like oil.',
     now: [
-      'Beat it hard with a clean whisk to break the slime, add 100 mg/L of sulfite, leave it a week and rack it.',
+      'Beat it hard with a clean whisk to break the slime, add sulfite up to 100 mg/L where the total stays under 200 mg/L with it (Adjust reckons what is in already), leave it a week and rack it.',
       'Test the pH and bring it under 3.7 with malic acid.',
     ],
     drink: { verdict: 'as you like', text: `Usually harmless, and no pleasure. ${DOUBT}` },
@@ -278,12 +280,15 @@ export const FAULTS: readonly Fault[] = [
   {
     id: 'gusher',
     name: 'Over-primed or bottled too soon',
-    what: 'There was more sugar in the bottles than they should hold.',
+    what: 'There was more sugar in the bottles than they should hold, or something woke in them that eats what yeast left.',
     now: [
       'Treat every bottle of the lot as one that may burst. Gloves, eyes covered, a thick cloth over the crate. Chill them as cold as you can for two days.',
       'Open each one in the cold, over a sink, under a cloth, let the gas out, and cap it again; repeat in a week.',
     ],
-    drink: { verdict: 'yes', text: 'The drink is sound; the glass is the danger.' },
+    drink: {
+      verdict: 'as you like',
+      text: 'The glass is the first danger. Why it gushes nobody can see from outside: too much sugar leaves a sound drink, but wild yeast or bacteria may have made the gas. Smell and taste a little once it is open, and pour it away when in doubt.',
+    },
     next: ['Two equal readings a week apart before sugar goes in. Weigh the sugar. One plastic test bottle in every lot.'],
     usual: 0.02,
     shows: { fizz: { gush: 0.94 } },

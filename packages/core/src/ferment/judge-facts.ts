@@ -1,3 +1,4 @@
+import type { StrengthSchool } from '../measure/abv-from-gravities.js';
 import type { Liquid } from '../liquid/liquid.js';
 import type { YeastKind } from '../reference/yeast-kinds-data.js';
 import type { Hint } from './hints.js';
@@ -33,6 +34,10 @@ export interface JudgeInput {
   readonly hints?: readonly Hint[] | undefined;
   /** IANA time zone of the maker; UTC when nobody says. */
   readonly zone?: string;
+  /** How the maker reckons strength; mass balance when nobody says. */
+  readonly school?: StrengthSchool;
+  /** Waits of the maker's method, days; a warm ferment's when nobody says. */
+  readonly waits?: { readonly firstReadingDays: number; readonly readingDays: number };
 }
 
 /** Readings this close are equal. @source readability of a home stem, two readings */
@@ -46,6 +51,12 @@ export const AT_END_SG = 0.002;
 export const TOUCH_HIGH_SG = 0.006;
 /** Distance under what a yeast usually stands at which strength may be what stops it, % by volume. */
 export const UNDER_TOLERANCE_ABV = 1.5;
+/** So far below its least temperature a yeast sleeps, °C. @source our estimate */
+export const TOO_COLD_BY_C = 3;
+
+/** Whether it is so cold that a steady reading proves nothing: the verdict and the care of a batch ask the same. */
+export const isTooCold = (yeast: YeastKind, tempC: number | null): boolean => tempC !== null && tempC <= yeast.tempC[0] - TOO_COLD_BY_C;
+
 /** Slack for sums in floating point. */
 export const EPS = 1e-6;
 
@@ -57,6 +68,8 @@ export interface Facts {
   readonly endSg: number;
   readonly stopsAtTolerance: boolean;
   readonly abvNow: number;
+  /** The same as the maker's school reckons it, for the words. */
+  readonly strengthNow: number;
   readonly toleranceAbv: number;
   /** First of the run of equal readings that ends with the last, and how long the run is. */
   readonly steadyFrom: GravityReading;

@@ -1,15 +1,28 @@
 import { abvOf, dryAbvOf, fermentableGPerL, gravityOf } from '../liquid/views.js';
 import { agreeWithReading } from '../liquid/ferment-to.js';
+import { strengthOf } from '../measure/strength-of.js';
 import { daysBetween } from '../quantity/days.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
-import { AT_END_SG, EPS, EQUAL_SG, PROOF_DAYS, SHORT_PROOF_DAYS, TOUCH_HIGH_SG, UNDER_TOLERANCE_ABV, type Facts, type JudgeInput } from './judge-facts.js';
+import {
+  AT_END_SG,
+  EPS,
+  EQUAL_SG,
+  isTooCold,
+  PROOF_DAYS,
+  SHORT_PROOF_DAYS,
+  TOUCH_HIGH_SG,
+  UNDER_TOLERANCE_ABV,
+  type Facts,
+  type JudgeInput,
+} from './judge-facts.js';
 import { usualToleranceAbv } from '../reference/yeast-kinds.js';
 import { hintEvidence } from './hints.js';
 import { expectedEnd } from './expected-end.js';
 import { fallRates, steadyFrom } from './fitted-fall.js';
+import { lastBegun } from './next-reading.js';
 import { siftReadings, type GravityReading } from './reading.js';
-import type { FermentStatus, Verdict } from './verdict.js';
+import { provesFinished, type FermentStatus, type Verdict } from './verdict.js';
 import { evidenceFor, nextFor, questionedEvidence, sentenceFor, tooFew } from './verdict-words.js';
 
 /** Distance above the end at which a lone reading may or may not be the end. */
@@ -18,7 +31,6 @@ const NEAR_END_SG = 0.004;
 const NOTHING_LEFT_G_PER_L = 2;
 const WORKING_SHARE = 0.4;
 const SLOWING_SG_PER_WEEK = 0.001;
-const TOO_COLD_BY_C = 3;
 const ALL_WITHIN_DAYS = 1.5;
 const NO_FALL_SG = EQUAL_SG + 1e-6;
 
@@ -40,6 +52,17 @@ function readingsToJudge(input: JudgeInput): readonly GravityReading[] {
   return [{ id: 'must', at: pitchedAt, sg: gravityOf(input.liquid), tempC: null }, ...fermenting];
 }
 
+/** Days without a reading since yeast or sugar last went in, all of them warm enough for the yeast; none where nobody knows how warm it stood. */
+function unreadWarmDays(input: JudgeInput, usable: readonly GravityReading[]): number | null {
+  if (usable.some((r) => r.id !== 'must')) return null;
+  const since = lastBegun(input);
+  const known = input.temps.filter((t) => Date.parse(t.at) >= Date.parse(since));
+  const before = input.temps.filter((t) => Date.parse(t.at) < Date.parse(since)).at(-1);
+  const temps = [...(before ? [before] : []), ...known];
+  const warm = temps.length > 0 && temps.every((t) => t.tempC >= input.yeast.tempC[1]);
+  return warm ? Math.max(0, Math.floor(daysBetween(since, input.today))) : 0;
+}
+
 /** Readings that can prove an end: of the drink, not of the must, and since new yeast went in. */
 function provingReadings(usable: readonly GravityReading[], pitchedMs: number): readonly GravityReading[] {
   return usable.filter((r) => Date.parse(r.at) >= pitchedMs);
@@ -58,7 +81,7 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
   const { sg: endSg, stopsAtTolerance } = expectedEnd(input.liquid, input.yeast.toleranceAbv[1]);
   const last = usable[usable.length - 1];
   const first = usable[0];
-  const base = { expectedEndSg: endSg, questionedIds: questioned.map((r) => r.id) };
+  const base = { steadySince: null, unreadWarmDays: unreadWarmDays(input, usable), expectedEndSg: endSg, questionedIds: questioned.map((r) => r.id) };
   const steps = [
     {
       label: 'Where it should end',
@@ -77,8 +100,8 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
   const lastTemp = [...input.temps].sort((a, b) => Date.parse(a.at) - Date.parse(b.at)).at(-1)?.tempC ?? last.tempC;
   const pitches = input.entries.filter((e) => e.kind === 'pitched').map((e) => e.at);
   const pitchedMs = Math.max(...pitches.map((at) => Date.parse(at)));
-  const steadySince = steadyFrom(provingReadings(usable, pitchedMs), EQUAL_SG) ?? last;
-  const restSg = meanSg(usable.filter((r) => Date.parse(r.at) >= Date.parse(steadySince.at)));
+  const steadiest = steadyFrom(provingReadings(usable, pitchedMs), EQUAL_SG) ?? last;
+  const restSg = meanSg(usable.filter((r) => Date.parse(r.at) >= Date.parse(steadiest.at)));
   const now = agreeWithReading(input.liquid, restSg);
   const facts: Facts = {
     input,
@@ -87,10 +110,11 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
     endSg,
     stopsAtTolerance,
     abvNow: abvOf(now),
+    strengthNow: strengthOf(now, input.liquid, input.school ?? 'mass-balance'),
     toleranceAbv,
-    steadyFrom: steadySince,
+    steadyFrom: steadiest,
     // Readings are dated by the day, and a maker who comes back on the same weekday has waited a week whatever the hour.
-    steadyDays: Math.round(daysBetween(steadySince.at, last.at)),
+    steadyDays: Math.round(daysBetween(steadiest.at, last.at)),
     restSg,
     lastRatePerDay: rates.lastPerDay,
     lastOverDays: rates.lastOverDays,
@@ -98,7 +122,7 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
     leftGPerL: fermentableGPerL(now),
     repitchedAt: pitches.length > 1 ? (pitches.at(-1) ?? null) : null,
     tempC: lastTemp,
-    tooCold: lastTemp !== null && lastTemp <= input.yeast.tempC[0] - TOO_COLD_BY_C,
+    tooCold: isTooCold(input.yeast, lastTemp),
   };
   const status = statusOf(facts, first);
   const evidence = [
@@ -112,7 +136,8 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
     result: facts.bestRatePerDay > 0 ? `${figure((facts.lastRatePerDay / facts.bestRatePerDay) * 100, 0)} %` : 'no fall',
     source: 'working at 40 % or more of the best rate',
   });
-  return worked({ ...base, status, sentence: sentenceFor(facts, status), evidence, next: nextFor(facts, status) }, steps);
+  const steadySince = provesFinished(status) ? facts.steadyFrom.at : null;
+  return worked({ ...base, steadySince, status, sentence: sentenceFor(facts, status), evidence, next: nextFor(facts, status) }, steps);
 }
 
 const meanSg = (readings: readonly GravityReading[]): number => readings.reduce((sum, r) => sum + r.sg, 0) / readings.length;

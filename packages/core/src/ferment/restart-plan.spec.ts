@@ -26,6 +26,18 @@ describe('restartPlan', () => {
     expect(total).toBeGreaterThanOrEqual(0.12 * 20);
     expect(total).toBeLessThan(0.25 * 20);
   });
+  it('leaves room for foam in the vessel and in the jar, and cools the yeast by no more than 8 °C', () => {
+    expectWithin(plan().foamRoomL, 20 / 6, { abs: 0.05 });
+    expectWithin(plan({ liquid: stuck(1.024, 1.052, 4.5) }).foamRoomL, 4.5 / 6, { abs: 0.02 });
+    const jarL = Number(/a jar that holds ([\d.]+) L and as much foam/.exec(plan().starter[0]?.text ?? '')?.[1]);
+    // 90 mL of water, 90 of juice, and what the doublings bring.
+    const brought = plan().starter.flatMap((s) => (/with ([\d.]+) (mL|L) of/.exec(s.text) ?? []).slice(1, 3).join(' ') || []);
+    const litres = brought.reduce((sum, text) => sum + Number(text.split(' ')[0]) * (text.endsWith('mL') ? 0.001 : 1), 0.18);
+    expectWithin(jarL, litres, { abs: 0.1 });
+    const [, waterC] = /to (\d+) °C in a jar/.exec(plan().starter[0]?.text ?? '') ?? [];
+    const [, juiceC] = /juice at (\d+) to/.exec(plan().starter[1]?.text ?? '') ?? [];
+    expect((Number(waterC) - Number(juiceC)) / 2).toBeLessThanOrEqual(8);
+  });
   it('tries what is free first, over five days, and asks for a reading before new yeast', () => {
     const { gentle } = plan({ tempC: 9 });
     expect(gentle.reduce((sum, s) => sum + s.waitMin, 0) / 1440).toBe(5);

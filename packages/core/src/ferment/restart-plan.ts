@@ -6,9 +6,10 @@ import { abvOf, brixOf, fermentableGPerL, gravityOf } from '../liquid/views.js';
 import { usualToleranceAbv, yeastById } from '../reference/yeast-kinds.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Step, type Worked } from '../worked/worked.js';
-import { DAY_MIN, WATER_ML_PER_G, type PitchStep } from '../yeast/pitch-steps.js';
+import { DAY_MIN, REHYDRATE_C, WATER_ML_PER_G, type PitchStep } from '../yeast/pitch-steps.js';
 import { UNDER_TOLERANCE_ABV } from './judge-facts.js';
 import { pitchRate } from '../yeast/pitch-rate.js';
+import { countText } from '../quantity/count-text.js';
 
 /** Why it may have stopped, most telling first. */
 export interface StuckCause {
@@ -57,8 +58,8 @@ const GENTLE_DAYS = 5;
 const UNDER_LIMIT_ABV = 2;
 /** Free sulfite at which yeast struggles, mg/L. @source usual practice: well under 30 at pitching */
 const STRONG_SO2_MG_PER_L = 30;
-/** Share of the vessel left empty when a starter wakes a gassy drink. @source usual practice: foam-over on stirring or feeding */
-const FOAM_SHARE = 0.15;
+/** Share of the vessel left empty when a starter wakes a gassy drink, as the caution beside it says. @source usual practice: foam-over on stirring or feeding */
+const FOAM_SHARE = 1 / 6;
 /** Fall of warmth that puts working yeast to sleep, °C. @source craft practice: a few degrees within days */
 const CHILL_C = 4;
 const LEAST_SUGAR_G_PER_L = 3;
@@ -166,6 +167,9 @@ function gentleSteps(tempC: readonly number[], nowC: number | null, volumeL: num
   ];
 }
 
+/** Warm enough that as much juice again cools the rehydrated yeast by less than 8 °C. @source usual packet advice: no jump of 10 °C */
+const JUICE_C = 20;
+
 function starterSteps(massG: number, volumeL: number, tempC: readonly number[]): { readonly steps: readonly PitchStep[]; readonly working: readonly Step[] } {
   const waterMl = massG * WATER_ML_PER_G;
   const goalMl = volumeL * STARTER_SHARE * 1000;
@@ -173,11 +177,11 @@ function starterSteps(massG: number, volumeL: number, tempC: readonly number[]):
   const [, from = 0, to = 0] = tempC;
   const steps: PitchStep[] = [
     {
-      text: `Warm ${millilitres(waterMl)} of clean water to 37 °C in a jar that holds ${litres((2 * waterMl * 2 ** doublings) / 1000)} and as much foam. Sprinkle ${figure(massG, 1)} g of restart yeast on it.`,
+      text: `Warm ${millilitres(waterMl)} of clean water to ${REHYDRATE_C} °C in a jar that holds ${litres((2 * waterMl * 2 ** doublings) / 1000)} and as much foam. Sprinkle ${figure(massG, 1)} g of restart yeast on it.`,
       waitMin: 15,
     },
     {
-      text: `Stir. Add ${millilitres(waterMl)} of fresh apple juice at ${from} to ${to} °C and ${figure(massG * FOOD_PER_YEAST, 1)} g of yeast food.`,
+      text: `Stir. Add ${millilitres(waterMl)} of fresh apple juice at ${JUICE_C} to ${Math.max(JUICE_C + 4, to)} °C and ${figure(massG * FOOD_PER_YEAST, 1)} g of yeast food.`,
       waitMin: DOUBLING_H * MIN_PER_H,
     },
   ];
@@ -231,12 +235,15 @@ export function restartOutcome(before: number, since: readonly { readonly days: 
   if (!last) return { is: 'too-early', text: `New yeast went in at ${gravityText(before)}. Read it after ${GIVE_DAYS} days.` };
   const fell = before - last.sg;
   if (fell >= TAKEN_SG - 1e-6) {
-    return { is: 'going', text: `It has taken: ${Math.round(fell * 1000)} points down in ${Math.round(last.days)} days since the new yeast.` };
+    return {
+      is: 'going',
+      text: `It has taken: ${countText(Math.round(fell * 1000), 'point')} down in ${countText(Math.round(last.days), 'day')} since the new yeast.`,
+    };
   }
   return last.days < GIVE_DAYS
-    ? { is: 'too-early', text: `${gravityText(last.sg)} after ${Math.round(last.days)} days says nothing yet. Give it until the fifth.` }
+    ? { is: 'too-early', text: `${gravityText(last.sg)} after ${countText(Math.round(last.days), 'day')} says nothing yet. Give it until the fifth.` }
     : {
         is: 'not-going',
-        text: `It has not taken: ${gravityText(last.sg)} after ${Math.round(last.days)} days. Check the warmth, then keep it as it is or blend it.`,
+        text: `It has not taken: ${gravityText(last.sg)} after ${countText(Math.round(last.days), 'day')}. Check the warmth, then keep it as it is or blend it.`,
       };
 }

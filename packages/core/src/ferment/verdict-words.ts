@@ -1,9 +1,11 @@
 import { dateAfter, daysBetween, dayText } from '../quantity/days.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { AT_END_SG, EPS, PROOF_DAYS, SHORT_PROOF_DAYS, TOUCH_HIGH_SG, type Facts, type JudgeInput } from './judge-facts.js';
+import { firstReadingOn, nextReading } from './next-reading.js';
 import type { GravityReading } from './reading.js';
 import type { Evidence, FermentStatus, NextAction, Verdict } from './verdict.js';
 import { isWorking } from './verdict.js';
+import { countText } from '../quantity/count-text.js';
 
 /** Why a reading was set aside. */
 export function questionedEvidence(reading: GravityReading, zone?: string): Evidence {
@@ -14,19 +16,46 @@ export function questionedEvidence(reading: GravityReading, zone?: string): Evid
 export function tooFew(input: JudgeInput, usable: readonly GravityReading[]): Pick<Verdict, 'status' | 'sentence' | 'evidence' | 'next'> {
   const own = usable.filter((r) => r.id !== 'must');
   const last = own.at(-1);
-  const on = last ? dateAfter(last.at, 3, input.zone) : dateAfter(input.today, 0, input.zone);
+  const dueOn = last ? dateAfter(last.at, 3, input.zone) : firstReadingOn(input);
+  const changed = input.entries.filter((e) => e.kind === 'gravity-changed' && e.sugarless !== true).at(-1);
+  // Readings from before sugar went in are of another drink.
+  const sugared = changed !== undefined && input.readings.length > 0 ? changed : null;
+  const none = sugared ? `no reading since something that ferments went in on ${dayText(sugared.at, false, input.zone)}` : 'no reading since the yeast went in';
   return {
     status: 'too-few-readings',
-    sentence: last ? 'Cannot tell yet: the readings are too few or too close together.' : 'Cannot tell yet: no reading since the yeast went in.',
+    sentence: last ? 'Cannot tell yet: the readings are too few or too close together.' : `Cannot tell yet: ${none}.`,
     evidence: [
       {
-        text: own.length === 1 ? 'One reading so far' : own.length === 0 ? 'No reading so far' : `${own.length} readings within a day and a half`,
+        text:
+          own.length === 1
+            ? 'One reading so far'
+            : own.length === 0
+              ? sugared
+                ? 'No reading since then'
+                : 'No reading so far'
+              : `${own.length} readings within a day and a half`,
         speaks: 'note',
       },
       { text: 'Bubbles prove nothing either way', speaks: 'note' },
+      ...(last
+        ? []
+        : [
+            {
+              text: 'Without a hydrometer nobody can know whether sugar is left: after eight weeks in the warm most is gone, and no more can be said',
+              speaks: 'note' as const,
+            },
+          ]),
     ],
-    next: { kind: 'read', text: `Take a reading on ${dayText(on, true)}.`, on },
+    next: readNext(input, dueOn, ''),
   };
+}
+
+/** The next reading: on its day, or now where that has passed. */
+function readNext(input: JudgeInput, dueOn: string, why: string, first = ''): NextAction {
+  const today = dateAfter(input.today, 0, input.zone);
+  const reason = why === '' ? '' : `: ${why}`;
+  const text = dueOn < today ? `Read it now: a reading has been due since ${dayText(dueOn, true)}.` : `Read it on ${dayText(dueOn, true)}${reason}.`;
+  return { kind: 'read', text: `${first}${text}`, on: dueOn < today ? today : dueOn, dueOn };
 }
 
 /** The verdict in one plain sentence. */
@@ -37,7 +66,7 @@ export function sentenceFor(facts: Facts, status: FermentStatus): string {
     case 'finished-dry':
       return `Finished: steady at ${now} for ${Math.round(facts.steadyDays)} days, where it should be.`;
     case 'finished-at-tolerance':
-      return `Stopped at ${figure(facts.abvNow, 1)} %, about all this yeast can stand, with sugar left at ${now}.`;
+      return `Stopped at ${figure(facts.strengthNow, 1)} %, about all this yeast can stand, with sugar left at ${now}.`;
     case 'settled-short':
       return `Settled a touch high: steady at ${now} for ${Math.round(facts.steadyDays)} days. Nothing need be wrong; the last points may be sugar or not.`;
     case 'stalled':
@@ -45,11 +74,13 @@ export function sentenceFor(facts: Facts, status: FermentStatus): string {
     case 'too-cold':
       return `Cannot tell yet: at ${figure(facts.tempC ?? 0, 0)} °C this yeast sleeps, so a steady ${now} proves nothing.`;
     case 'not-started':
-      return `Not started: no fall in ${Math.round(daysBetween(facts.usable[0]?.at ?? facts.last.at, facts.last.at))} days.`;
+      return `Not started: no fall in ${countText(Math.round(daysBetween(facts.usable[0]?.at ?? facts.last.at, facts.last.at)), 'day')}.`;
     case 'slowing':
-      return `Slowing: ${now}, and about ${Math.max(1, Math.round((facts.last.sg - facts.endSg) * 1000))} points to go.`;
+      return `Slowing: ${now}, and about ${countText(Math.max(1, Math.round((facts.last.sg - facts.endSg) * 1000)), 'point')} to go.`;
     case 'working':
-      return `Working: down to ${now}, heading for about ${end}.`;
+      return facts.last.sg <= facts.endSg + AT_END_SG
+        ? `Working: down to ${now}, about where it should end.`
+        : `Working: down to ${now}, heading for about ${end}.`;
     case 'too-few-readings':
       return tooFewSentence(facts, now);
   }
@@ -65,7 +96,10 @@ function proofDays({ stopsAtTolerance, last, endSg }: Facts): number | null {
 function tooFewSentence(facts: Facts, now: string): string {
   const days = proofDays(facts);
   if (days === null) return `Cannot tell yet: ${now}, and too few readings, or too close together, to say more.`;
-  const stood = facts.steadyDays > 0 ? `steady at ${now} for ${facts.steadyDays} days, which is too short` : `${now} is one reading`;
+  const stood =
+    facts.steadyDays > 0
+      ? `steady at ${now} for ${facts.steadyDays === 1 ? 'a day' : `${facts.steadyDays} days`}, which is too short`
+      : `${now} is one reading`;
   return days === PROOF_DAYS
     ? `Cannot tell yet: ${stood}. Equal readings over a week would prove it.`
     : `Cannot tell yet: ${stood}. It is a touch high, so equal readings must span two weeks to prove an end.`;
@@ -81,9 +115,21 @@ function proofOn(facts: Facts): string {
   return on > dateAfter(facts.last.at, 0, zone) ? on : dateAfter(facts.last.at, PROOF_DAYS, zone);
 }
 
+/** Points of gravity, by tenths while they are few. */
+const pointsText = (points: number): string => countText(points < 10 ? Math.round(points * 10) / 10 : Math.round(points), 'point');
+
+/** How much it fell over which days, and how that compares with its best. */
+function fallText({ lastRatePerDay, lastOverDays, bestRatePerDay }: Facts): string {
+  const days = Math.max(1, Math.round(lastOverDays));
+  const points = Math.max(0, lastRatePerDay * lastOverDays * 1000);
+  const share = bestRatePerDay > 0 ? lastRatePerDay / bestRatePerDay : 1;
+  const pace = share >= 0.95 ? 'its best pace so far' : `${figure(share * 100, 0)} % of its best pace`;
+  return `Lost ${pointsText(points)} in the last ${days === 1 ? 'day' : `${days} days`} read, ${pace}`;
+}
+
 /** What speaks for a verdict and what against it. */
 export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evidence[] {
-  const { last, steadyFrom, steadyDays, endSg, abvNow, input } = facts;
+  const { last, steadyFrom, steadyDays, endSg, strengthNow, input } = facts;
   const out: Evidence[] = [];
   const low = input.yeast.toleranceAbv[0];
   const high = input.yeast.toleranceAbv[1];
@@ -91,7 +137,7 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
     out.push({ text: `Readings ${Math.round(steadyDays)} days apart differ by ${Math.abs(steadyFrom.sg - last.sg).toFixed(3)}`, speaks: 'for' });
   } else if (facts.lastRatePerDay > 0) {
     out.push({
-      text: `Lost ${figure(facts.lastRatePerDay * 7000, 1)} points a week lately, ${figure(facts.bestRatePerDay * 7000, 1)} at its best`,
+      text: fallText(facts),
       speaks: status === 'too-few-readings' ? 'against' : 'for',
     });
   }
@@ -101,7 +147,7 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
     text:
       above <= AT_END_SG * 1000 + EPS
         ? `${gravityText(last.sg)} is where it should end, about ${gravityText(endSg)}`
-        : `${figure(above, 0)} points above where it should end, about ${gravityText(endSg)}`,
+        : `${countText(Math.round(above), 'point')} above where it should end, about ${gravityText(endSg)}`,
     speaks: status === 'stalled' || status === 'finished-dry' || isWorking(status) ? 'for' : 'note',
   });
   if (last.sg > endSg + AT_END_SG && last.sg <= input.yeast.expectedFg[1] + AT_END_SG) {
@@ -120,8 +166,8 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
     out.push({
       text:
         status === 'stalled'
-          ? `${figure(abvNow, 1)} % is below what this yeast can stand, ${low}–${high} %`
-          : `${figure(abvNow, 1)} % is about what this yeast can stand, ${low}–${high} %`,
+          ? `${figure(strengthNow, 1)} % is below what this yeast can stand, ${low}–${high} %`
+          : `${figure(strengthNow, 1)} % is about what this yeast can stand, ${low}–${high} %`,
       speaks: 'for',
     });
   }
@@ -131,7 +177,7 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
   if (facts.tempC !== null) {
     const [least, comfortable] = input.yeast.tempC;
     if (facts.tooCold) out.push({ text: `${figure(facts.tempC, 0)} °C is well below the ${least} °C this yeast needs`, speaks: 'against' });
-    else if (facts.tempC < comfortable && status !== 'finished-dry')
+    else if (facts.tempC < comfortable && status !== 'finished-dry' && !isWorking(status))
       out.push({ text: `At ${figure(facts.tempC, 0)} °C it may only be drowsy; warmth will tell`, speaks: 'against' });
   }
   const age = daysBetween(last.at, input.today);
@@ -139,41 +185,49 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
   return out;
 }
 
+/** What to do for warmth: only ever warmer, and nothing where it is warm enough. */
+function warmWords({ tempC, input }: Facts, [low, high]: readonly [number, number]): string {
+  if (tempC === null || tempC < low) return `Move it to ${low}–${high} °C`;
+  return tempC <= high
+    ? `It stands warm enough at ${figure(tempC, 0)} °C`
+    : `At ${figure(tempC, 0)} °C it is warmer than this yeast likes, up to ${input.yeast.tempC[2]} °C`;
+}
+
 /** What to do next, and when. */
 export function nextFor(facts: Facts, status: FermentStatus): NextAction {
-  const { zone } = facts.input;
-  const today = dateAfter(facts.input.today, 0, zone);
-  const notBeforeToday = (on: string): string => (on < today ? today : on);
-  const dueOn = status === 'too-few-readings' ? proofOn(facts) : dateAfter(facts.last.at, PROOF_DAYS, zone);
-  const readOn = notBeforeToday(dueOn);
-  const [, from, to] = facts.input.yeast.tempC;
+  const { input, last } = facts;
+  const today = dateAfter(input.today, 0, input.zone);
+  const since = dateAfter(last.at, 0, input.zone);
+  const now = (kind: NextAction['kind'], text: string): NextAction => ({ kind, text, on: today, dueOn: since });
+  const [, from, to] = input.yeast.tempC;
   switch (status) {
     case 'finished-dry':
-      return { kind: 'rack-or-bottle', text: 'Rack it off the lees, or bottle it.', on: today };
+      return now('rack-or-bottle', 'Rack it off the lees, or bottle it.');
     case 'settled-short':
-      return {
-        kind: 'rack-or-bottle',
-        text: 'Rack it. Before it is bottled, ferment a sample out in the warm or test it for sugar: until then what the sums still find counts as fizz.',
-        on: today,
-      };
+      return now(
+        'rack-or-bottle',
+        'Rack it. Before it is bottled, ferment a sample out in the warm or test it for sugar: until then what the sums still find counts as fizz.',
+      );
     case 'finished-at-tolerance':
-      return {
-        kind: 'stabilise',
-        text: 'Do not bottle it as it is: the sugar could wake. Rack it and stabilise it for a still, sweet drink, keep it cold in a keg, or ferment a sample out to know what is left.',
-        on: today,
-      };
-    case 'stalled': {
-      const on = dateAfter(today, 5);
-      return { kind: 'restart', text: `First move it to ${to - 3}–${to} °C for five days, then read again on ${dayText(on, true)}.`, on: today };
-    }
+      return now(
+        'stabilise',
+        'Do not bottle it as it is: the sugar could wake. Rack it and stabilise it for a still, sweet drink, keep it cold in a keg, or ferment a sample out to know what is left.',
+      );
+    case 'stalled':
+      return now(
+        'restart',
+        `${warmWords(facts, [to - 3, to])}. Rouse it, give it five days, and read again. If it stands at the same figure, a sugar test or a sample fermented out says whether anything is left.`,
+      );
     case 'too-cold':
-      return { kind: 'warm', text: `Move it to ${from}–${to} °C, then read again after a week.`, on: today };
+      return now('warm', `${warmWords(facts, [from, to])}, then read again after a week.`);
     case 'not-started':
-      return { kind: 'restart', text: `Bring it to ${from}–${to} °C and pitch fresh yeast.`, on: today };
+      return now('restart', `${warmWords(facts, [from, to])}. Pitch fresh yeast.`);
     case 'working':
-    case 'slowing':
-      return { kind: 'read', text: `Leave it. Read again on ${dayText(readOn, true)}.`, on: readOn };
+    case 'slowing': {
+      const { on, why } = nextReading(facts);
+      return readNext(input, on, why, 'Leave it. ');
+    }
     case 'too-few-readings':
-      return { kind: 'read', text: `Read again on ${dayText(readOn, true)}.`, on: readOn, dueOn };
+      return readNext(input, proofOn(facts), '');
   }
 }

@@ -22,8 +22,8 @@ export interface NextAction {
   readonly text: string;
   /** `YYYY-MM-DD`, never before today. */
   readonly on: string;
-  /** The day it fell due, where that may be past. */
-  readonly dueOn?: string;
+  /** The same day whatever today is: it may lie in the past, and does not slide. */
+  readonly dueOn: string;
 }
 
 /** A judgement with what it rests on. */
@@ -33,8 +33,12 @@ export interface Verdict {
   readonly sentence: string;
   readonly evidence: readonly Evidence[];
   readonly next: NextAction;
+  /** When it came to rest, ISO 8601; null unless an end is proven. */
+  readonly steadySince: string | null;
   /** Where the gravity should end: by mass balance, or where the yeast's tolerance stops it. */
   readonly expectedEndSg: number;
+  /** Days it has stood warm enough since yeast or sugar went in without anybody reading it; null once it was read. */
+  readonly unreadWarmDays: number | null;
   /** Readings set aside because they cannot be true beside the others, by entry id. */
   readonly questionedIds: readonly string[];
 }

@@ -6,9 +6,11 @@ const verdict = (status: FermentStatus): Verdict => ({
   status,
   sentence: '',
   evidence: [],
-  next: { kind: 'read', text: '', on: '2026-11-23' },
+  next: { kind: 'read', text: '', on: '2026-11-23', dueOn: '2026-11-23' },
   expectedEndSg: 0.998,
   questionedIds: [],
+  steadySince: null,
+  unreadWarmDays: null,
 });
 const allowed = (way: SealWay, status: FermentStatus = 'finished-dry'): string[] =>
   bottlingRoutes({ way, verdict: verdict(status) })

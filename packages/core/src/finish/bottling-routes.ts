@@ -12,6 +12,9 @@ export interface BottlingRoute {
   readonly why: string;
 }
 
+/** What is open to a batch that nobody could read. */
+const UNREAD = 'Nobody has read it, so nobody knows whether sugar is left. Plastic bottles alone, with little sugar or none, at your own risk.';
+
 /**
  * Which ways of putting a drink by are open to it. What would burst or fall flat is struck out with the reason.
  *
@@ -27,9 +30,10 @@ export function bottlingRoutes({ way, verdict }: { readonly way: SealWay; readon
     {
       id: 'sparkling-dry',
       name: 'Sparkling, dry',
-      allowed: way === 'proven' || way === 'ended-high',
+      allowed: way === 'proven' || way === 'ended-high' || way === 'unread',
       why: {
         unproven,
+        unread: UNREAD,
         stabilised: 'Sulfite and sorbate hold the yeast, so priming would stay flat.',
         'ended-high': high,
         proven: 'Prime it and keep it in the warm for three weeks. The bench says what your bottles stand.',
@@ -41,6 +45,7 @@ export function bottlingRoutes({ way, verdict }: { readonly way: SealWay; readon
       allowed: way !== 'unproven',
       why: {
         unproven,
+        unread: UNREAD,
         stabilised: 'Bottle it as it is, filled high. Sorbate slows yeast and does not kill it, so keep it cool and drink it within the year.',
         'ended-high': high,
         proven: 'Bottle it as it is, filled high. A little sulfite keeps it longer.',
@@ -51,7 +56,7 @@ export function bottlingRoutes({ way, verdict }: { readonly way: SealWay; readon
       name: 'Cold keg',
       allowed: true,
       why:
-        way === 'unproven'
+        way === 'unproven' || way === 'unread'
           ? 'With a relief valve that works, at 4 °C or colder, let off each week. A power cut is a danger: then let it off at once.'
           : 'Gas it in a keg at the level you like.',
     },

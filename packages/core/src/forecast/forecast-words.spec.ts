@@ -1,5 +1,5 @@
 import type { Forecast } from './forecast-types.js';
-import { forecastWords } from './forecast-words.js';
+import { forecastWords, likelyDay } from './forecast-words.js';
 
 const found = (changes: Partial<Forecast>): Forecast => ({
   band: [],
@@ -30,6 +30,18 @@ describe('forecastWords', () => {
     ['one that stuck', { chanceStuck: 0.8 }, 'It looks stuck'],
   ])('says %s plainly', (_, changes, says) => {
     expect(lead(changes)).toContain(says);
+  });
+  it.each([
+    ['stalled', 'stands still'],
+    ['not-started', 'stands still'],
+    ['too-cold', 'sleeps in the cold'],
+  ] as const)('names no day of one that is %s', (status, says) => {
+    expect(forecastWords(found({}), { ...when, status }).lead).toContain(says);
+    expect(likelyDay(found({}), status)).toBeNull();
+  });
+  it('says that it cannot tell where too few of its ferments agree', () => {
+    expect(lead({ effectiveMembers: 60 })).toContain('cannot tell the day');
+    expect([likelyDay(found({ effectiveMembers: 60 }), 'working'), likelyDay(found({}), 'working')]).toEqual([null, 17]);
   });
   it('asks for proof instead of promising once the day has come', () => {
     expect(lead({}, '2026-11-28T10:00:00.000Z')).toBe('It should be about there. Two equal readings a week apart would prove it.');

@@ -1,5 +1,7 @@
 import { calendarDays, dateAfter, dayText } from '../quantity/days.js';
 import { figure, gravityText } from '../worked/figures.js';
+import type { FermentStatus } from '../ferment/verdict.js';
+import { LEAST_EFFECTIVE } from './importance.js';
 import type { Forecast } from './forecast-types.js';
 
 /** A forecast in a maker's words. */
@@ -14,16 +16,48 @@ export interface ForecastWords {
 
 /** A chance below this is said as such. */
 const SMALL_CHANCE = 0.01;
-const LIKELY = 0.5;
+/** Above this it is called stuck, and no day is named. */
+const LIKELY_STUCK = 0.5;
+
+/** What is known beside the forecast when it is worded. */
+export interface ForecastMoment {
+  /** ISO 8601. */
+  readonly pitchedAt: string;
+  readonly today: string;
+  /** IANA time zone of the maker. */
+  readonly zone?: string;
+  /** What the verdict says: a ferment that stands still has no day on which it is done. */
+  readonly status?: FermentStatus | undefined;
+}
+
+/** Why a forecast names no day; null when it does. */
+function silence({ chanceStuck, effectiveMembers }: Forecast, status: FermentStatus | undefined): string | null {
+  if (chanceStuck > LIKELY_STUCK) return 'It looks stuck: by these readings it will not get there by itself.';
+  if (status === 'stalled' || status === 'not-started') return 'It stands still, so no day can be named until it goes again.';
+  if (status === 'too-cold') return 'It sleeps in the cold, so no day can be named until it is warm.';
+  if (effectiveMembers < LEAST_EFFECTIVE)
+    return 'Trug cannot tell the day: these readings are like few ferments it knows. Another reading in a week would tell more.';
+  return null;
+}
+
+/**
+ * The day after pitching on which it is most likely done, where the forecast can name one.
+ *
+ * @param forecast - what was found
+ * @param status - what the verdict says
+ * @returns days; null where nobody can tell
+ */
+export const likelyDay = (forecast: Forecast, status: FermentStatus | undefined): number | null =>
+  silence(forecast, status) === null ? forecast.finishDay.p50 : null;
 
 /**
  * What lies ahead, in words with dates.
  *
  * @param forecast - what was found
- * @param when - ISO 8601 of the pitch and of today, and the maker's time zone
+ * @param when - the pitch, today, the maker's time zone and what the verdict says
  * @returns sentences
  */
-export function forecastWords(forecast: Forecast, when: { readonly pitchedAt: string; readonly today: string; readonly zone?: string }): ForecastWords {
+export function forecastWords(forecast: Forecast, when: ForecastMoment): ForecastWords {
   const { finalSg, finalAbv, chanceStuck } = forecast;
   const sgs = gravityText(finalSg.p10) === gravityText(finalSg.p90) ? '' : ` (${gravityText(finalSg.p10)} to ${gravityText(finalSg.p90)})`;
   return {
@@ -33,13 +67,11 @@ export function forecastWords(forecast: Forecast, when: { readonly pitchedAt: st
   };
 }
 
-function whenWords(
-  { finishDay, chanceStuck }: Forecast,
-  { pitchedAt, today, zone }: { readonly pitchedAt: string; readonly today: string; readonly zone?: string },
-): string {
-  if (chanceStuck > LIKELY) return 'It looks stuck: by these readings it will not get there by itself.';
+function whenWords(forecast: Forecast, { pitchedAt, today, zone, status }: ForecastMoment): string {
+  const silent = silence(forecast, status);
+  if (silent !== null) return silent;
   const date = (day: number): string => dayText(dateAfter(pitchedAt, Math.round(day), zone));
-  const { p10, p50, p90 } = finishDay;
+  const { p10, p50, p90 } = forecast.finishDay;
   if (p50 === null) return p10 === null ? 'Not done for months.' : `Done on ${date(p10)} at the earliest, more likely months later.`;
   if (calendarDays(today, dateAfter(pitchedAt, Math.round(p50), zone), zone) <= 0)
     return 'It should be about there. Two equal readings a week apart would prove it.';

@@ -8,7 +8,7 @@ import { curveFrom, FAMILIES, FAMILY_WEIGHTS, gravityOn, type Curve, type CurveP
 import { curvePrior } from './curve-prior.js';
 import type { Forecast, ForecastInput } from './forecast-types.js';
 import { summariseCurves, type FittedCurve } from './forecast-summary.js';
-import { effectiveCount, fitNormals, normalised, temperTo, type Normals } from './importance.js';
+import { effectiveCount, fitNormals, LEAST_EFFECTIVE, normalised, temperTo, type Normals } from './importance.js';
 import { logLikelihoodOf } from './likelihood.js';
 import { drawMember, type Draw, type Member } from './members.js';
 import { chanceToStick, driftFrom, powerIndex, rateBelief, TEMPERATURE_POWERS } from './traits-prior.js';
@@ -21,8 +21,6 @@ const PILOT_ROUNDS = 4;
 const PILOT_SHARE = 0.3;
 /** Share of a pilot's members that must go on counting when its weights are tempered. */
 const PILOT_COUNTING = 0.1;
-/** Fewer members than this that still count say nothing. @source usual practice of importance sampling */
-export const LEAST_EFFECTIVE = 100;
 /** How often it is drawn anew, with more members, before it says that it cannot tell. */
 const REDRAWS = 2;
 

@@ -9,6 +9,9 @@ export interface Normals {
   readonly logDet: number;
 }
 
+/** Fewer members than this that still count say nothing. @source usual practice of importance sampling */
+export const LEAST_EFFECTIVE = 100;
+
 /**
  * The effective number of weighted members.
  *

@@ -5,14 +5,16 @@ import type { Liquid } from '../liquid/liquid.js';
 import { gravityOf } from '../liquid/views.js';
 import { correctGravity } from '../log/correct-gravity.js';
 import { fruitById } from '../reference/fruit-library.js';
-import type { Juice } from './juice.js';
+import type { Juice, Steeping } from './juice.js';
+import { steepedLiquid } from './steeped-liquid.js';
 
 /** A figure with where it comes from. */
 export interface KnownFigure {
   readonly value: number;
   /** How far it may be off, ±. */
   readonly plusMinus: number;
-  readonly source: 'measured' | 'typical';
+  /** Measured, reckoned from a recipe, or typical of its kind. */
+  readonly source: 'measured' | 'reckoned' | 'typical';
 }
 
 /** A juice with what is known of it now. */
@@ -38,7 +40,17 @@ interface Typical {
   readonly sorbitolGPerL: number;
 }
 
+/** How far a steeping may differ from its recipe, ±. @source our estimate: mostly how much the water draws out */
+const STEEPED_DOUBT: JuiceDoubt = { sg: 0.006, taGPerL: 1.2, ph: 0.25, tanninGPerL: 0.5 };
+
+function steepedTypical(juice: Juice, steeping: Steeping): Typical {
+  const liquid = steepedLiquid({ ...steeping, fruitId: juice.fruitId });
+  const { tanninGPerL, yanMgPerL, sorbitolGPerL } = liquid;
+  return { value: { sg: gravityOf(liquid), taGPerL: taOf(liquid), ph: phOf(liquid), tanninGPerL }, doubt: STEEPED_DOUBT, yanMgPerL, sorbitolGPerL };
+}
+
 function typicalOf(juice: Juice): Typical {
+  if (juice.steeping) return steepedTypical(juice, juice.steeping);
   if (juice.fruitId === null) {
     const usual = TYPICAL_JUICE[juice.fruit];
     return { value: { sg: USUAL_SG, ...usual }, doubt: UNKNOWN_DOUBT, yanMgPerL: usual.yanMgPerL, sorbitolGPerL: usual.sorbitolGPerL };
@@ -81,7 +93,7 @@ export function juiceInHand(juice: Juice, pouredL: number): JuiceInHand {
   const figure = (value: number, measured: boolean, ownDoubt: number, typicalDoubt: number): KnownFigure => ({
     value,
     plusMinus: measured ? ownDoubt : typicalDoubt,
-    source: measured ? 'measured' : 'typical',
+    source: measured ? 'measured' : juice.steeping ? 'reckoned' : 'typical',
   });
   const figures = {
     sg: figure(gravityOf(liquid), corrected !== null, corrected?.plusMinus ?? 0, typical.doubt.sg),

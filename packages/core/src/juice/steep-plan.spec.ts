@@ -1,3 +1,6 @@
+import * as fc from 'fast-check';
+import { sgFromSolids, solidsFromSg } from '../measure/solids.js';
+import { SEED } from '../testing/arbitrary-liquid.js';
 import { taOf } from '../liquid/acid-chemistry.js';
 import { gravityOf } from '../liquid/views.js';
 import { expectWithin, refusalCode } from '../testing/expect-within.js';
@@ -18,6 +21,28 @@ describe('steepPlan', () => {
     expect(waterL).toBeGreaterThan(2.5);
     expect(acidG).toBeGreaterThan(0);
   });
+  it('prints amounts that give what it promises, reckoned again from nothing but the amounts', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 3, max: 30, noNaN: true }),
+        fc.double({ min: 0.15, max: 0.9, noNaN: true }),
+        fc.double({ min: 1.05, max: 1.12, noNaN: true }),
+        fc.constantFrom(null, 4, 6),
+        fc.boolean(),
+        (volumeL, kgPerL, targetSg, targetTaGPerL, hot) => {
+          const input = { ...INPUT, volumeL, fruitKg: volumeL * kgPerL, targetSg, targetTaGPerL, hot };
+          const { waterL, sugarG, acidG } = steepPlan(input).value;
+          // Solids in g: fruit juice at 1.049 holds 127 g/L; sugar and acid are all solids; tea brings 0.3 g a cup.
+          const juiceL = input.fruitKg * 0.82 * (hot ? 0.85 : 0.7);
+          const solidsG = juiceL * solidsFromSg(1.049) + sugarG + acidG + input.teaCups * 0.3;
+          const endL = juiceL + (waterL - 0.15 * input.fruitKg) + 0.000618 * sugarG;
+          expectWithin(endL, volumeL, { abs: 0.01 * volumeL });
+          expectWithin(sgFromSolids(solidsG / endL), targetSg, { abs: 0.001 });
+        },
+      ),
+      SEED,
+    );
+  });
   it('scales with the volume', () => {
     const [one, four] = [plan().value, plan({ volumeL: 20, fruitKg: 12, teaCups: 8 }).value];
     expectWithin(four.sugarG / one.sugarG, 4, { abs: 1e-3 });
@@ -31,10 +56,11 @@ describe('steepPlan', () => {
   it('leaves the acid of sour fruit alone, and warns of scalds only when it is hot', () => {
     expect(plan({ fruitId: 'wild-hedgerow-crab', targetTaGPerL: 3 }).value.acidG).toBe(0);
     const ids = (changes: Partial<SteepInput>): string[] => plan({ targetTaGPerL: 3, ...changes }).cautions.map((c) => c.id);
-    expect(ids({})).toEqual(['rot', 'scald']);
-    expect(ids({ hot: false })).toEqual(['rot']);
-    // Water brings no minerals to hold the pH up, so acid bites deeper here than in juice.
-    expect(ids({ hot: false, targetTaGPerL: 6 })).toEqual(['rot', 'ph-low']);
+    expect(ids({})).toEqual(['rot', 'pips', 'scald']);
+    expect(ids({ hot: false })).toEqual(['rot', 'pips']);
+    // Water brings no minerals to hold the pH up, so acid bites deeper here than in juice: told to aim lower, not to take out what it puts in.
+    expect(ids({ hot: false, targetTaGPerL: 6 })).toEqual(['rot', 'pips']);
+    expect(plan({ hot: false, targetTaGPerL: 6 }).value.steps.join(' ')).toMatch(/pH 2\.\d, where yeast struggles: aim lower/);
   });
   it.each([
     [{ fruitKg: 30 }, 'UNREACHABLE'],

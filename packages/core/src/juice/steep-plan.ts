@@ -1,19 +1,18 @@
 import { acidForTarget } from '../adjust/acid-for-target.js';
 import { sugarForGravity, type SugarAddition } from '../adjust/sugar-for-gravity.js';
 import { caution } from '../cautions/catalogue.js';
+import type { Caution } from '../cautions/caution.js';
 import { phCautions } from '../cautions/ph-cautions.js';
 import { CoreError } from '../errors/core-error.js';
 import { inRange } from '../errors/guards.js';
-import { addAcid, addTannin } from '../liquid/add-acid.js';
 import { taOf, phOf } from '../liquid/acid-chemistry.js';
-import { addFermentable, addWater } from '../liquid/additions.js';
-import { liquidFromReadings, TYPICAL_JUICE } from '../liquid/liquid-from-readings.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { gravityOf } from '../liquid/views.js';
+import { ACID_EQUIVALENT_G } from '../measure/acidity.js';
 import { daysBetween } from '../quantity/days.js';
-import { fruitById } from '../reference/fruit-library.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
+import { DRAWN, drawnJuice, JUICE_L_PER_KG, lostInPulpL, steepedLiquid } from './steeped-liquid.js';
 
 /** What is to be steeped, for how much. */
 export interface SteepInput {
@@ -44,19 +43,11 @@ export interface SteepPlan {
   readonly steps: readonly string[];
 }
 
-/** Juice in a kilo of apples or pears, L. @source usual composition: about 85 % juice */
-const JUICE_L_PER_KG = 0.82;
-/** Share of it that chopped fruit gives up to water. @source our estimate: heat opens the flesh, cold steeping takes less */
-const DRAWN = { hot: 0.85, cold: 0.7 } as const;
-/** Share of their sugar that chopped raisins give up in that time. @source our estimate */
-const DRAWN_FROM_RAISINS = 0.6;
-/** Tannin in a cup of strong black tea, g. @source our estimate from usual tea, 0.2–0.4 g */
-const TANNIN_G_PER_CUP = 0.3;
-/** Litres of water soaked up by a kilo of pulp and lost in straining. @source our estimate */
-const LOST_L_PER_KG = 0.15;
 /** Acidity closer than this is met. @source far under what a titration can tell */
 const ACID_CLOSE_G_PER_L = 1e-4;
-const MOST_TURNS = 8;
+/** Yeast works badly under this. @source usual practice, as in the pH cautions */
+const SOUR_PH = 3;
+const MOST_TURNS = 12;
 const DAYS = { hot: 4, cold: 6 } as const;
 
 /**
@@ -71,8 +62,8 @@ const DAYS = { hot: 4, cold: 6 } as const;
 export function steepPlan(input: SteepInput): Worked<SteepPlan> {
   const volumeL = inRange('volumeL', input.volumeL, { min: 1, max: 200 });
   const fruitKg = inRange('fruitKg', input.fruitKg, { min: 0.1, max: 500 });
-  const driedFruitG = inRange('driedFruitG', input.driedFruitG, { min: 0, max: 50_000 });
-  const teaCups = inRange('teaCups', input.teaCups, { min: 0, max: 200 });
+  inRange('driedFruitG', input.driedFruitG, { min: 0, max: 50_000 });
+  inRange('teaCups', input.teaCups, { min: 0, max: 200 });
   const manner = input.hot ? 'hot' : 'cold';
   const drawnL = fruitKg * JUICE_L_PER_KG * DRAWN[manner];
   if (drawnL > volumeL) {
@@ -82,21 +73,15 @@ export function steepPlan(input: SteepInput): Worked<SteepPlan> {
       { field: 'fruitKg', given: fruitKg, drawnL },
     );
   }
-  const juice = fruitJuice(input.fruitId, drawnL);
-  const base = driedFruitG > 0 ? addFermentable(juice, { fermentableId: 'raisins-sultanas', massG: driedFruitG * DRAWN_FROM_RAISINS }) : juice;
-  const wateredL = Math.max(0, volumeL - base.volumeL);
-  const thin = addTannin(addWater(base, wateredL), teaCups * TANNIN_G_PER_CUP);
-  const { sugar, acidG } = sugarAndAcid(thin, input);
-  const liquid = { ...sugar.value.liquid, fruit: juice.fruit };
-  // Sugar takes room of its own, so that much less water goes in.
-  const waterL = Math.max(0, wateredL - (liquid.volumeL - thin.volumeL)) + fruitKg * LOST_L_PER_KG;
+  const juice = drawnJuice(input);
+  const { waterL, sugar, acidG, liquid } = recipe(input, volumeL);
   const plan: SteepPlan = {
     waterL,
     sugarG: sugar.value.massG,
     acidG,
     days: DAYS[manner],
     liquid,
-    steps: stepsOf(input, waterL, DAYS[manner]),
+    steps: stepsOf(input, { waterL, acidG, liquid }, DAYS[manner]),
   };
   return worked(
     plan,
@@ -115,44 +100,45 @@ export function steepPlan(input: SteepInput): Worked<SteepPlan> {
         source: 'mass and charge balance',
       },
     ],
-    [caution('rot'), ...(input.hot ? [caution('scald')] : []), ...phCautions(phOf(liquid))],
+    [caution('rot'), caution('pips'), ...(input.hot ? [caution('scald')] : []), ...sourCautions(phOf(liquid), acidG)],
   );
 }
 
-/** Acid has weight and sugar has volume, so each shifts the other a little: they are settled in turns. */
-function sugarAndAcid(thin: Liquid, { targetSg, targetTaGPerL }: SteepInput): { readonly sugar: Worked<SugarAddition>; readonly acidG: number } {
+/**
+ * Sugar takes room that water then does not, acid has weight, and both shift the gravity: they are settled in turns, so that
+ * what is printed is what comes to the volume, the gravity and the acid wanted.
+ */
+function recipe(input: SteepInput, volumeL: number): { waterL: number; sugar: Worked<SugarAddition>; acidG: number; liquid: Liquid } {
+  const { targetSg, targetTaGPerL, fruitKg } = input;
+  const mustOf = (waterL: number, acidG: number): Liquid => steepedLiquid({ ...input, waterL, sugarG: 0, acidG });
   let acidG = 0;
-  let sugar = sugarForGravity({ liquid: thin, targetSg, fermentableId: 'sucrose' });
+  let waterL = Math.max(0, volumeL - mustOf(lostInPulpL(fruitKg), 0).volumeL) + lostInPulpL(fruitKg);
+  let sugar = sugarForGravity({ liquid: mustOf(waterL, acidG), targetSg, fermentableId: 'sucrose' });
   for (let turn = 0; turn < MOST_TURNS; turn += 1) {
     const { liquid } = sugar.value;
-    if (targetTaGPerL === null || targetTaGPerL <= taOf(liquid) + ACID_CLOSE_G_PER_L) break;
-    acidG += acidForTarget({ liquid, targetTaGPerL, acid: 'citric' }).value.massG;
-    sugar = sugarForGravity({ liquid: addAcid(thin, { acid: 'citric', massG: acidG }), targetSg, fermentableId: 'sucrose' });
+    if (targetTaGPerL !== null) {
+      const short = targetTaGPerL - taOf(liquid);
+      if (short > ACID_CLOSE_G_PER_L) acidG += acidForTarget({ liquid, targetTaGPerL, acid: 'citric' }).value.massG;
+      else acidG = Math.max(0, acidG + (short * liquid.volumeL * ACID_EQUIVALENT_G.citric) / ACID_EQUIVALENT_G.malic);
+    }
+    waterL = Math.max(lostInPulpL(fruitKg), waterL - (liquid.volumeL - volumeL));
+    sugar = sugarForGravity({ liquid: mustOf(waterL, acidG), targetSg, fermentableId: 'sucrose' });
   }
-  return { sugar, acidG };
+  return { waterL, sugar, acidG, liquid: steepedLiquid({ ...input, waterL, sugarG: sugar.value.massG, acidG }) };
 }
 
-function fruitJuice(fruitId: string | null, volumeL: number): Liquid {
-  if (fruitId === null) return liquidFromReadings({ volumeL, sg: 1.049, fruit: 'apple', ...TYPICAL_JUICE.apple });
-  const kind = fruitById(fruitId);
-  return liquidFromReadings({
-    volumeL,
-    sg: kind.sg[1],
-    fruit: kind.fruit,
-    taGPerL: kind.taGPerL[1],
-    ph: kind.ph[1],
-    tanninGPerL: kind.tanninGPerL[1],
-    sorbitolGPerL: kind.sorbitolGPerL,
-    yanMgPerL: kind.yanMgPerL[1],
-  });
+/** Where the recipe itself adds the acid, too sour a must wants a smaller aim, not carbonate after acid. */
+function sourCautions(ph: number, acidG: number): readonly Caution[] {
+  return acidG > 0 ? phCautions(ph).filter((c) => c.id !== 'ph-low') : phCautions(ph);
 }
 
-function stepsOf({ fruitKg, hot }: SteepInput, waterL: number, days: number): readonly string[] {
+function stepsOf({ fruitKg, hot }: SteepInput, { waterL, acidG, liquid }: Pick<SteepPlan, 'waterL' | 'acidG' | 'liquid'>, days: number): readonly string[] {
   return [
     `Wash, sort and chop ${figure(fruitKg, 1)} kg small; leave the pips whole. Into a straining bag, in a clean bucket.`,
     hot
       ? `Pour ${figure(waterL, 1)} L of water just off the boil over it, with the sugar stirred in. Never into glass. Cover, and let it cool.`
       : `Dissolve the sugar in ${figure(waterL, 1)} L of cool water with the sulfite the juice would get, and pour it over.`,
+    ...(phOf(liquid) < SOUR_PH && acidG > 0 ? [`That much acid makes it as sour as pH ${figure(phOf(liquid), 1)}, where yeast struggles: aim lower.`] : []),
     'When it is below 25 °C: the acid, the tea, the pectic enzyme. Never the enzyme while it is hot.',
     `Push the bag under twice a day for ${days} days, with clean hands. Keep it covered.`,
     'Lift the bag, let it drain, press it lightly. Measure gravity, and acid if you can.',

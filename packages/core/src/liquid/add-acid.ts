@@ -1,5 +1,5 @@
 import { inRange } from '../errors/guards.js';
-import { malicFromReadings, phOf, taOf, type AcidId } from './acid-chemistry.js';
+import { acidsFromReadings, MALIC_EQUIVALENT_G, MALIC_PER_TA, phOf, taOf, WEAK_ACIDS, type AcidId } from './acid-chemistry.js';
 import type { Liquid } from './liquid.js';
 
 /**
@@ -86,23 +86,33 @@ export function malolactic(liquid: Liquid, fraction: number): Liquid {
   };
 }
 
+/** Titratable acidity, as malic, of a gram of each other acid. @source equivalents: one proton of lactic, three of citric, two of tartaric */
+const TA_PER_G = {
+  lactic: MALIC_EQUIVALENT_G / WEAK_ACIDS.lactic.gPerMol,
+  citric: (3 * MALIC_EQUIVALENT_G) / WEAK_ACIDS.citric.gPerMol,
+  tartaric: (2 * MALIC_EQUIVALENT_G) / WEAK_ACIDS.tartaric.gPerMol,
+} as const;
+
 /**
  * The liquid brought to agree with a measured pH, acidity or both; what was not measured keeps its present figure.
+ * Acids that are known to be there stay what they are: lactic stays lactic, and what was added stays that.
  *
  * @param liquid - as last known
  * @param readings - pH 2–8 and titratable acidity, g/L as malic
- * @returns the liquid with all its acid counted as malic, and the cations that explain both figures
+ * @returns the liquid with malic acid at 1.1 of what is not accounted for, and the background and cations that explain both figures
  */
 export function agreeWithAcidReadings(liquid: Liquid, readings: { readonly ph?: number | undefined; readonly taGPerL?: number | undefined }): Liquid {
   const taBefore = taOf(liquid);
   const taGPerL = readings.taGPerL ?? taBefore;
-  const acids = malicFromReadings({ ph: readings.ph ?? phOf(liquid), taGPerL });
+  const { lacticGPerL, citricGPerL, tartaricGPerL } = liquid;
+  const accounted = lacticGPerL * TA_PER_G.lactic + citricGPerL * TA_PER_G.citric + tartaricGPerL * TA_PER_G.tartaric;
+  const mostMalic = MALIC_PER_TA * Math.max(0, taGPerL - accounted);
+  // Once bacteria have been at it, only what they left can be malic.
+  const malicGPerL = readings.taGPerL === undefined || lacticGPerL > 0 ? Math.min(liquid.malicGPerL, mostMalic) : mostMalic;
+  const named = { malicGPerL, lacticGPerL, citricGPerL, tartaricGPerL };
   return {
     ...liquid,
-    lacticGPerL: 0,
-    citricGPerL: 0,
-    tartaricGPerL: 0,
-    ...acids,
+    ...acidsFromReadings({ ph: readings.ph ?? phOf(liquid), taGPerL, named }),
     otherSolidsGPerL: liquid.otherSolidsGPerL + (taGPerL - taBefore),
   };
 }

@@ -1,8 +1,12 @@
 import { inRange, LIMITS } from '../errors/guards.js';
 import { fermentableById } from '../reference/fermentables.js';
 import { blendLiquids, inVolume } from './blend-liquids.js';
+import { besideSugar } from './juice-acids.js';
 import { waterOf, type Liquid } from './liquid.js';
 import { HEXOSE_PER_SUCROSE } from './views.js';
+
+/** Points of a kilogram of sucrose in a litre: what a gram of solids shows. Light sweeteners such as erythritol show less and are counted as what they show. */
+const SUCROSE_POINTS = 384;
 
 /** Sugars that are sucrose in the packet; every other fermentable counts as hexose. */
 const SUCROSE_IDS: ReadonlySet<string> = new Set(['sucrose', 'brown-sugar-light', 'brown-sugar-dark', 'maple-syrup']);
@@ -25,12 +29,29 @@ export function addFermentable(liquid: Liquid, addition: { readonly fermentableI
   const perL = (g: number): number => g / grown.volumeL;
   const isSucrose = SUCROSE_IDS.has(kind.id);
   const sweetG = kind.kind === 'non-fermentable' ? massG * kind.sweetnessVsSucrose : 0;
+  const shown = kind.kind === 'non-fermentable' ? Math.min(1, kind.pointsLPerKg / (SUCROSE_POINTS * kind.extractFraction)) : 1;
   return {
-    ...grown,
+    ...withBesideSugar(grown, kind.id, (massG / 1000) * kind.volumeLPerKg),
     sucroseGPerL: grown.sucroseGPerL + (isSucrose ? perL(sugarG) : 0),
     hexoseGPerL: grown.hexoseGPerL + (isSucrose ? 0 : perL(sugarG)),
-    otherSolidsGPerL: grown.otherSolidsGPerL + perL(extractG - sugarG),
+    otherSolidsGPerL: grown.otherSolidsGPerL + perL((extractG - sugarG) * shown),
     sweetenerGPerL: grown.sweetenerGPerL + perL(sweetG),
+  };
+}
+
+/** The acids, tannin, sorbitol and nitrogen that come with some litres of juice or concentrate. */
+function withBesideSugar(liquid: Liquid, fermentableId: string, litres: number): Liquid {
+  const brings = besideSugar(fermentableId);
+  if (!brings) return liquid;
+  const share = litres / liquid.volumeL;
+  return {
+    ...liquid,
+    malicGPerL: liquid.malicGPerL + brings.malicGPerL * share,
+    backgroundMmolPerL: liquid.backgroundMmolPerL + brings.backgroundMmolPerL * share,
+    strongCationsMmolPerL: liquid.strongCationsMmolPerL + brings.strongCationsMmolPerL * share,
+    tanninGPerL: liquid.tanninGPerL + brings.tanninGPerL * share,
+    sorbitolGPerL: liquid.sorbitolGPerL + brings.sorbitolGPerL * share,
+    yanMgPerL: liquid.yanMgPerL + brings.yanMgPerL * share,
   };
 }
 

@@ -38,6 +38,7 @@ export function fermentFraction(liquid: Liquid, fraction: number): Liquid {
     lacticGPerL: liquid.lacticGPerL,
     citricGPerL: liquid.citricGPerL,
     tartaricGPerL: liquid.tartaricGPerL,
+    backgroundMmolPerL: liquid.backgroundMmolPerL,
     strongCationsMmolPerL: liquid.strongCationsMmolPerL,
     tanninGPerL: liquid.tanninGPerL,
     sorbitolGPerL: liquid.sorbitolGPerL,

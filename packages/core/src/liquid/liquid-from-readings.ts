@@ -1,7 +1,7 @@
 import { CoreError } from '../errors/core-error.js';
 import { inRange, LIMITS } from '../errors/guards.js';
 import { solidsFromSg } from '../measure/solids.js';
-import { malicFromReadings } from './acid-chemistry.js';
+import { acidsFromReadings } from './acid-chemistry.js';
 import { mapAmounts, type Fruit, type Liquid } from './liquid.js';
 
 /** What was measured of a juice; whatever was not is taken as usual for its fruit. */
@@ -75,7 +75,7 @@ export function liquidFromReadings(readings: JuiceReadings): Liquid {
     sucroseGPerL: sugarGPerL * usual.sucroseFraction,
     hexoseGPerL: sugarGPerL * (1 - usual.sucroseFraction),
     otherSolidsGPerL,
-    ...malicFromReadings({ ph, taGPerL }),
+    ...acidsFromReadings({ ph, taGPerL }),
     tanninGPerL,
     sorbitolGPerL,
     yanMgPerL,

@@ -78,6 +78,39 @@ describe('acidity', () => {
     expect(taOf(soft)).toBeLessThan(taOf(reference));
     expect(phOf(soft)).toBeGreaterThan(phOf(reference));
   });
+  it('takes malic as 1.1 of the acidity, and the rest as a background that bacteria leave alone', () => {
+    expectWithin(reference.malicGPerL, 1.1 * 6, { abs: 1e-9 });
+    expect(reference.backgroundMmolPerL).toBeGreaterThan(5);
+    const soft = malolactic(reference, 1);
+    expect(soft.backgroundMmolPerL).toBe(reference.backgroundMmolPerL);
+    // 49.2 mmol/L of malic give up a proton each: 3.30 g/L as malic.
+    expectWithin(taOf(reference) - taOf(soft), 3.3, { abs: 0.02 });
+    expectWithin(soft.lacticGPerL, 4.43, { abs: 0.01 });
+  });
+  it('keeps lactic acid lactic when pH and acidity are read again', () => {
+    const soft = malolactic(reference, 1);
+    const read = agreeWithAcidReadings(soft, { ph: 3.85, taGPerL: 2.9 });
+    expect([read.lacticGPerL, read.malicGPerL]).toEqual([soft.lacticGPerL, 0]);
+    expectWithin(phOf(read), 3.85, { abs: 1e-5 });
+    expectWithin(taOf(read), 2.9, { abs: 1e-9 });
+  });
+  it('agrees with any reading, whatever acids are known to be there', () => {
+    fc.assert(
+      fc.property(
+        arbitraryJuice,
+        fc.double({ min: 2.8, max: 4.5, noNaN: true }),
+        fc.double({ min: 0.5, max: 14, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (l, ph, taGPerL, turned) => {
+          const read = agreeWithAcidReadings(malolactic(addAcid(l, { acid: 'citric', massG: l.volumeL }), turned), { ph, taGPerL });
+          expectWithin(phOf(read), ph, { abs: 1e-4 });
+          expectWithin(taOf(read), taGPerL, { abs: 1e-6 });
+          expect(Math.min(read.malicGPerL, read.lacticGPerL, read.citricGPerL, read.backgroundMmolPerL)).toBeGreaterThanOrEqual(0);
+        },
+      ),
+      SEED,
+    );
+  });
   it('takes over a measured pH or acid', () => {
     const measured = agreeWithAcidReadings(reference, { ph: 3.7 });
     expectWithin(phOf(measured), 3.7, { abs: 1e-5 });

@@ -17,6 +17,8 @@ export interface Liquid {
   readonly lacticGPerL: number;
   readonly citricGPerL: number;
   readonly tartaricGPerL: number;
+  /** Acid that bacteria leave alone and no single name fits, mmol/L of an acid with two protons: what the measured pH and acidity ask for beside the acids above. */
+  readonly backgroundMmolPerL: number;
   /** Net strong cations (potassium and kin less strong anions), mmol of charge per litre. */
   readonly strongCationsMmolPerL: number;
   readonly tanninGPerL: number;
@@ -42,6 +44,7 @@ export const PER_LITRE_FIELDS = [
   'lacticGPerL',
   'citricGPerL',
   'tartaricGPerL',
+  'backgroundMmolPerL',
   'strongCationsMmolPerL',
   'tanninGPerL',
   'sorbitolGPerL',
@@ -73,6 +76,7 @@ export function mapAmounts(amountOf: (field: PerLitreField) => number): Amounts 
     lacticGPerL: amountOf('lacticGPerL'),
     citricGPerL: amountOf('citricGPerL'),
     tartaricGPerL: amountOf('tartaricGPerL'),
+    backgroundMmolPerL: amountOf('backgroundMmolPerL'),
     strongCationsMmolPerL: amountOf('strongCationsMmolPerL'),
     tanninGPerL: amountOf('tanninGPerL'),
     sorbitolGPerL: amountOf('sorbitolGPerL'),

@@ -23,6 +23,10 @@ export interface Crate {
   readonly co2Volumes: number;
   readonly sparkling: boolean;
   readonly abv: number;
+  /** What is in the bottles, the priming sugar fermented, and the must it came from. */
+  readonly drink: { readonly liquid: Liquid; readonly must: Liquid | null };
+  /** Free sulfite when it was filled, mg/L. */
+  readonly freeSo2MgPerL: number;
   readonly hottestC: number;
   /** When the last bottle was opened; null when none has been. */
   readonly lastOpenedAt: string | null;

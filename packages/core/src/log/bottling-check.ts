@@ -27,6 +27,21 @@ export interface BottlingCheck {
   readonly safety: readonly { readonly kindId: string; readonly worked: Worked<BottleSafety> }[];
 }
 
+/** Priming that a batch nobody read may get, g/L as hexose. @source our estimate: one volume, which plastic stands three times over */
+export const UNREAD_PRIMING_G_PER_L = 4.5;
+
+/** A batch that nobody could read: plastic alone, little sugar, and in its maker's own words. */
+function checkUnread(gas: SealedGas, filled: readonly BottleCount[]): BottlingCheck {
+  const glass = filled.some((b) => bottleById(b.kindId).closure !== 'screw');
+  const much = gas.weighedGPerL > UNREAD_PRIMING_G_PER_L;
+  const refusal = glass
+    ? 'Nobody has read its gravity, so it goes into no glass. Choose fizzy-drink plastic bottles only, or read it and prove its end.'
+    : much
+      ? `Nobody has read its gravity, so it gets at most ${UNREAD_PRIMING_G_PER_L - 0.5} g/L of sugar: what is left in it comes on top.`
+      : null;
+  return { refusal, cautions: [caution('unread')], safety: [] };
+}
+
 /**
  * Whether bottles may be filled, and what has to be acknowledged first. Bench and log ask this one question.
  *
@@ -37,6 +52,7 @@ export interface BottlingCheck {
  */
 export function checkBottling({ way, gas, bottles, hottestC }: BottlingAsked): BottlingCheck {
   const filled = bottles.filter((b) => b.count > 0);
+  if (way === 'unread') return checkUnread(gas, filled);
   const safety = filled
     .map(({ kindId, count }) => ({
       kindId,

@@ -4,6 +4,7 @@ import { fermentableById } from '../reference/fermentables.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import { figure } from '../worked/figures.js';
 import type { Entry, EntryOf, RawGravity } from './entry.js';
+import { countText } from '../quantity/count-text.js';
 
 /** One line of a log in words. */
 export interface EntryWords {
@@ -29,7 +30,8 @@ export function describeEntry(entry: Entry, units: UnitPreferences): EntryWords 
     case 'blended':
       return {
         lead: `Poured ${volume(entry.payload.parts.reduce((sum, p) => sum + p.liquid.volumeL, 0))}`,
-        rest: entry.payload.parts.map((p) => `${volume(p.liquid.volumeL)} ${p.name}`).join(', '),
+        // A single part was named by the volume already.
+        rest: entry.payload.parts.map((p) => (entry.payload.parts.length === 1 ? `of ${p.name}` : `${volume(p.liquid.volumeL)} ${p.name}`)).join(', '),
       };
     case 'split':
       return {
@@ -59,7 +61,7 @@ export function describeEntry(entry: Entry, units: UnitPreferences): EntryWords 
     case 'clarified':
       return {
         lead: 'To clear it',
-        rest: `${CLEARED_BY[entry.payload.means]}${entry.payload.massG > 0 ? `, ${mass(entry.payload.massG)}` : ''}, look again in ${entry.payload.waitDays} days`,
+        rest: `${CLEARED_BY[entry.payload.means]}${entry.payload.massG > 0 ? `, ${mass(entry.payload.massG)}` : ''}, look again in ${countText(entry.payload.waitDays, 'day')}`,
       };
     case 'malolactic':
       return { lead: 'Malolactic change', rest: malolacticWords(entry) };
@@ -95,7 +97,8 @@ export function describeEntry(entry: Entry, units: UnitPreferences): EntryWords 
     case 'note':
       return { lead: 'Note', rest: entry.payload.text };
     case 'discarded':
-      return { lead: 'Poured away', rest: `${volume(entry.payload.volumeL)}: ${entry.payload.why}` };
+      // What was drunk was not poured away.
+      return { lead: entry.payload.why.startsWith('drunk') ? 'Drunk' : 'Poured away', rest: `${volume(entry.payload.volumeL)}: ${entry.payload.why}` };
     case 'corrected':
       return { lead: entry.payload.replacement ? 'Corrected' : 'Struck out', rest: entry.note };
   }
@@ -124,7 +127,7 @@ function malolacticWords({ payload }: EntryOf<'malolactic'>): string {
 function testedWords({ payload }: EntryOf<'tested'>): string {
   if (payload.by === 'sugar-test') return `${figure(payload.sugarGPerL, 1)} g/L by a sugar test`;
   const [before, after] = [payload.before.reading.toFixed(3), payload.after.reading.toFixed(3)];
-  return `a sample went from ${before} to ${after} in ${figure(payload.days, 0)} days in the warm`;
+  return `a sample went from ${before} to ${after} in ${countText(Math.round(payload.days), 'day')} in the warm`;
 }
 
 function pitchedWords({ payload }: EntryOf<'pitched'>, mass: (g: number) => string): string {

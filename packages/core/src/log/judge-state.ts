@@ -1,17 +1,22 @@
 import { judgeFermentation } from '../ferment/judge-fermentation.js';
 import type { Verdict } from '../ferment/verdict.js';
+import type { JudgeInput } from '../ferment/judge-facts.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import type { Worked } from '../worked/worked.js';
 import type { BatchState } from './batch-state.js';
+
+/** What the words and days of a verdict follow, beside the log. */
+export type JudgedBy = Pick<JudgeInput, 'school' | 'waits'>;
 
 /**
  * The verdict on a replayed batch.
  *
  * @param state - the batch
  * @param today - ISO 8601
+ * @param by - the maker's school of strength and the waits of the method, for words and days
  * @returns the judgement; null before yeast and after bottling
  */
-export function judgeState(state: BatchState, today: string): Worked<Verdict> | null {
+export function judgeState(state: BatchState, today: string, { school, waits }: JudgedBy = {}): Worked<Verdict> | null {
   if (!state.pitchedAt || !state.must || !state.yeastId || !state.liquid || state.keg) return null;
   return judgeFermentation({
     readings: state.readings,
@@ -22,5 +27,7 @@ export function judgeState(state: BatchState, today: string): Worked<Verdict> | 
     entries: state.judged,
     hints: state.hints,
     zone: state.zone,
+    ...(school === undefined ? {} : { school }),
+    ...(waits === undefined ? {} : { waits }),
   });
 }

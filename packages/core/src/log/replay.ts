@@ -4,8 +4,9 @@ import { bottleById } from '../bottle/bottle-kinds.js';
 import { addAcid, addCarbonate, addTannin, malolactic } from '../liquid/add-acid.js';
 import { addSulfite, addWater } from '../liquid/additions.js';
 import { loseVolume } from '../liquid/blend-liquids.js';
+import { fermentFraction } from '../liquid/ferment-to.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
-import { abvOf, dryAbvOf } from '../liquid/views.js';
+import { abvOf } from '../liquid/views.js';
 import { UTC } from '../quantity/zone.js';
 import { leadingYeast } from '../yeast/yeast-together.js';
 import { EMPTY_STATE, type BatchState } from './batch-state.js';
@@ -18,7 +19,7 @@ import { fed } from './replay-feeds.js';
 import { blended, split } from './replay-pours.js';
 import { originalBy, read } from './replay-readings.js';
 import { both, moveGravity, primed, stabilised, sugared, tested } from './replay-sugar.js';
-import { sealedGasOf } from './sealed-gas-of.js';
+import { asIfDry, neverRead, sealedGasOf } from './sealed-gas-of.js';
 
 /**
  * What a log tells of its batch. An entry that does not add up is left out and named among the issues; everything
@@ -201,6 +202,7 @@ function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {
       volumeL: liquid.volumeL,
     });
   }
+  const drink = state.primed || neverRead(state) ? fermentFraction(liquid, 1) : liquid;
   state.crates.push({
     id: entry.id,
     name: payload.crate,
@@ -210,7 +212,9 @@ function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {
     testBottle: payload.testBottle,
     co2Volumes: fizzOf(state),
     sparkling: state.primed !== null,
-    abv: state.primed ? dryAbvOf(liquid) : abvOf(liquid),
+    abv: abvOf(drink),
+    drink: { liquid: drink, must: state.must },
+    freeSo2MgPerL: liquid.freeSo2MgPerL,
     hottestC: payload.hottestC,
     lastOpenedAt: null,
   });
@@ -219,8 +223,9 @@ function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {
 
 /** The fizz the bottles will have: what is still in it, and what all the sugar in it makes. */
 function fizzOf(state: Draft): number {
-  const gas = sealedGasOf(state);
-  if (!gas) return 0;
+  const found = sealedGasOf(state);
+  if (!found) return 0;
+  const gas = neverRead(state) ? asIfDry(found) : found;
   const { residual, weighed, leftover } = gasParts(gas);
   return residual + weighed + leftover;
 }

@@ -2,6 +2,8 @@ import { freeSo2For } from '../adjust/sulfite-dose.js';
 import { HEXOSE_G_PER_L_PER_POINT, type MalolacticGas, type SealedGas } from '../bottle/sealed-gas.js';
 import { MOLECULAR_MG_PER_L } from '../finish/stabilise-dose.js';
 import { phOf } from '../liquid/acid-chemistry.js';
+import { fermentFraction } from '../liquid/ferment-to.js';
+import { fermentableGPerL } from '../liquid/views.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { DAY_MS } from '../quantity/days.js';
 import type { BatchState } from './batch-state.js';
@@ -40,6 +42,17 @@ export function warmestSinceEnd({ temps, placeC, readings }: Pick<BatchState, 't
   const since = temps.filter((t) => Date.parse(t.at) >= from).map((t) => t.tempC);
   const warmest = since.length > 0 ? Math.max(...since) : (placeC ?? USUAL_C);
   return Math.min(60, Math.max(0, warmest));
+}
+
+/** Whether a drink was pitched and never read since. */
+export const neverRead = ({ pitchedAt, readings }: Pick<BatchState, 'pitchedAt' | 'readings'>): boolean =>
+  pitchedAt !== null && !readings.some((r) => Date.parse(r.at) > Date.parse(pitchedAt));
+
+/** The gas of a drink that nobody read, were all its sugar gone but what was weighed in: the best that can be hoped, and nothing that is known. */
+export function asIfDry(gas: SealedGas): SealedGas {
+  const sugar = fermentableGPerL(gas.liquid);
+  const weighed = Math.min(sugar, gas.weighedGPerL);
+  return { ...gas, liquid: fermentFraction(gas.liquid, sugar > 0 ? 1 - weighed / sugar : 0) };
 }
 
 /**

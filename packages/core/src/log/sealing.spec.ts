@@ -1,3 +1,4 @@
+import { waterOf } from '../liquid/liquid.js';
 import { fermentableGPerL } from '../liquid/views.js';
 import { stabiliseDose } from '../finish/stabilise-dose.js';
 import { logOf, rawGravity, type LogMaker } from '../testing/made-logs.js';
@@ -35,6 +36,49 @@ describe('sealing a drink', () => {
     expect(against(working, kegged(6, { storeC: 9 })).refusal).toMatch(/colder/);
     expect(against(working, kegged(6, { storeC: 4 }))).toEqual({ refusal: null, dangers: ['sealed-ferment'] });
     expect(against(working, kegged(6, { storeC: 4, acknowledged: ['sealed-ferment'] })).dangers).toEqual([]);
+  });
+
+  it('takes what the maker says does not ferment for what it is', () => {
+    // 400 g of lactose in 20 L stand seven points above dry for good, and are no sugar to any sum.
+    const lactose = make.entry('addition', 0.05, { what: 'fermentable', fermentableId: 'lactose', massG: 400 });
+    const sweet = [
+      make.filled(),
+      lactose,
+      make.pitched(),
+      read(6, 1.02),
+      read(20, 1.0055),
+      read(28, 1.0055),
+      make.malolactic(28.1, { done: true, turnedFraction: 1 }),
+    ];
+    expect(wayAt(sweet, 28.5, make)).toBe('proven');
+    expect(fermentableGPerL(replay(sweet).liquid ?? waterOf(1))).toBeLessThan(3);
+    const unsaid = sweet.filter((e) => e !== lactose);
+    expect(wayAt(unsaid, 28.5, make)).toBe('unproven');
+  });
+
+  describe('a batch that nobody can read', () => {
+    const unread = [make.filled(), make.pitched(), make.entry('moved', 0.2, { place: 'kitchen', tempC: 18 })];
+    const plastic = (day: number, acknowledged: readonly string[] = []): Entry =>
+      bottled(day, { kindId: 'plastic-500', count: 38, acknowledged: [...acknowledged] });
+    it('waits eight weeks in the warm', () => {
+      expect(wayAt(unread, 50, make)).toBe('unproven');
+      expect(against(unread, plastic(50)).refusal).toMatch(/not proven/);
+      expect(wayAt(unread, 57, make)).toBe('unread');
+      const cold = [...unread, make.entry('moved', 20, { place: 'cellar', tempC: 9 })];
+      expect(wayAt(cold, 90, make)).toBe('unproven');
+      expect(wayAt(unread.slice(0, 2), 90, make)).toBe('unread');
+    });
+    it('then goes into plastic alone, at its maker’s own risk, and never into glass', () => {
+      expect(against(unread, plastic(57))).toEqual({ refusal: null, dangers: ['unread'] });
+      expect(against(unread, plastic(57, ['unread'])).dangers).toEqual([]);
+      expect(against(unread, bottled(57, { acknowledged: ['unread'] })).refusal).toMatch(/no glass/);
+    });
+    it('takes little sugar, and a reading or more sugar ends that way', () => {
+      expect(against([...unread, primed(56.9, 60)], plastic(57, ['unread'])).refusal).toBeNull();
+      expect(against([...unread, primed(56.9, 160)], plastic(57, ['unread'])).refusal).toMatch(/at most 4 g\/L/);
+      expect(wayAt([...unread, make.entry('addition', 40, { what: 'fermentable', fermentableId: 'sucrose', massG: 300 })], 60, make)).toBe('unproven');
+      expect(wayAt([...unread, read(57, 1.004)], 58, make)).toBe('unproven');
+    });
   });
 
   describe('anything fermentable after the end', () => {

@@ -4,9 +4,13 @@ import type { BatchState } from './batch-state.js';
 
 /**
  * What speaks for sealing a drink: its end is proven where the sums put it, or a test says what is left; it is proven to
- * have ended higher, so that what the sums still find may be sugar; it was stabilised in full; or nothing does.
+ * have ended higher, so that what the sums still find may be sugar; it was stabilised in full; it stood for eight weeks in the
+ * warm and nobody can read it; or nothing does.
  */
-export type SealWay = 'proven' | 'ended-high' | 'stabilised' | 'unproven';
+export type SealWay = 'proven' | 'ended-high' | 'stabilised' | 'unread' | 'unproven';
+
+/** Days in the warm after which a batch that nobody read may go into plastic, at its maker's risk. @source our estimate: four times a usual warm ferment */
+export const UNREAD_DAYS = 56;
 
 /** Whether the whole dose of sulfite and sorbate is still in it. */
 function holdsDose(state: BatchState): boolean {
@@ -23,12 +27,13 @@ function holdsDose(state: BatchState): boolean {
  */
 export function sealWay(state: BatchState, verdict: Verdict | null): SealWay {
   if (holdsDose(state)) return 'stabilised';
+  if (verdict !== null && (verdict.unreadWarmDays ?? 0) >= UNREAD_DAYS) return 'unread';
   if (verdict === null || !provesFinished(verdict.status)) return 'unproven';
   return verdict.status === 'finished-dry' || state.tested !== null ? 'proven' : 'ended-high';
 }
 
 /** Whether anything speaks for sealing a batch. */
-export const maySeal = (state: BatchState, verdict: Verdict | null): boolean => sealWay(state, verdict) !== 'unproven';
+export const maySeal = (state: BatchState, verdict: Verdict | null): boolean => !['unproven', 'unread'].includes(sealWay(state, verdict));
 
 /** Why a batch may not be sealed, in words. */
 export function unprovenWords(state: BatchState, verdict: Verdict | null): string {

@@ -6,7 +6,7 @@ import { worked, type Worked } from '../worked/worked.js';
 export interface HydrometerReading {
   /** The number at the meniscus, SG. */
   readonly reading: number;
-  /** Temperature of the sample, °C, 0–60. */
+  /** Temperature of the sample, °C, 0–100. */
   readonly sampleC: number;
   /** Temperature the stem is marked for, °C; commonly 15.6 or 20. */
   readonly calibratedAtC: number;
@@ -53,22 +53,32 @@ function trueGravity(reading: number, sampleC: number, calibratedAtC: number): n
  *
  * @param input - the reading, the sample's temperature, the stem's temperature and its offset
  * @returns the true gravity and its honest ±
- * @throws {CoreError} OUT_OF_RANGE for gravities outside 0.98–1.4 or temperatures outside 0–60 °C
+ * @throws {CoreError} OUT_OF_RANGE for gravities outside 0.98–1.4 or temperatures outside 0–100 °C
  */
 export function correctedGravity(input: HydrometerReading): CorrectedGravity {
   const { reading, sampleC, calibratedAtC, offset = 0, readingUncertainty = DEFAULT_READING_UNCERTAINTY_SG } = input;
   inRange('reading', reading, LIMITS.sg);
-  inRange('sampleC', sampleC, { min: 0, max: 60 });
+  inRange('sampleC', sampleC, SAMPLE_C);
   inRange('calibratedAtC', calibratedAtC, { min: 4, max: 30 });
   inRange('offset', offset, { min: -0.02, max: 0.02 });
   inRange('readingUncertainty', readingUncertainty, { min: 0, max: 0.02 });
   const sg = trueGravity(reading + offset, sampleC, calibratedAtC);
-  return { sg, plusMinus: Math.hypot(readingUncertainty, thermometerUncertaintySg(input, sg)) };
+  return { sg, plusMinus: Math.hypot(readingUncertainty, thermometerUncertaintySg(input, sg), hotUncertaintySg(sampleC)) };
 }
+
+/** Warmer than this a sample cools as it is read, gives off gas and swells otherwise than water does. @source usual practice: let it cool */
+export const HOT_SAMPLE_C = 35;
+/** What each degree beyond adds to the doubt, SG. @source our estimate: a sample cools by some degrees while it is read, at 0.0004 each */
+const HOT_DOUBT_SG_PER_C = 0.0003;
+const SAMPLE_C = { min: 0, max: 100 } as const;
+
+const hotUncertaintySg = (sampleC: number): number => Math.max(0, sampleC - HOT_SAMPLE_C) * HOT_DOUBT_SG_PER_C;
 
 /** What a degree of doubt about the sample's temperature is worth. */
 function thermometerUncertaintySg({ reading, offset = 0, sampleC, calibratedAtC }: HydrometerReading, sg: number): number {
-  return Math.abs(trueGravity(reading + offset, Math.min(60, sampleC + SAMPLE_TEMP_UNCERTAINTY_C), calibratedAtC) - sg);
+  return Math.abs(
+    trueGravity(reading + offset, sampleC < SAMPLE_C.max ? sampleC + SAMPLE_TEMP_UNCERTAINTY_C : sampleC - SAMPLE_TEMP_UNCERTAINTY_C, calibratedAtC) - sg,
+  );
 }
 
 /**
@@ -77,7 +87,7 @@ function thermometerUncertaintySg({ reading, offset = 0, sampleC, calibratedAtC 
  *
  * @param input - the reading, the sample's temperature, the stem's temperature and its offset
  * @returns the true gravity and its honest ± with the working
- * @throws {CoreError} OUT_OF_RANGE for gravities outside 0.98–1.4 or temperatures outside 0–60 °C
+ * @throws {CoreError} OUT_OF_RANGE for gravities outside 0.98–1.4 or temperatures outside 0–100 °C
  * @source (reading+offset)·ρw(cal)·(1−25e-6(t−cal))/ρw(t), water by Kell (1975)
  */
 export function correctHydrometer(input: HydrometerReading): Worked<CorrectedGravity> {
@@ -93,7 +103,7 @@ export function correctHydrometer(input: HydrometerReading): Worked<CorrectedGra
     },
     {
       label: 'How sure',
-      expression: `reading ±${figure(readingUncertainty, 4)}, thermometer ±${SAMPLE_TEMP_UNCERTAINTY_C} °C is ±${figure(fromTemp, 4)}`,
+      expression: `reading ±${figure(readingUncertainty, 4)}, thermometer ±${SAMPLE_TEMP_UNCERTAINTY_C} °C is ±${figure(fromTemp, 4)}${sampleC > HOT_SAMPLE_C ? ', and more for so hot a sample: let it cool' : ''}`,
       result: `±${figure(plusMinus, 4)}`,
       source: 'our estimate of a home bench',
     },

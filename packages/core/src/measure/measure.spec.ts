@@ -1,6 +1,10 @@
 import * as fc from 'fast-check';
 import { ETHANOL_TABLE, HYDROMETER_CASES, STRENGTH_CASES } from '../../reference-cases/gravity.js';
-import { gravityFromParts } from '../liquid/views.js';
+import { fermentFraction } from '../liquid/ferment-to.js';
+import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
+import { addFermentable, addWater } from '../liquid/additions.js';
+import { abvOf, gravityFromParts, gravityOf, solidsOf } from '../liquid/views.js';
+import { findRoot } from '../numeric/find-root.js';
 import { SEED } from '../testing/arbitrary-liquid.js';
 import { expectWithin, refusalCode } from '../testing/expect-within.js';
 import { convertAcidity, titratableAcidity, type AcidityAs } from './acidity.js';
@@ -8,7 +12,9 @@ import { abvFromGravities } from './abv-from-gravities.js';
 import { brixFromSg, sgFromBrix } from './brix.js';
 import { gravityFromCarton } from './carton-gravity.js';
 import { correctHydrometer } from './correct-hydrometer.js';
+import { indexFromBrix, refractiveIndex } from './refractive-index.js';
 import { refractometerGravity } from './refractometer-gravity.js';
+import { strengthOf } from './strength-of.js';
 import { sgFromSolids, solidsFromSg } from './solids.js';
 
 describe('brixFromSg and sgFromBrix', () => {
@@ -63,16 +69,61 @@ describe('correctHydrometer', () => {
     expect(clear).toBeGreaterThanOrEqual(0.001);
     expect(foamy).toBeGreaterThan(clear);
   });
-  it.each([{ reading: 1.5 }, { sampleC: 80 }, { sampleC: NaN }, { calibratedAtC: 0 }])('refuses %p', (wrong) => {
+  it.each([{ reading: 1.5 }, { sampleC: 101 }, { sampleC: NaN }, { calibratedAtC: 0 }])('refuses %p', (wrong) => {
     expect(refusalCode(() => correctHydrometer({ reading: 1.05, sampleC: 20, calibratedAtC: 20, ...wrong }))).toBe('OUT_OF_RANGE');
   });
 });
 
 describe('refractometerGravity', () => {
-  it('gives 1.0081 for 12 °Bx fallen to 5', () => {
-    const { sg, plusMinus } = refractometerGravity({ originalBrix: 12, currentBrix: 5 }).value;
-    expectWithin(sg, 1.0081, { abs: 0.00005 });
-    expect(plusMinus).toBeGreaterThanOrEqual(0.002);
+  const sgOf = (originalBrix: number, currentBrix: number): number => refractometerGravity({ originalBrix, currentBrix }).value.sg;
+  it('gives the juice itself where nothing has fermented', () => {
+    expectWithin(sgOf(12, 12), 1.0484, { abs: 0.0001 });
+    expectWithin(sgOf(20, 20), 1.083, { abs: 0.0001 });
+  });
+  it('takes the alcohol out of a falling reading', () => {
+    expectWithin(sgOf(12, 8), 1.0226, { abs: 0.001 });
+    expectWithin(sgOf(12, 5), 1.0036, { abs: 0.001 });
+    expect(refractometerGravity({ originalBrix: 12, currentBrix: 5 }).value.plusMinus).toBe(0.004);
+  });
+  it('follows handbook indices of sugar and of ethanol in water', () => {
+    // ICUMSA, sucrose at 20 °C; CRC, ethanol in water: 5 and 10 % by mass weigh 0.9894 and 0.9819 kg/L.
+    for (const [brix, n] of [
+      [5, 1.34026],
+      [10, 1.34782],
+      [20, 1.36384],
+    ] as const)
+      expectWithin(indexFromBrix(brix), n, { abs: 0.0002 });
+    expectWithin(refractiveIndex({ solidsGPerL: 0, ethanolGPerL: 49.47, sg: 0.98938 / 0.9982 }), 1.336, { abs: 0.0001 });
+    expectWithin(refractiveIndex({ solidsGPerL: 0, ethanolGPerL: 98.19, sg: 0.98187 / 0.9982 }), 1.3395, { abs: 0.0001 });
+  });
+  it('stays with the mass balance along a whole ferment', () => {
+    const must = liquidFromReadings({ volumeL: 20, sg: 1.05 });
+    const originalBrix = brixFromSg(1.05);
+    for (const share of [0, 0.1, 0.3, 0.5, 0.7, 0.9, 1]) {
+      const liquid = fermentFraction(must, share);
+      const n = refractiveIndex({ solidsGPerL: solidsOf(liquid), ethanolGPerL: liquid.ethanolGPerL, sg: gravityOf(liquid) });
+      const currentBrix = findRoot({ f: (b) => indexFromBrix(b) - n, lo: 0, hi: 30, tolerance: 1e-7 });
+      expectWithin(refractometerGravity({ originalBrix, currentBrix, liquid: must }).value.sg, gravityOf(liquid), { abs: 0.0015 });
+      if (share === 1) expectWithin(currentBrix, 4.3, { abs: 0.3 });
+    }
+  });
+  it.each([
+    [12, 13],
+    [12, 41],
+    [2, 1],
+    [NaN, 5],
+  ])('refuses %p fallen to %p', (originalBrix, currentBrix) => {
+    expect(refusalCode(() => sgOf(originalBrix, currentBrix))).toBe('OUT_OF_RANGE');
+  });
+});
+
+describe('a hot sample', () => {
+  it('is corrected up to boiling, ever less surely', () => {
+    const at = (sampleC: number): number => correctHydrometer({ reading: 1.04, sampleC, calibratedAtC: 20 }).value.plusMinus;
+    expect(at(20)).toBeLessThan(0.0012);
+    expect(at(60)).toBeGreaterThan(0.006);
+    expect(at(100)).toBeGreaterThan(at(60));
+    expect(correctHydrometer({ reading: 1.04, sampleC: 70, calibratedAtC: 20 }).steps.at(-1)?.expression).toMatch(/let it cool/);
   });
 });
 
@@ -110,6 +161,25 @@ describe('abvFromGravities', () => {
       }),
       SEED,
     );
+  });
+});
+
+describe('strengthOf', () => {
+  const must = liquidFromReadings({ volumeL: 20, sg: 1.05 });
+  const dry = fermentFraction(must, 1);
+  it.each([
+    ['mass-balance', abvOf(dry)],
+    ['x131.25', (1.05 - gravityOf(dry)) * 131.25],
+    ['x135', (1.05 - gravityOf(dry)) * 135],
+  ] as const)('by %s', (school, abv) => {
+    expectWithin(strengthOf(dry, must, school), abv, { abs: 1e-6 });
+  });
+  it('is not misled by sugar or water that came after', () => {
+    const sweet = addFermentable(dry, { fermentableId: 'sucrose', massG: 600 });
+    expectWithin(strengthOf(sweet, must, 'x135') / strengthOf(dry, must, 'x135'), 20 / sweet.volumeL, { abs: 0.01 });
+    const thin = addWater(dry, 20);
+    expectWithin(strengthOf(thin, must, 'duty-table'), strengthOf(dry, must, 'duty-table') / 2, { abs: 0.1 });
+    expect(strengthOf(dry, null, 'x135')).toBe(abvOf(dry));
   });
 });
 

@@ -1,3 +1,4 @@
+import { readyWindow } from '../cellar/ready-window.js';
 import { RELEASE_HOURS } from '../care/care-notes.js';
 import { provesFinished, type Verdict } from '../ferment/verdict.js';
 import type { BatchState, RunningPlan } from '../log/batch-state.js';
@@ -7,6 +8,7 @@ import { hourIn } from '../quantity/zone.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import { figure, gravityText } from '../worked/figures.js';
 import type { Method } from './method.js';
+import { countText } from '../quantity/count-text.js';
 
 /** What a job asks for. */
 export type JobKind =
@@ -15,6 +17,7 @@ export type JobKind =
   | 'pitch'
   | 'step'
   | 'restart-step'
+  | 'clear-step'
   | 'read'
   | 'second-reading'
   | 'warm'
@@ -142,7 +145,7 @@ function careJobs({ batchName, state, verdict }: JobsInput, add: Add): void {
 function stepJob({ batchName, state: { zone } }: JobsInput, plan: RunningPlan, add: Add): void {
   const when = plan.dueAt === plan.doneAt ? '' : `, from ${hourIn(plan.dueAt, zone)} on ${dayText(plan.dueAt, false, zone)}`;
   add(
-    isRestart(plan) ? 'restart-step' : 'step',
+    isRestart(plan) ? 'restart-step' : plan.plan === 'finings' ? 'clear-step' : 'step',
     plan.doneAt,
     plan.dueAt,
     `${PLAN_NAMES[plan.plan]} for ${batchName}`,
@@ -150,9 +153,15 @@ function stepJob({ batchName, state: { zone } }: JobsInput, plan: RunningPlan, a
   );
 }
 
-function pitchJob({ batchName, state, method }: JobsInput, filledAt: string, add: Add): void {
+function pitchJob({ batchName, state, method, today }: JobsInput, filledAt: string, add: Add): void {
   if (!state.sulfitedAt) {
-    add('pitch', filledAt, dateAfter(filledAt, 0, state.zone), `Pitch ${batchName}`, 'The juice is ready for its yeast.');
+    add(
+      'pitch',
+      filledAt,
+      dateAfter(filledAt, 0, state.zone),
+      `Pitch ${batchName}`,
+      'No sulfite is in it. Raw juice wants it a day before bought yeast, unless its own yeast is to do the work.',
+    );
     return;
   }
   const due = new Date(Date.parse(state.sulfitedAt) + method.waits.sulfiteToPitchH * 3_600_000).toISOString();
@@ -161,15 +170,17 @@ function pitchJob({ batchName, state, method }: JobsInput, filledAt: string, add
     state.sulfitedAt,
     due,
     `Pitch ${batchName}`,
-    `Its sulfite needs ${method.waits.sulfiteToPitchH} hours, until ${hourIn(due, state.zone)} on ${dayText(due, false, state.zone)}.`,
+    due <= today
+      ? `Its sulfite has had its ${method.waits.sulfiteToPitchH} hours.`
+      : `Its sulfite needs ${method.waits.sulfiteToPitchH} hours, until ${hourIn(due, state.zone)} on ${dayText(due, false, state.zone)}.`,
   );
 }
 
 function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, add: Add): void {
   const pitchedAt = state.pitchedAt ?? today;
   const { zone } = state;
-  const last = state.readings.filter((r) => Date.parse(r.at) > Date.parse(pitchedAt)).at(-1);
   if (!verdict) return;
+  const last = state.readings.filter((r) => Date.parse(r.at) > Date.parse(pitchedAt) && !verdict.questionedIds.includes(r.id)).at(-1);
   const cause = last?.id ?? pitchedAt;
   switch (verdict.status) {
     case 'stalled':
@@ -179,16 +190,16 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
       add(
         'restart',
         cause,
-        dateAfter(last?.at ?? today, 0, zone),
+        verdict.next.dueOn,
         verdict.status === 'stalled' ? `Set ${batchName} going again` : `Start ${batchName} again`,
         `${verdict.sentence} ${verdict.next.text}`,
       );
       return;
     case 'too-cold':
-      add('warm', cause, dateAfter(today, 0, zone), `Move ${batchName} to the warm`, verdict.next.text);
+      add('warm', cause, verdict.next.dueOn, `Move ${batchName} to the warm`, verdict.next.text);
       return;
     case 'finished-at-tolerance':
-      add('stabilise', cause, dateAfter(last?.at ?? today, 7, zone), `Find out what sugar is left in ${batchName}`, verdict.next.text);
+      add('stabilise', cause, verdict.next.dueOn, `Find out what sugar is left in ${batchName}`, verdict.next.text);
       return;
     case 'finished-dry':
     case 'settled-short':
@@ -199,25 +210,19 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
       add(
         'read',
         cause,
-        dateAfter(last?.at ?? pitchedAt, method.waits.readingDays, zone),
+        verdict.next.dueOn,
         `Read ${batchName}`,
-        `${gravityText(last?.sg ?? 1)} on ${dayText(last?.at ?? pitchedAt, false, zone)}, ${verdict.status}.`,
+        `${last ? `${gravityText(last.sg)} on ${dayText(last.at, false, zone)}, ${verdict.status}.` : verdict.sentence} ${verdict.next.text}`,
       );
       return;
     case 'too-few-readings':
       if (last)
-        add(
-          'second-reading',
-          cause,
-          verdict.next.dueOn ?? verdict.next.on,
-          `Read ${batchName} again`,
-          `Last read on ${dayText(last.at, false, zone)}. ${verdict.sentence}`,
-        );
+        add('second-reading', cause, verdict.next.dueOn, `Read ${batchName} again`, `Last read on ${dayText(last.at, false, zone)}. ${verdict.sentence}`);
       else
         add(
           'read',
           cause,
-          dateAfter(pitchedAt, method.waits.firstReadingDays, zone),
+          verdict.next.dueOn,
           `First reading of ${batchName}`,
           `${yeastById(state.yeastId ?? '').name} went in on ${dayText(pitchedAt, false, zone)}.`,
         );
@@ -268,18 +273,17 @@ function crateJobs({ batchName, state, method, today }: JobsInput, crate: BatchS
         crate.id,
         dateAfter(crate.bottledAt, method.waits.testBottleDays, state.zone),
         'Squeeze the test bottle',
-        `${batchName}, bottled ${days} days ago at about ${figure(crate.co2Volumes, 1)} volumes. It should be firm.`,
+        `${batchName}, bottled ${days === 0 ? 'today' : `${countText(days, 'day')} ago`} at about ${figure(crate.co2Volumes, 1)} volumes. It should be firm.`,
       );
     }
   }
   if (!opened) {
-    const wait = crate.sparkling ? method.waits.firstBottleDays : 14;
     add(
       'open-one',
       crate.id,
-      dateAfter(crate.bottledAt, wait, state.zone),
+      readyWindow(crate, state.zone).from,
       `Open one of ${batchName}`,
-      `${left} bottles, filled on ${dayText(crate.bottledAt, false, state.zone)}. Chill it first, over a sink.`,
+      `${countText(left, 'bottle')}, filled on ${dayText(crate.bottledAt, false, state.zone)}. Chill it first, over a sink.`,
     );
   }
 }

@@ -41,6 +41,8 @@ const crate = (bottledDaysAgo: number, changes: Partial<Crate> = {}): Crate => (
   co2Volumes: 2.6,
   sparkling: true,
   abv: 6.5,
+  drink: { liquid, must: liquid },
+  freeSo2MgPerL: 0,
   hottestC: 24,
   lastOpenedAt: null,
   ...changes,
@@ -49,9 +51,11 @@ const verdict = (status: FermentStatus): Verdict => ({
   status,
   sentence: 'It is so.',
   evidence: [],
-  next: { kind: 'read', text: 'Do this.', on: '2026-11-23' },
+  next: { kind: 'read', text: 'Do this.', on: '2026-11-23', dueOn: '2026-11-23' },
+  steadySince: null,
   expectedEndSg: 0.998,
   questionedIds: [],
+  unreadWarmDays: null,
 });
 const jobsOf = (state: BatchState, status: FermentStatus | null = null): readonly Job[] =>
   nextJobs({ batchId: 'B', batchName: 'Lot', state, verdict: status === null ? null : verdict(status), method: methodById('carton-quick'), today: TODAY });
@@ -98,7 +102,7 @@ describe('a starter under way', () => {
     });
   });
   it('finings hold nothing else up', () => {
-    expect(kinds({ ...fermenting, plan: { ...plan, plan: 'finings' } }, 'working').sort()).toEqual(['read', 'step']);
+    expect(kinds({ ...fermenting, plan: { ...plan, plan: 'finings' } }, 'working').sort()).toEqual(['clear-step', 'read']);
   });
 });
 
@@ -121,7 +125,7 @@ describe('nextJobs', () => {
   });
   it('asks for a first reading when there is none', () => {
     const [job] = jobsOf({ ...fermenting, pitchedAt: daysAgo(1), readings: [] }, 'too-few-readings');
-    expect(job).toMatchObject({ kind: 'read', urgency: 'week', title: 'First reading of Lot' });
+    expect(job).toMatchObject({ kind: 'read', dueAt: '2026-11-23', title: 'First reading of Lot' });
   });
   it('says when the sulfite has had its day, to the minute', () => {
     const [job] = jobsOf({ ...EMPTY_STATE, liquid, filledAt: daysAgo(1), sulfitedAt: '2026-11-22T16:10:00.000Z' });

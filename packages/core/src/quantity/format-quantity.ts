@@ -38,13 +38,23 @@ function volumeText(valueL: number, unit: UnitPreferences['volume']): string {
   return `${trimmed(valueL / LITRES_PER[ounce], 1)} ${UNIT_LABELS[ounce]}`;
 }
 
+/** Doses under this are shown in grams in every system of units. @source our choice: an ounce */
+const SMALL_DOSE_G = GRAMS_PER.oz - 0.01;
+
+function gramsText(valueG: number): string {
+  const decimals = valueG < 1 ? 2 : valueG < 10 ? 1 : 0;
+  return `${trimmed(valueG, decimals)} g`;
+}
+
 function massText(valueG: number, unit: UnitPreferences['mass']): string {
   if (unit === 'metric') {
     if (valueG >= 10_000) return `${trimmed(valueG / 1000, 1)} kg`;
     if (valueG >= 1000) return `${figure(valueG / 1000, 2)} kg`;
-    return `${trimmed(valueG, valueG < 10 ? 1 : 0)} g`;
+    return gramsText(valueG);
   }
   const ounces = valueG / GRAMS_PER.oz;
+  // A small dose is weighed on a gram scale, whatever the larder's sacks are marked in.
+  if (valueG < SMALL_DOSE_G) return gramsText(valueG);
   if (ounces < 16) return `${trimmed(ounces, ounces < 2 ? 2 : 1)} oz`;
   const tenths = Math.round(ounces * 10);
   const rest = (tenths % 160) / 10;
@@ -72,8 +82,9 @@ export function formatQuantity(quantity: Quantity, units: UnitPreferences = DEFA
     case 'mass':
       return massText(quantity.valueG, units.mass);
     case 'temperature': {
-      const value = units.temperature === 'degC' ? quantity.valueC : celsiusToFahrenheit(quantity.valueC);
-      return `${figure(value, Number.isInteger(value) ? 0 : 1).replace(/\.0$/, '')} ${UNIT_LABELS[units.temperature]}`;
+      // A degree Fahrenheit is finer than a shed's thermometer, and 60 °F must come back as 60.
+      if (units.temperature === 'degF') return `${figure(celsiusToFahrenheit(quantity.valueC), 0)} ${UNIT_LABELS.degF}`;
+      return `${figure(quantity.valueC, 1).replace(/\.0$/, '')} ${UNIT_LABELS.degC}`;
     }
     case 'gravity':
       return gravityInUnit(quantity.sg, units.gravity);

@@ -1,6 +1,7 @@
 import { inRange, LIMITS } from '../errors/guards.js';
 import { figure } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
+import { countText } from '../quantity/count-text.js';
 
 /** A vessel that could be filled. */
 export interface VesselSize {
@@ -55,7 +56,7 @@ export function fitVessels(input: {
   return worked(best, [
     {
       label: 'Best fit',
-      expression: `${figure(volumeL, 1)} L over ${input.vessels.length} vessels, at most ${figure(maxAir * 100, 0)} % air`,
+      expression: `${figure(volumeL, 1)} L over ${countText(input.vessels.length, 'vessel')}, at most ${figure(maxAir * 100, 0)} % air`,
       result: `${best.fills.length} filled, ${figure(best.leftOverL, 1)} L over, ${figure(best.airL, 1)} L air`,
       source: 'every choice tried',
     },

@@ -1,6 +1,7 @@
 import { BOTTLE_KINDS, bottleById } from '../bottle/bottle-kinds.js';
 import { CAUTIONS } from '../cautions/catalogue.js';
 import { addFermentable, hexoseFrom } from '../liquid/additions.js';
+import { taOf } from '../liquid/acid-chemistry.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import { waterOf } from '../liquid/liquid.js';
 import { dryGravityOf, gravityOf } from '../liquid/views.js';
@@ -24,15 +25,22 @@ describe('fermentables', () => {
     expect(f.co2GPerG).toBeGreaterThanOrEqual(f.fermentableFraction * 0.489 - 0.006);
     expect(f.co2GPerG).toBeLessThanOrEqual(f.fermentableFraction * 0.514 + 0.006);
   });
-  it.each(FERMENTABLES.filter((f) => f.extractFraction > 0.6 && f.kind === 'fermentable').map((f) => [f.id, f] as const))(
-    '%s gives its points in water',
-    (id, f) => {
-      const solution = addFermentable(waterOf(10), { fermentableId: id, massG: 1000 });
-      const points = (gravityOf(solution) - 1) * 1000 * solution.volumeL;
-      // Points count the mass over water's; the solids fit counts the mass dissolved.
-      expectWithin(points, f.pointsLPerKg, { abs: 12 });
-    },
-  );
+  it.each(FERMENTABLES.filter((f) => f.extractFraction > 0.6).map((f) => [f.id, f] as const))('%s gives its points in water', (id, f) => {
+    const solution = addFermentable(waterOf(10), { fermentableId: id, massG: 1000 });
+    const points = (gravityOf(solution) - 1) * 1000 * solution.volumeL;
+    // Points count the mass over water's; the solids fit counts the mass dissolved.
+    expectWithin(points, f.pointsLPerKg, { abs: 12 });
+  });
+  it('brings the acid, sorbitol and nitrogen of a juice with its sugar', () => {
+    const base = liquidFromReadings({ volumeL: 19, sg: 1.05, taGPerL: 5, ph: 3.6 });
+    // 1.36 kg are a litre of concentrate at 35 g/L of acid, 30 of sorbitol and 330 mg/L of nitrogen: (19 × 5 + 35) ÷ 20.
+    const stronger = addFermentable(base, { fermentableId: 'apple-concentrate', massG: 1000 / 0.734 });
+    expectWithin(stronger.volumeL, 20, { abs: 1e-9 });
+    expectWithin(taOf(stronger), 6.5, { abs: 0.01 });
+    expectWithin(stronger.sorbitolGPerL, (19 * 5 + 30) / 20, { abs: 0.01 });
+    expectWithin(stronger.yanMgPerL, (19 * base.yanMgPerL + 330) / 20, { abs: 0.1 });
+    expectWithin(taOf(addFermentable(base, { fermentableId: 'sucrose', massG: 1000 })) * (19 + 0.618), 19 * 5, { abs: 0.1 });
+  });
   it('makes as much hexose as it is said to', () => {
     expectWithin(hexoseFrom({ fermentableId: 'sucrose', massG: 100 }), 105.26, { abs: 1e-9 });
     expectWithin(hexoseFrom({ fermentableId: 'dextrose-monohydrate', massG: 100 }), 90.9, { abs: 1e-9 });

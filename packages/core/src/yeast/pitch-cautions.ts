@@ -23,12 +23,15 @@ export function pitchCautions(input: {
   readonly juiceC: number | null;
   readonly sulfitedAt: string | null;
   readonly at: string;
+  /** Whether the juice was heated, as what comes from a shop is. */
+  readonly heated?: boolean;
 }): readonly Caution[] {
   const yeast = yeastById(input.yeastId);
   const out: Caution[] = [];
   if (input.sulfitedAt !== null && daysBetween(input.sulfitedAt, input.at) * 24 < SULFITE_WAIT_H - 0.5 && yeast.id !== 'wild-spontaneous') {
     out.push(caution('sulfite-and-yeast'));
   }
+  if (input.heated === true && yeast.id === 'wild-spontaneous') out.push(caution('wild-in-heated'));
   if (input.juiceC !== null && input.juiceC > yeast.tempC[3]) out.push(caution('hot-pitch'));
   if (dryAbvOf(input.liquid) > yeast.toleranceAbv[0]) out.push(caution('over-tolerance'));
   if (phOf(input.liquid) > HIGH_PH) out.push(caution('ph-high'));

@@ -15,11 +15,25 @@ export interface PitchStep {
 /** Water a gram of dry yeast is rehydrated in, mL. @source usual packet advice: ten times its weight */
 export const WATER_ML_PER_G = 10;
 /** Temperature of rehydration, °C. @source usual packet advice: 35–40 for wine kinds, cooler for ale kinds */
-const REHYDRATE_C = 35;
+export const REHYDRATE_C = 35;
 /** Largest difference between yeast and juice when they meet, °C. @source usual packet advice: under 10 */
 const MOST_JUMP_C = 8;
 /** Minutes in a day. */
 export const DAY_MIN = 1440;
+
+/** Juice by the spoonful, so that the cup comes down to the juice in jumps that yeast stands. */
+function coolingSteps(cupMl: number, juiceC: number): readonly PitchStep[] {
+  const jumps = Math.ceil((REHYDRATE_C - juiceC) / MOST_JUMP_C);
+  const steps: PitchStep[] = [];
+  let [ml, tempC] = [cupMl, REHYDRATE_C];
+  for (let i = 1; i < jumps; i += 1) {
+    const next = REHYDRATE_C - (i * (REHYDRATE_C - juiceC)) / jumps;
+    const added = (ml * (tempC - next)) / (next - juiceC);
+    steps.push({ text: `Add ${figure(added, 0)} mL of the juice: the cup cools to about ${figure(next, 0)} °C.`, waitMin: 5 });
+    [ml, tempC] = [ml + added, next];
+  }
+  return steps;
+}
 
 /**
  * Pitching as a list of timed steps with amounts for this volume.
@@ -49,16 +63,12 @@ export function pitchSteps(input: {
         { text: 'Stir it in, close loosely, fit the airlock.', waitMin: 0 },
       ];
     case 'rehydrated': {
-      const halvings = Math.max(0, Math.ceil(Math.log2(Math.max(1, (REHYDRATE_C - juiceC) / MOST_JUMP_C))));
       return [
         { text: `Warm ${figure(massG * WATER_ML_PER_G, 0)} mL of clean water to ${REHYDRATE_C} °C in a clean cup.`, waitMin: 0 },
         { text: `Sprinkle ${grams} on it. Do not stir.`, waitMin: 15 },
         { text: 'Stir gently until it is even.', waitMin: 5 },
-        ...Array.from({ length: halvings + 1 }, (_, i) => ({
-          text: i === 0 ? 'Add as much juice as there is yeast and water.' : 'Add as much juice again, so that it cools by halves.',
-          waitMin: 5,
-        })),
-        { text: `When cup and juice differ by less than ${MOST_JUMP_C} °C, pour it in and stir.`, waitMin: 0 },
+        ...coolingSteps(massG * WATER_ML_PER_G, juiceC),
+        { text: `Cup and juice now differ by less than ${MOST_JUMP_C + 1} °C: pour it in and stir.`, waitMin: 0 },
       ];
     }
     case 'starter':

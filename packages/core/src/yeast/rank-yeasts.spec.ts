@@ -1,5 +1,5 @@
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
-import { refusalCode } from '../testing/expect-within.js';
+import { expectWithin, refusalCode } from '../testing/expect-within.js';
 import { YEAST_KINDS } from '../reference/yeast-kinds-data.js';
 import { pitchSteps } from './pitch-steps.js';
 import { rankYeasts, type RankedYeast } from './rank-yeasts.js';
@@ -69,12 +69,22 @@ describe('yeastTogether', () => {
 describe('pitchSteps', () => {
   const steps = (changes: object): readonly { text: string; waitMin: number }[] =>
     pitchSteps({ yeastId: 'crisp-cider', massG: 5, way: 'rehydrated', juiceC: 14, volumeL: 20, ...changes });
-  it('rehydrates in ten times its weight of warm water, and brings it down to the juice by halves', () => {
+  it('rehydrates in ten times its weight of warm water, and cools it in jumps of no more than 8 °C', () => {
     const text = steps({}).map((s) => s.text);
     expect(text[0]).toContain('50 mL of clean water to 35 °C');
-    // From 35 to 14 °C is 21 degrees: two more halvings bring cup and juice within 8.
-    expect(text.filter((t) => t.includes('as much juice'))).toHaveLength(3);
-    expect(steps({ juiceC: 30 }).filter((s) => s.text.includes('as much juice'))).toHaveLength(1);
+    for (const juiceC of [2, 8, 14, 20, 26, 30, 36]) {
+      // Reckoned by mixing: volumes of water and juice at their own temperatures.
+      let [ml, tempC] = [50, 35];
+      for (const { text: step } of steps({ juiceC })) {
+        const [, added, says] = /^Add (\d+) mL of the juice: the cup cools to about (\d+) °C/.exec(step) ?? [];
+        if (added === undefined) continue;
+        const mixed = (ml * tempC + Number(added) * juiceC) / (ml + Number(added));
+        expect(tempC - mixed).toBeLessThanOrEqual(8.3);
+        expectWithin(mixed, Number(says), { abs: 0.8 });
+        [ml, tempC] = [ml + Number(added), mixed];
+      }
+      expect(tempC - juiceC).toBeLessThanOrEqual(8.3);
+    }
   });
   it.each(['sprinkled', 'starter', 'wild'] as const)('gives %s its own steps, with times', (way) => {
     const list = steps({ way });

@@ -182,6 +182,12 @@ describe('one damaged row', () => {
 });
 
 describe('payloads of an earlier form', () => {
+  it('keep what they say: a juice poured before acids had a background has none', () => {
+    const poured = { parts: [{ name: 'Russet', liquid: { malicGPerL: 5 } }], tempC: null };
+    expect(liftPayload('blended', 1, poured)).toEqual({ parts: [{ name: 'Russet', liquid: { malicGPerL: 5, backgroundMmolPerL: 0 } }], tempC: null });
+    expect(payloadVersionOf('blended')).toBe(2);
+    for (const odd of [null, 7, {}, { parts: 'none' }, { parts: [null] }]) expect(liftPayload('blended', 1, odd)).toEqual(odd);
+  });
   const upcasters = { note: [(p: unknown) => ({ text: String(p) }), (p: unknown) => ({ ...(p as object), loud: false })] };
   it('are lifted step by step, and those of a later one are left alone', () => {
     expect(liftPayload('note', 1, 'hm', upcasters)).toEqual({ text: 'hm', loud: false });

@@ -7,7 +7,18 @@ export type Upcaster = (payload: unknown) => unknown;
 export type Upcasters = { readonly [K in EntryKind]?: readonly Upcaster[] };
 
 /** The upcasters there are. When a payload's form changes, its upcaster is added here and nothing stored is touched. */
-export const UPCASTERS: Upcasters = {};
+export const UPCASTERS: Upcasters = { blended: [withBackgroundAcid] };
+
+/** Version 1 took all the acid of a poured liquid as malic; it stays so, with no background beside it. */
+function withBackgroundAcid(payload: unknown): unknown {
+  if (!isRecord(payload) || !Array.isArray(payload['parts'])) return payload;
+  const parts = payload['parts'].map((part: unknown) =>
+    isRecord(part) && isRecord(part['liquid']) ? { ...part, liquid: { backgroundMmolPerL: 0, ...part['liquid'] } } : part,
+  );
+  return { ...payload, parts };
+}
+
+const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> => typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** The version in which payloads of a kind are written now. */
 export const payloadVersionOf = (kind: EntryKind, upcasters: Upcasters = UPCASTERS): number => 1 + (upcasters[kind]?.length ?? 0);
