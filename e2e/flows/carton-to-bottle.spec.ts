@@ -128,7 +128,9 @@ describe('from a carton of juice to an opened bottle', () => {
     await bench.says(/no reading/, 'trug-now');
     await bench.press('Write a reading');
     await bench.fill('note', 'smells of pears');
-    for (const typed of ['1055', '1.500', '0.55']) {
+    await bench.fill('gravity', '0.55');
+    await bench.says(/1\.055\? Then write 1\.055/);
+    for (const typed of ['1.500', '1.55']) {
       await bench.fill('gravity', typed);
       await bench.says(/Did you mean 1\.05/);
       await bench.press('Write it down');

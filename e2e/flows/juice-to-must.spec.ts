@@ -56,7 +56,7 @@ describe('from fruit to a pitched must', () => {
     await bench.fill('volume', '6 L');
     await bench.fill('gravity', '10.6');
     await bench.fill('ph', '35');
-    await bench.says(/35 cannot be right. Juice lies between pH 2.5 and 5/, '#ph-say');
+    await bench.says(/“35” cannot be right for pH\. Juice lies between 2\.6 and 5/, 'trug-number[name=ph], form');
     await bench.press('Write it down');
     await bench.says(/cannot be right/, '[role=alert]');
     expect(await page.$eval('input[name=volume], [name=volume] input', (el) => el.value)).toBe('6 L');

@@ -27,6 +27,19 @@ describe('racking into small vessels', () => {
       await bench.press('Put it in');
       await bench.says(new RegExp(name), 'main ul');
     }
+    // At rest, jars are filled to the neck; at work they would keep room for foam.
+    for (const [day, gravity] of [
+      ['2026-10-08', '1.012'],
+      ['2026-10-22', '0.998'],
+      ['2026-10-31', '0.998'],
+    ] as const) {
+      await trug.moveClock(day);
+      await bench.open(`${path}/read`);
+      await bench.fill('gravity', gravity);
+      await bench.press('Write it down');
+      await bench.leaves('/read');
+    }
+    await bench.says(/^Finished/, 'trug-now h2');
     await bench.open(`${path}/rack`);
     await bench.fill('loss', '0.6 L');
     await bench.says(/3 L find no room/, '.room');

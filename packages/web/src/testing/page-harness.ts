@@ -166,6 +166,12 @@ export class PageHarness {
     return this.field(name).value;
   }
 
+  /** The names of every field a person can type into, as they stand. */
+  fieldNames(): readonly string[] {
+    const typed = [...this.root.querySelectorAll<HTMLInputElement>('input')].filter((el) => el.type === 'text');
+    return [...new Set(typed.flatMap((el) => el.name || (el.getAttribute('name') ?? '') || []))];
+  }
+
   async type(name: string, text: string): Promise<void> {
     const field = this.field(name);
     field.value = text;

@@ -60,8 +60,8 @@ export const sampleBatch = (entries: readonly Entry[]): BatchDto => ({
 /** The same, with everything derived from it on a day. */
 export function sampleView(entries: readonly Entry[], today: number): BatchView {
   const state = replay(entries);
-  const verdict = judgeState(state, dayAt(today));
   const method = methodById('carton-quick');
+  const verdict = judgeState(state, dayAt(today), { waits: method.waits });
   const jobs = nextJobs({ batchId: BATCH_ID, batchName: 'Lot', state, verdict: verdict?.value ?? null, method, today: dayAt(today) });
-  return { batch: sampleBatch(entries), state, verdict, jobs, method };
+  return { batch: sampleBatch(entries), state, verdict, jobs, method, now: dayAt(today) };
 }

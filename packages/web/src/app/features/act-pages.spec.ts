@@ -84,14 +84,22 @@ describe('PitchPage', () => {
       expect.objectContaining({ kind: 'pitched', payload: { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: 18 } }),
     ]);
   });
-  it('holds yeast back from fresh sulfite until it is acknowledged, and notes that it was', async () => {
+  it('says that fresh sulfite delays the yeast, and leaves it to the maker', async () => {
     const page = await open([filled(), sampleEntry('addition', 0.9, { what: 'sulfite', so2MgPerL: 75 })]);
+    expect(page.text('trug-cautions')).toContain('starts late and weakly');
+    expect(page.has('.danger')).toBe(false);
     await page.submit();
-    expect(page.text('[role=alert]')).toContain('Sulfite is still strong');
+    expect(page.written()[0]?.kind).toBe('pitched');
+  });
+  it('holds yeast back from juice too hot for it until that is acknowledged, and notes that it was', async () => {
+    const page = await open();
+    await page.type('juice', '100F');
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('Yeast dies');
     expect(page.written()).toEqual([]);
     await page.type('acknowledge', 'I understand');
     await page.submit();
-    expect(page.written()[0]?.note).toBe('Danger acknowledged: sulfite-and-yeast');
+    expect(page.written()[0]?.note).toBe('Danger acknowledged: hot-pitch');
   });
   it('has no objection a day later', async () => {
     const page = await open([filled(), sampleEntry('addition', 0, { what: 'sulfite', so2MgPerL: 75 })], 1.1);
@@ -145,6 +153,16 @@ describe('RackPage', () => {
     const log = [filled(23.6), pitched(), reading(20, 0.999)];
     expect(replay([...log, ...page.written()]).liquid?.volumeL).toBeCloseTo(20, 6);
   });
+  it('keeps room for foam over a drink that still has sugar to foam on', async () => {
+    const vessels = [big, jar(1), jar(2), jar(3), jar(4), jar(5)];
+    const page = await PageHarness.open(RackPage, { batches: [sampleBatch([filled(), pitched(), reading(5, 1.03)])], vessels, today: 6, inputs });
+    await page.type('loss', '1.7 L');
+    await page.submit();
+    const [entry] = page.written();
+    const fullest = entry?.kind === 'racked' ? Math.max(...entry.payload.vessels.map((v) => v.volumeL)) : 0;
+    expect(fullest).toBeGreaterThan(3);
+    expect(fullest).toBeLessThanOrEqual(5 * 0.92 + 1e-9);
+  });
   it('says what is over, and files nothing until it fits', async () => {
     const page = await open([big, jar(1)]);
     // The big one would hold too much air, so only the jar is offered.
@@ -170,7 +188,7 @@ describe('MovePage', () => {
   const stuck = [filled(), pitched(), reading(5, 1.03), reading(14, 1.022), reading(24, 1.022)];
   it('repeats the advice and files the new place', async () => {
     const page = await PageHarness.open(MovePage, { batches: [sampleBatch(stuck)], today: 25, inputs });
-    expect(page.text('.page-head')).toContain('17–20 °C');
+    expect(page.text('.page-head')).toContain('warm enough at 18 °C. Rouse it');
     await page.type('place', 'the kitchen');
     await page.submit();
     expect(page.text('[role=alert]')).toContain('how warm');

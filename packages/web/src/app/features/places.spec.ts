@@ -146,7 +146,7 @@ describe('SupplyShelf', () => {
     await page.choose('supplyWhat', 'sugar:sucrose');
     await page.type('supplyAmount', 'a bag');
     await page.submit();
-    expect(page.text('[role=alert]')).toContain('“a bag” is no weight');
+    expect(page.text('[role=alert]')).toContain('“a bag” is not a weight');
     expect(page.value('supplyAmount')).toBe('a bag');
     await page.type('supplyAmount', '1 lb');
     await page.submit();

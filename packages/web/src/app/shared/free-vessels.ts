@@ -18,7 +18,11 @@ export const selectDirtyVessels = createSelector(batchesFeature.selectAll, cupbo
   ),
 );
 
-/** The maker's vessels with nothing in them. */
-export const selectFreeVessels = createSelector(selectHeldVesselIds, cupboardFeature.selectVessels, (held, vessels) =>
-  vessels.filter((vessel) => !held.has(vessel.id)),
-);
+/** The maker's vessels with nothing in them, those that are clean first: only they are ever chosen for the maker. */
+export const selectFreeVessels = createSelector(selectHeldVesselIds, selectDirtyVessels, cupboardFeature.selectVessels, (held, dirty, vessels) => {
+  const soiled = new Set(dirty.map((d) => d.vesselId));
+  return vessels
+    .filter((vessel) => !held.has(vessel.id))
+    .map((vessel) => ({ ...vessel, clean: !soiled.has(vessel.id) }))
+    .sort((a, b) => Number(b.clean) - Number(a.clean));
+});

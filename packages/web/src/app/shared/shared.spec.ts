@@ -24,7 +24,7 @@ describe('Units', () => {
   });
   it('writes what it would read back', () => {
     const units = unitsOf({ volume: 'us-gal', temperature: 'degF', pressure: 'psi' });
-    expect([units.volume(18.927), units.temperature(18), units.pressure(2), units.percent(6.53)]).toEqual(['5 US gal', '64.4 °F', '29 psi', '6.5 %']);
+    expect([units.volume(18.927), units.temperature(18), units.pressure(2), units.percent(6.53)]).toEqual(['5 US gal', '64 °F', '29 psi', '6.5 %']);
   });
   it('knows nothing typed from something unreadable', () => {
     const units = unitsOf();

@@ -8,6 +8,8 @@ import { batchesFeature } from '../state/batches.reducer';
 import { BatchPageActions } from '../state/batches.actions';
 import { AppActions } from '../state/cellarbook.actions';
 import { cupboardFeature } from '../state/cupboard.reducer';
+import { Clock } from '../shared/clock';
+import { Trouble } from '../shared/trouble';
 import { DraftOffers } from '../shared/draft-offers';
 import { LiveBook } from '../shared/live-book/live-book';
 import { Outbox } from '../shared/outbox/outbox';
@@ -15,6 +17,9 @@ import { Units } from '../shared/units/units';
 import { ZoneOfBrowser } from '../shared/zone-of-browser';
 import { isTyping, keyAct } from './keys';
 import { PLACES } from './places';
+
+/** How often the clock of an open window moves on. */
+const TICK_MS = 60_000;
 
 /** The frame: the rail of places, the day, and whatever place is open. */
 @Component({
@@ -53,6 +58,8 @@ export class App {
   protected readonly notice = computed(() =>
     this.mode() === 'salvaged' && !this.atBook() ? 'Your cellar is damaged. You see what could be saved; nothing can be written down.' : null,
   );
+  /** What went wrong inside Trug itself, where something did. */
+  protected readonly trouble = inject(Trouble).said;
   protected readonly helpOpen = signal(false);
   protected readonly today = computed(() => (this.now() === '' ? '' : this.units.day(this.now(), true)));
 
@@ -60,10 +67,16 @@ export class App {
     this.store.dispatch(AppActions.opened());
     inject(LiveBook).follow();
     inject(ZoneOfBrowser);
+    const clock = inject(Clock);
+    // Hours and days are counted from now, and a window may stay open for weeks.
+    const tick = setInterval(() => {
+      if (document.visibilityState !== 'hidden') this.store.dispatch(AppActions.ticked({ now: clock.now(), atMs: Date.now() }));
+    }, TICK_MS);
     // Before the form hears of it, which only the capturing phase does.
     const hold = (event: Event): void => this.holdBack(event);
     for (const kind of ['click', 'submit']) document.addEventListener(kind, hold, true);
     inject(DestroyRef).onDestroy(() => {
+      clearInterval(tick);
       for (const kind of ['click', 'submit']) document.removeEventListener(kind, hold, true);
     });
     effect(() => {

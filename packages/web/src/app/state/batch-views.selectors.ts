@@ -1,5 +1,5 @@
 import type { BatchDto } from '@trug/contract/plain';
-import type { BatchState, Verdict, Worked } from '@trug/core';
+import type { BatchState, StrengthSchool, Verdict, Worked } from '@trug/core';
 import { judgeState } from '@trug/core/log/judge-state';
 import { replay } from '@trug/core/log/replay';
 import { methodById, type Method } from '@trug/core/plan/method';
@@ -15,6 +15,8 @@ export interface BatchView {
   readonly verdict: Worked<Verdict> | null;
   readonly jobs: readonly Job[];
   readonly method: Method;
+  /** When it was seen so, ISO 8601. */
+  readonly now: string;
 }
 
 /** A job with the batch it belongs to. */
@@ -22,27 +24,38 @@ export interface BatchJob extends Job {
   readonly batch: BatchDto;
 }
 
-/** Views by batch object: a batch that did not change is not replayed again. */
-const views = new WeakMap<BatchDto, { readonly now: string; readonly zone: string; readonly view: BatchView }>();
+/** States and views by batch object: a batch that did not change is not replayed again, however often the clock ticks. */
+const states = new WeakMap<BatchDto, { readonly zone: string; readonly state: BatchState }>();
+const views = new WeakMap<BatchDto, { readonly now: string; readonly zone: string; readonly school: StrengthSchool; readonly view: BatchView }>();
 
-function viewOf(batch: BatchDto, now: string, zone: string): BatchView {
-  const cached = views.get(batch);
-  if (cached?.now === now && cached.zone === zone) return cached.view;
+function stateOf(batch: BatchDto, zone: string): BatchState {
+  const cached = states.get(batch);
+  if (cached?.zone === zone) return cached.state;
   const state = replay(batch.entries, zone);
-  const verdict = judgeState(state, now);
+  states.set(batch, { zone, state });
+  return state;
+}
+
+function viewOf(batch: BatchDto, now: string, zone: string, school: StrengthSchool): BatchView {
+  const cached = views.get(batch);
+  if (cached?.now === now && cached.zone === zone && cached.school === school) return cached.view;
+  const state = stateOf(batch, zone);
   const method = methodById(batch.methodId);
+  const verdict = judgeState(state, now, { school, waits: method.waits });
   const jobs = nextJobs({ batchId: batch.id, batchName: batch.name, state, verdict: verdict?.value ?? null, method, today: now });
-  const view = { batch, state, verdict, jobs, method };
-  views.set(batch, { now, zone, view });
+  const view = { batch, state, verdict, jobs, method, now };
+  views.set(batch, { now, zone, school, view });
   return view;
 }
 
 /** The maker's time zone. */
 export const selectZone = createSelector(cupboardFeature.selectSettings, (settings) => settings.timeZone);
 
+const selectSchool = createSelector(cupboardFeature.selectSettings, (settings) => settings.strengthSchool);
+
 /** Every batch, newest first, with what its log tells. */
-export const selectBatchViews = createSelector(batchesFeature.selectAll, cupboardFeature.selectNow, selectZone, (batches, now, zone) =>
-  now === '' ? [] : batches.map((batch) => viewOf(batch, now, zone)),
+export const selectBatchViews = createSelector(batchesFeature.selectAll, cupboardFeature.selectNow, selectZone, selectSchool, (batches, now, zone, school) =>
+  now === '' ? [] : batches.map((batch) => viewOf(batch, now, zone, school)),
 );
 
 const URGENCIES = ['overdue', 'today', 'week', 'later'] as const;

@@ -20,7 +20,11 @@ export interface Cellarbook {
 /** The app itself. */
 export const AppActions = createActionGroup({
   source: 'App',
-  events: { Opened: emptyProps() },
+  events: {
+    Opened: emptyProps(),
+    /** Time goes on while a window stays open: the server's clock, and this machine's in ms since 1970. */
+    Ticked: props<{ readonly now: string; readonly atMs: number }>(),
+  },
 });
 
 /** What people do in the cupboard and the settings. */

@@ -1,6 +1,6 @@
 import { DEFAULT_SETTINGS, type CellarMode, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
 import { createFeature, createReducer, createSelector, on } from '@ngrx/store';
-import { CellarbookApiActions, CupboardPageActions } from './cellarbook.actions';
+import { AppActions, CellarbookApiActions, CupboardPageActions } from './cellarbook.actions';
 
 /** The maker's things and choices, and what day it is. */
 export interface CupboardState {
@@ -40,6 +40,7 @@ export const cupboardFeature = createFeature({
       settings: book.settings,
       storedSettings: book.settings,
     })),
+    on(AppActions.ticked, (state, { now, atMs }) => (state.now === '' ? state : { ...state, now, loadedAtMs: atMs })),
     on(CupboardPageActions.vesselAdded, (state, { vessel }) => ({ ...state, vessels: [...state.vessels.filter((v) => v.id !== vessel.id), vessel] })),
     on(CellarbookApiActions.vesselRefused, (state, { vessel }) => ({ ...state, vessels: state.vessels.filter((v) => v.id !== vessel.id) })),
     on(CupboardPageActions.vesselCleaned, (state, { vesselId, at }) => ({ ...state, vessels: cleaned(state.vessels, vesselId, at) })),

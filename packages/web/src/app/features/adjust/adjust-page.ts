@@ -3,23 +3,27 @@ import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { CarbonateId, CoreError, Liquid, Need, SulfiteForm } from '@trug/core';
 import { NUTRIENTS } from '@trug/core/adjust/nutrient-plan';
+import { provesFinished } from '@trug/core/ferment/verdict';
 import { phOf, taOf, type AcidId } from '@trug/core/liquid/acid-chemistry';
 import { dryAbvOf, fermentedShare, gravityOf } from '@trug/core/liquid/views';
 import { effectiveEntries } from '@trug/core/log/effective-entries';
 import { daysBetween } from '@trug/core/quantity/days';
+import { kitchenWeights } from '@trug/core/quantity/kitchen-weights';
 import { FERMENTABLES } from '@trug/core/reference/fermentables-data';
 import { figure, gravityText } from '@trug/core/worked/figures';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
-import { numberOf } from '../../shared/field/number-of';
-import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { firstWrong, NumberField, numberOf } from '../../shared/field/number-field';
+import { firstRefusal, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
-import { Units } from '../../shared/units/units';
+import { Units, type ReadingHints } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
 import { adjustPlan } from './adjust-plan';
 import { ADJUSTS, type AdjustId, type AdjustPlan } from './adjust-types';
+import { SaidPipe } from '../../shared/units/said.pipe';
+import { countText } from '@trug/core/quantity/count-text';
 
 const FIELDS = {
   what: 'sugar',
@@ -38,11 +42,14 @@ const FIELDS = {
   given: '',
 };
 
+/** Sweet powders that go in by the spoonful; what is dosed by drops belongs to sweetening. */
+const LASTING: readonly string[] = ['lactose', 'erythritol'];
+
 /** Adjust: sugar, water, acid up and down, tannin, and the clean start, each with what it does before it is done. */
 @Component({
   selector: 'trug-adjust-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, CautionList, Working, SupplyTake],
+  imports: [SaidPipe, FormsModule, RouterLink, NumberField, QuantityField, CautionList, Working, SupplyTake],
   templateUrl: './adjust-page.html',
   styleUrl: './adjust-page.scss',
 })
@@ -56,18 +63,29 @@ export class AdjustPage {
   protected readonly refusal = signal<string | null>(null);
   protected readonly kinds = ADJUSTS;
   protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable');
+  /** What stays sweet and keeps its gravity: told here, it is no sugar to any later sum. */
+  protected readonly lasting = FERMENTABLES.filter((f) => LASTING.includes(f.id));
   protected readonly nutrients = NUTRIENTS;
   protected readonly what = computed((): AdjustId => ADJUSTS.find((a) => a.id === this.fields().what)?.id ?? 'sugar');
   protected readonly liquid = computed(() => this.view()?.state.liquid ?? null);
   private readonly given = computed(() => {
     const text = this.fields().given;
-    if (text.trim() === '') return null;
-    const read = readQuantity(this.units, text, this.what() === 'water' ? 'volume' : 'mass');
-    // Tablets and millilitres of lemon are bare numbers.
-    if (this.unit() === 'tablets' || this.unit() === 'mL') return numberOf(text);
-    return read?.ok === true ? read.value.value : null;
+    if (this.unit() === 'tablets') return numberOf(text, 'count');
+    const read = readQuantity(this.units, text, this.givenAs(), this.givenHints());
+    if (read?.ok !== true) return null;
+    return this.unit() === 'mL' ? read.value.value * 1000 : read.value.value;
   });
-  private readonly unit = computed((): AdjustPlan['unit'] => {
+  protected readonly givenAs = computed(() => (this.unit() === 'L' || this.unit() === 'mL' ? ('volume' as const) : ('mass' as const)));
+  /** A spoonful, a tablet or a lemon of what is chosen can be read as its weight; small doses are in grams whatever the units. */
+  protected readonly givenHints = computed((): ReadingHints => {
+    const what = NEEDS[this.what()](this.fields());
+    const small = this.what() !== 'sugar';
+    return {
+      weights: what ? kitchenWeights(what.kind, what.refId) : {},
+      ...(this.unit() === 'mL' ? { bareUnit: 'mL' } : small && this.unit() === 'g' ? { bareUnit: 'g' } : {}),
+    };
+  });
+  protected readonly unit = computed((): AdjustPlan['unit'] => {
     const f = this.fields();
     if (this.what() === 'sulfite') return f.form === 'tablet' ? 'tablets' : 'g';
     if (this.what() === 'acid' && f.acid === 'lemon') return 'mL';
@@ -81,14 +99,15 @@ export class AdjustPage {
     const sg = readQuantity(this.units, f.sg, 'gravity');
     const { state, batch } = view;
     const must = state.must ?? liquid;
+    const standing = effectiveEntries(batch.entries).entries;
     return adjustPlan({
       what: this.what(),
       liquid,
       targetSg: sg?.ok === true ? sg.value.value : null,
-      targetAbv: numberOf(f.abv),
-      targetTaGPerL: numberOf(f.ta),
-      targetPh: numberOf(f.ph),
-      targetTanninGPerL: numberOf(f.tannin),
+      targetAbv: numberOf(f.abv, 'abv'),
+      targetTaGPerL: numberOf(f.ta, 'taGPerL'),
+      targetPh: numberOf(f.ph, 'ph'),
+      targetTanninGPerL: numberOf(f.tannin, 'tanninGPerL'),
       fermentableId: f.sugar,
       acid: f.acid as AcidId | 'lemon',
       carbonate: f.carbonate as CarbonateId,
@@ -96,11 +115,13 @@ export class AdjustPage {
       product: f.product,
       yeastId: state.yeastId ?? 'crisp-cider',
       tempC: state.placeC ?? 15,
-      packetGPerL: numberOf(f.packet),
+      packetGPerL: numberOf(f.packet, 'packetGPerL'),
       boiled: f.boiled === 'yes',
-      bentoniteIn: effectiveEntries(batch.entries).entries.some((e) => e.kind === 'addition' && e.payload.what === 'bentonite'),
+      bentoniteIn: standing.some((e) => e.kind === 'addition' && e.payload.what === 'bentonite'),
       sulfitedHoursAgo: state.sulfitedAt === null ? null : daysBetween(state.sulfitedAt, this.writer.now()) * 24,
       fermentedFraction: fermentedShare(liquid, must),
+      stage: state.pitchedAt === null ? 'must' : provesFinished(view.verdict?.value.status ?? 'working') ? 'finished' : 'working',
+      phMeasured: standing.some((e) => e.kind === 'blended' || ((e.kind === 'filled' || e.kind === 'reading') && e.payload.ph !== null)),
       given: this.given(),
     });
   });
@@ -116,11 +137,11 @@ export class AdjustPage {
   protected readonly amount = computed(() => {
     const plan = this.plan();
     if (!plan) return '';
-    const sugar = this.what() === 'sugar' ? (this.sugars.find((s) => s.id === this.fields().sugar)?.name ?? '') : plan.of;
+    const sugar = this.what() === 'sugar' ? ([...this.sugars, ...this.lasting].find((s) => s.id === this.fields().sugar)?.name ?? '') : plan.of;
     const text = {
       g: () => this.units.mass(plan.amount),
       L: () => this.units.volume(plan.amount),
-      tablets: () => `${plan.amount} tablets`,
+      tablets: () => countText(plan.amount, 'tablet'),
       mL: () => `${figure(plan.amount, 0)} mL`,
     }[plan.unit]();
     return `${text} ${plan.unit === 'tablets' ? `, ${plan.of}` : `of ${sugar.toLowerCase()}`}`.replace(' ,', ',');
@@ -159,15 +180,34 @@ export class AdjustPage {
     this.refusal.set(null);
   }
 
+  /** Why something typed cannot be used; null when all can. */
+  private wrong(): string | null {
+    const f = this.fields();
+    const figures = firstWrong([
+      [f.abv, 'abv'],
+      [f.ta, 'taGPerL'],
+      [f.ph, 'ph'],
+      [f.tannin, 'tanninGPerL'],
+      [f.packet, 'packetGPerL'],
+      ...(this.unit() === 'tablets' ? [[f.given, 'count'] as const] : []),
+    ]);
+    const amounts = [
+      readQuantity(this.units, f.sg, 'gravity'),
+      this.unit() === 'tablets' ? null : readQuantity(this.units, f.given, this.givenAs(), this.givenHints()),
+    ];
+    return figures ?? firstRefusal(amounts);
+  }
+
   protected async file(): Promise<void> {
     const view = this.view();
     const plan = this.plan();
-    if (!view || !plan) {
-      this.refusal.set(this.says() ?? 'There is nothing in the vessels of this batch.');
+    const wrong = this.wrong();
+    if (wrong !== null) {
+      this.refusal.set(wrong);
       return;
     }
-    if (this.fields().given.trim() !== '' && this.given() === null) {
-      this.refusal.set('Trug cannot read how much went in. Write it as 250 g, 1.5 L, or a number of tablets.');
+    if (!view || !plan) {
+      this.refusal.set(this.says() ?? 'There is nothing in the vessels of this batch.');
       return;
     }
     if (plan.amount <= 0 && this.given() === null) {

@@ -11,6 +11,8 @@ import { addAcid, addCarbonate, addTannin } from '@trug/core/liquid/add-acid';
 import { addFermentable, addSulfite, addWater } from '@trug/core/liquid/additions';
 import { gravityOf } from '@trug/core/liquid/views';
 import type { AdjustAsk, AdjustId, AdjustOutcome, AdjustPlan } from './adjust-types';
+import { fermentableById } from '@trug/core/reference/fermentables';
+import { caution } from '@trug/core/cautions/catalogue';
 
 /** g of citric acid in a litre of lemon juice. @source usual composition, 45–60 g/L */
 const CITRIC_IN_LEMON_G_PER_L = 50;
@@ -51,7 +53,11 @@ type Planner = (ask: AdjustAsk) => AdjustPlan;
 const PLANNERS: Readonly<Record<AdjustId, Planner>> = {
   sugar: (ask) => {
     const { liquid, fermentableId } = ask;
-    const byAbv = ask.targetAbv === null ? null : gravityForAbv({ liquid, targetAbv: ask.targetAbv, fermentableId });
+    // What does not ferment makes no strength.
+    const byAbv =
+      ask.targetAbv === null || fermentableById(fermentableId).kind === 'non-fermentable'
+        ? null
+        : gravityForAbv({ liquid, targetAbv: ask.targetAbv, fermentableId });
     const targetSg = byAbv?.value ?? ask.targetSg ?? gravityOf(liquid);
     const sugar = sugarForGravity({ liquid, targetSg, fermentableId });
     const massG = ask.given ?? sugar.value.massG;
@@ -65,7 +71,7 @@ const PLANNERS: Readonly<Record<AdjustId, Planner>> = {
       ],
       after: addFermentable(liquid, { fermentableId, massG }),
       steps: [...(byAbv?.steps ?? []), ...sugar.steps],
-      cautions: sugar.cautions,
+      cautions: fermentableId === 'lactose' ? [...sugar.cautions, caution('allergen')] : sugar.cautions,
       payload: { what: 'fermentable', fermentableId, massG },
     };
   },
@@ -138,23 +144,22 @@ const PLANNERS: Readonly<Record<AdjustId, Planner>> = {
     const dose = sulfiteDose({
       ph: phOf(liquid),
       volumeL: liquid.volumeL,
-      aim: 'juice',
+      aim: ask.stage === 'must' ? 'juice' : 'storage',
       form,
+      phMeasured: ask.phMeasured,
       freeSo2MgPerL: liquid.freeSo2MgPerL,
       totalSo2MgPerL: liquid.totalSo2MgPerL,
     });
-    const amount = form === 'tablet' ? (dose.value.tabletCount ?? 0) : (dose.value.massG ?? 0);
+    // What works binds all that is given to it, so nothing is worked out before the end.
+    const working = ask.stage === 'working';
+    const amount = working ? 0 : form === 'tablet' ? (dose.value.tabletCount ?? 0) : (dose.value.massG ?? 0);
     const given = ask.given === null ? null : sulfiteGiven({ form, amount: ask.given, volumeL: liquid.volumeL, totalSo2MgPerL: liquid.totalSo2MgPerL });
-    const so2MgPerL = given?.value.so2MgPerL ?? dose.value.so2MgPerL;
+    const so2MgPerL = given?.value.so2MgPerL ?? (working ? 0 : dose.value.so2MgPerL);
     return {
       amount,
       unit: form === 'tablet' ? 'tablets' : 'g',
       of: form === 'tablet' ? 'crushed in a little juice' : form.replace('-', ' '),
-      advice: [
-        so2MgPerL > 0
-          ? `Then wait ${dose.value.waitH || 24} hours before yeast. ${Math.round(liquid.totalSo2MgPerL + so2MgPerL)} mg/L in all, of the 200 that is commonly allowed.`
-          : 'At this pH the juice keeps itself: none is needed.',
-      ],
+      advice: [...sulfiteAdvice(ask.stage, so2MgPerL, liquid.totalSo2MgPerL + so2MgPerL, dose.value.waitH), ...dose.value.notes],
       after: addSulfite(liquid, Math.min(500, so2MgPerL)),
       steps: [...dose.steps, ...(given?.steps ?? [])],
       cautions: [...dose.cautions, ...(given?.cautions ?? [])],
@@ -215,6 +220,15 @@ const PLANNERS: Readonly<Record<AdjustId, Planner>> = {
     };
   },
 };
+
+/** What to say of a dose of sulfite, by where the batch stands. */
+function sulfiteAdvice(stage: AdjustAsk['stage'], so2MgPerL: number, totalMgPerL: number, waitH: number): readonly string[] {
+  const inAll = `${Math.round(totalMgPerL)} mg/L in all, of the 200 that is commonly allowed.`;
+  if (stage === 'working') return ['It is at work, and yeast binds what it is given now: wait for the end, then sulfite it for keeping.'];
+  if (so2MgPerL <= 0) return [stage === 'must' ? 'At this pH the juice keeps itself: none is needed.' : 'It holds enough for keeping.'];
+  if (stage === 'must') return [`Then wait ${waitH || 24} hours before yeast. ${inAll}`];
+  return [`For keeping it, against air and bacteria. ${inAll}`, 'If it is to be primed, leave it out: it makes the bottles slow to fizz.'];
+}
 
 /** The one target that counts: a pH, when one is given. */
 function targetOf({ targetPh, targetTaGPerL }: AdjustAsk): { readonly targetPh: number } | { readonly targetTaGPerL: number } | null {

@@ -37,6 +37,10 @@ export interface AdjustAsk {
   readonly bentoniteIn: boolean;
   readonly sulfitedHoursAgo: number | null;
   readonly fermentedFraction: number;
+  /** Where the batch stands: a must before yeast, a drink at work, or one whose end is proven. */
+  readonly stage: 'must' | 'working' | 'finished';
+  /** Whether somebody measured its pH. */
+  readonly phMeasured: boolean;
   /** What the maker put in really, where it was another amount: g, L, tablets; null for what was worked out. */
   readonly given: number | null;
 }

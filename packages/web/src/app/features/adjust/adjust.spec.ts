@@ -1,4 +1,5 @@
-import { BATCH_ID, filled, pitched, reading, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
+import type { Entry } from '@trug/core';
+import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
 import { PageHarness } from '../../../testing/page-harness';
 import { sampleSupply } from '../../../testing/sample-supply';
 import { LarderPageActions } from '../../state/larder.actions';
@@ -6,7 +7,8 @@ import { SplitPage } from '../split/split-page';
 import { AdjustPage } from './adjust-page';
 
 const inputs = { id: BATCH_ID };
-const open = (log = [filled()], today = 1): Promise<PageHarness> => PageHarness.open(AdjustPage, { batches: [sampleBatch(log)], today, inputs });
+const open = (log: readonly Entry[] = [filled()], today = 1): Promise<PageHarness> =>
+  PageHarness.open(AdjustPage, { batches: [sampleBatch(log)], today, inputs });
 
 describe('AdjustPage', () => {
   it('asks what it still needs, then shows the amount with figures before and after', async () => {
@@ -83,6 +85,31 @@ describe('AdjustPage', () => {
     await page.choose('form', 'potassium-metabisulfite');
     expect(page.text('aside')).toMatch(/mg\/L in all, of the 200/);
     expect(page.text('trug-cautions')).toContain('Sulfite fumes');
+  });
+  it('speaks of sulfite as the stage wants it: before yeast, at work, and for keeping', async () => {
+    const advice = async (log: Parameters<typeof open>[0], today?: number): Promise<string> => {
+      const page = await open(log, today);
+      await page.press('Sulfite');
+      return page.text('aside');
+    };
+    expect(await advice([filled()])).toContain('24 hours before yeast');
+    const working = await advice([filled(), pitched(), reading(3, 1.03), reading(6, 1.02)], 7);
+    expect(working).toContain('yeast binds what it is given now');
+    const finished = await advice(finishedLog(), 27);
+    expect(finished).toContain('For keeping it');
+    expect(`${working} ${finished}`).not.toContain('before yeast');
+  });
+  it('reads a spoonful, a tablet and a lemon, and keeps what it cannot read', async () => {
+    const page = await open([filled()]);
+    await page.press('Acid up');
+    await page.choose('acid', 'citric');
+    await page.type('given', '2 lemons');
+    expect(page.text('form')).toContain('taken as 4.4 g; weigh it if you can');
+    await page.type('given', '2-3 tsp');
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('is a range');
+    expect(page.value('given')).toBe('2-3 tsp');
+    expect(page.written()).toEqual([]);
   });
   it('times the enzyme by sulfite and bentonite, and feeds nothing late', async () => {
     const page = await open([

@@ -47,6 +47,29 @@ describe('the path of a batch', () => {
     expect(stops.find((s) => s.stage === 'bottle')?.line).toBe('4 Nov');
     expect(stops.find((s) => s.stage === 'settle')?.line).toBe('none');
   });
+  it('names the forecast’s days once something was read, the method’s until then, and none where neither knows', () => {
+    const lines = (log: Log, today: number, endOn: string | null = null): string[] => {
+      const view = sampleView(log, today);
+      return pathStops(view.state, view.method, dayAt(0), dayAt(today), view.verdict?.value.status ?? null, endOn).map((s) => s.line);
+    };
+    const working = [filled(), pitched(), reading(6, 1.02)];
+    expect(lines([filled(), pitched()], 1)[4]).toMatch(/^about /);
+    expect(lines(working, 6).slice(4)).toEqual(['', '', '', '', '']);
+    // An end on the 1st of December is proven a week later.
+    expect(lines(working, 6, '2026-12-01')[4]).toBe('about 8 Dec');
+    // And never before the reading that would prove it.
+    const view = sampleView(working, 6);
+    const read = pathStops(view.state, view.method, dayAt(0), dayAt(6), 'too-few-readings', '2026-10-10', '2026-10-25').map((s) => s.line);
+    expect(read[4]).toBe('about 25 Oct');
+    const working2 = pathStops(view.state, view.method, dayAt(0), dayAt(6), 'working', '2026-10-10', '2026-10-25').map((s) => s.line);
+    expect(working2[4]).toBe('about 1 Nov');
+  });
+  it('drinks from the day the cellar names, and the job waits for it', () => {
+    const view = sampleView([...finishedLog(), racked, primed, bottled], 36);
+    const drink = pathStops(view.state, view.method, dayAt(0), dayAt(36), null).at(-1);
+    const opens = view.jobs.find((j) => j.kind === 'open-one');
+    expect(drink?.line).toBe(`from ${dayText(opens?.dueAt ?? '')}`);
+  });
   it('names no day ahead that has gone by', () => {
     const view = sampleView([filled(), pitched(), reading(6, 1.02)], 200);
     const ahead = pathStops(view.state, view.method, dayAt(0), dayAt(200), 'slowing').filter((s) => s.state === 'ahead');
@@ -58,6 +81,7 @@ describe('what Now says at each stage', () => {
   it.each<[string, Log, number, RegExp, string | null]>([
     ['nothing yet', [], 0, /Nothing is in it/, null],
     ['sulfited', [filled(), sulfite], 0.5, /Waiting out its sulfite, 24 hours/, 'pitch'],
+    ['sulfited days ago', [filled(), sulfite], 3, /The juice is in\. It waits for yeast/, 'pitch'],
     ['working', [filled(), pitched(), reading(3, 1.04), reading(6, 1.03)], 6, /^Working/, 'read'],
     ['in the keg', [...finishedLog(), kegged], 31, /In the keg, gassed to 2\.4 volumes/, 'note'],
     ['in the bottle', [...finishedLog(), primed, bottled], 40, /In the bottle: 38 left, filled on 4 Nov/, '/cellar'],

@@ -7,9 +7,10 @@ import { deviceNow } from '@trug/core/device/device-now';
 import { forDeviceForecast, type DeviceGravity, type DeviceReading } from '@trug/core/device/device-tracks';
 import { provesFinished } from '@trug/core/ferment/verdict';
 import { phOf } from '@trug/core/liquid/acid-chemistry';
-import { abvOf, fermentableGPerL, gravityOf } from '@trug/core/liquid/views';
+import { likelyDay } from '@trug/core/forecast/forecast-words';
+import { dateAfter } from '@trug/core/quantity/days';
+import { fermentableGPerL, gravityOf } from '@trug/core/liquid/views';
 import { devicesOf } from '@trug/core/log/devices-of';
-import { abvFromGravities } from '@trug/core/measure/abv-from-gravities';
 import { figure } from '@trug/core/worked/figures';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { DeviceFeed } from '../../shared/device-feed/device-feed';
@@ -46,7 +47,6 @@ export class BatchPage {
   readonly id = input.required<string>();
   protected readonly now = this.store.selectSignal(cupboardFeature.selectNow);
   private readonly vessels = this.store.selectSignal(cupboardFeature.selectVesselById);
-  private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
   protected readonly view = injectBatchView(this.id);
   protected readonly forecast = signal<Forecast | null>(null);
   protected readonly deviceTrouble = this.feed.trouble;
@@ -77,9 +77,25 @@ export class BatchPage {
       ];
     });
   });
+  /** The day on which the forecast sees its end; null while it cannot tell one. */
+  private readonly endOn = computed(() => {
+    const [pitch, found] = [this.view()?.state.pitch, this.forecast()];
+    const day = found ? likelyDay(found, this.view()?.verdict?.value.status) : null;
+    return pitch && day !== null ? dateAfter(pitch.at, Math.round(day), this.units.zone()) : null;
+  });
   protected readonly stops = computed(() => {
     const view = this.view();
-    return view ? pathStops(view.state, view.method, view.batch.startedAt, this.now(), view.verdict?.value.status ?? null) : [];
+    return view
+      ? pathStops(
+          view.state,
+          view.method,
+          view.batch.startedAt,
+          this.now(),
+          view.verdict?.value.status ?? null,
+          this.endOn(),
+          view.verdict?.value.next.kind === 'read' ? view.verdict.value.next.dueOn : null,
+        )
+      : [];
   });
   protected readonly tapeLine = computed(() => {
     const view = this.view();
@@ -101,7 +117,7 @@ export class BatchPage {
     const sg = gravityOf(liquid);
     return [
       { name: 'Gravity now', value: this.units.gravity(sg) },
-      { name: 'Strength so far', value: this.units.percent(this.strength(sg)) },
+      { name: 'Strength so far', value: this.units.strength(liquid, view.state.must) },
       { name: 'Sugar left', value: `${figure(fermentableGPerL(liquid), 0)} g/L` },
       { name: 'pH', value: figure(phOf(liquid), 2) },
       { name: 'Sulfite', value: `${figure(liquid.totalSo2MgPerL, 0)} mg/L` },
@@ -110,15 +126,5 @@ export class BatchPage {
 
   constructor() {
     effect(() => this.feed.open(this.id()));
-  }
-
-  /** Strength by the school the maker trusts; mass balance also counts what was added on the way. */
-  private strength(sg: number): number {
-    const state = this.view()?.state;
-    const school = this.settings().strengthSchool;
-    if (!state?.lastLiquid || !state.must) return 0;
-    const originalSg = gravityOf(state.must);
-    if (school === 'mass-balance' || sg > originalSg) return abvOf(state.lastLiquid);
-    return abvFromGravities({ originalSg, currentSg: sg, school }).value;
   }
 }

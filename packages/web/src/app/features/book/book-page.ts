@@ -8,6 +8,7 @@ import { BatchPageActions } from '../../state/batches.actions';
 import { problemOf } from '../../state/cellarbook.api';
 import { ARCHIVE_ADDRESS, BookApi } from './book-api';
 import { comparisonLines, countWords, sizeWords } from './book-words';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 /** How many backups are shown before the rest is asked for. */
 const FIRST_SHOWN = 6;
@@ -24,7 +25,7 @@ const IN: Readonly<Record<string, string>> = {
 @Component({
   selector: 'trug-book-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, MatProgressBar],
+  imports: [SaidPipe, ReactiveFormsModule, MatProgressBar],
   templateUrl: './book-page.html',
   styleUrl: './book-page.scss',
 })

@@ -3,7 +3,8 @@ import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { CapColour } from '@trug/core';
-import { BOTTLE_KINDS } from '@trug/core/bottle/bottle-kinds';
+import { BOTTLE_KINDS, bottleById } from '@trug/core/bottle/bottle-kinds';
+import { kitchenWeights } from '@trug/core/quantity/kitchen-weights';
 import { chanceText } from '@trug/core/bottle/bottle-safety';
 import { caution } from '@trug/core/cautions/catalogue';
 import { STATUS_WORDS } from '@trug/core/ferment/verdict';
@@ -18,21 +19,25 @@ import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter, type Act } from '../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../shared/free-vessels';
-import { Units } from '../../shared/units/units';
+import { Units, type ReadingHints } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { benchPlan, NEW_BENCH, readBottles, type BottleBenchFields } from './bottle-plan';
 import { PressureColumn } from './pressure-column';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 /** Fizz a keg is given where nobody chose. @source usual draught level */
 const KEG_VOLUMES = 2.4;
 const CAPS: readonly CapColour[] = ['rust', 'slate', 'leaf', 'straw', 'plum'];
 
+/** What stays behind with the lees where nobody says, L. @source our estimate */
+const USUAL_LOSS_L = 0.4;
+
 /** The bottle bench: how it should drink, what the bottles will feel, and the run. */
 @Component({
   selector: 'trug-bottle-bench',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, CautionList, Working, PressureColumn],
+  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, CautionList, Working, PressureColumn],
   templateUrl: './bottle-bench.html',
   styleUrl: './bottle-bench.scss',
 })
@@ -79,11 +84,24 @@ export class BottleBench {
   }
   protected readonly warmestC = computed(() => this.celsius(this.fields().warmest, this.usualWarmestC()));
   protected readonly hottestC = computed(() => this.celsius(this.fields().hottest, this.settings().hottestC));
+  protected readonly usualLossL = USUAL_LOSS_L;
   private readonly lossL = computed(() => {
     const read = readQuantity(this.units, this.fields().loss, 'volume');
-    return read?.ok === true ? Math.max(0, read.value.value) : 0;
+    return read?.ok === true ? Math.max(0, read.value.value) : USUAL_LOSS_L;
   });
   protected readonly chosen = computed(() => readBottles(this.fields().bottles));
+  protected readonly doseHints = computed((): ReadingHints => ({ bareUnit: 'g', weights: kitchenWeights('sugar', this.fields().sugar) }));
+  private readonly doseRead = computed(() => readQuantity(this.units, this.fields().dose, 'mass', this.doseHints()));
+  private readonly doseG = computed(() => {
+    const read = this.doseRead();
+    return read?.ok === true && read.value.value > 0 ? read.value.value : null;
+  });
+  /** The dose of each kind of bottle, where it goes in bottle by bottle. */
+  protected readonly perBottle = computed(() => {
+    const priming = this.priming();
+    if (!priming || this.fields().mode !== 'per-bottle') return [];
+    return this.chosen().map(({ kindId }) => ({ name: this.nameOf(kindId), massG: (priming.value.gPerL * bottleById(kindId).sizeMl) / 1000 }));
+  });
   protected readonly plan = computed(() => {
     const view = this.view();
     if (!view) return null;
@@ -95,6 +113,7 @@ export class BottleBench {
       targetVolumes: fizz === '' ? null : Number(fizz),
       fermentableId: sugar,
       mode: mode === 'per-bottle' ? 'per-bottle' : 'bulk',
+      doseG: this.doseG(),
       warmestC: this.warmestC(),
       hottestC: this.hottestC(),
       lossL: this.lossL(),
@@ -193,6 +212,8 @@ export class BottleBench {
     const run = this.run();
     const priming = this.priming();
     if (!view || !run || run.value.bottleCount === 0) return 'No bottle can be filled. Choose a kind of bottle, and leave less behind.';
+    const unread = this.doseRead();
+    if (unread?.ok === false) return unread.error.message;
     const problem = this.primingProblem();
     if (problem !== null) return `${problem}. Choose a livelier fizz, or bottle it still.`;
     const { sugar, mode, testBottle, cap } = this.fields();
@@ -220,13 +241,18 @@ export class BottleBench {
           bottles,
           testBottle: testBottle === 'yes' && priming !== null,
           lossL: this.lossL(),
-          crate: view.batch.name,
+          crate: this.crateName(view.batch.name, view.state.crates.length),
           capColour,
           hottestC: this.hottestC(),
           acknowledged: [...acknowledged],
         },
       },
     ];
+  }
+
+  /** Jars bottled one after another are told apart by their number. */
+  private crateName(name: string, before: number): string {
+    return before === 0 ? name : `${name.slice(0, 56)} ${before + 1}`;
   }
 
   private kegActs(volumeL: number, acknowledged: readonly string[]): readonly Act[] | string {

@@ -11,6 +11,7 @@ const input: BottleInputs = {
   targetVolumes: 2.6,
   fermentableId: 'sucrose',
   mode: 'bulk',
+  doseG: null,
   warmestC: 18,
   hottestC: 24,
   lossL: 0.4,
@@ -46,6 +47,27 @@ describe('benchPlan', () => {
     const much = benchPlan({ ...input, state: doubtful.state, verdict: doubtful.verdict?.value ?? null });
     expect(much?.check.cautions[0]?.severity).toBe('danger');
     expect(much?.ways.map((w) => w.id)).toEqual(['test-and-malolactic', 'plastic']);
+  });
+  it('tells the fizz and the danger of the dose that a maker gives by habit', () => {
+    const own = benchPlan({ ...input, doseG: 130 });
+    expect(own?.priming?.ok === true && own.priming.value.value.massG).toBeCloseTo(130, 6);
+    // A level teaspoon of 4.2 g in each half litre: 8.4 g/L of sugar make 2.18 volumes.
+    const spoon = benchPlan({ ...input, mode: 'per-bottle', doseG: 4.2 });
+    expect(spoon?.priming?.ok === true && spoon.priming.value.value.fromPrimingVolumes).toBeCloseTo((8.4 * 0.514) / 1.9768, 3);
+    // Three drops to a bottle are past what crown caps stand, and the check says so.
+    const heaped = benchPlan({ ...input, mode: 'per-bottle', doseG: 9 });
+    expect(heaped?.check.cautions.map((c) => c.id)).toContain('over-pressure');
+    const absurd = benchPlan({ ...input, doseG: 900 });
+    expect(absurd?.priming?.ok === false && absurd.priming.error.message).toMatch(/makes 1\d\.\d volumes/);
+  });
+  it('asks for bottles of one size where each gets the same dose', () => {
+    const mixed = [
+      { kindId: 'crown-330', count: 5 },
+      { kindId: 'sparkling-750', count: null },
+    ];
+    const each = benchPlan({ ...input, mode: 'per-bottle', doseG: 3, bottles: mixed });
+    expect(each?.priming?.ok === false && each.priming.error.message).toMatch(/more fizz in a small bottle/);
+    expect(benchPlan({ ...input, mode: 'bulk', doseG: 100, bottles: mixed })?.priming?.ok).toBe(true);
   });
   it('reads the chosen bottles back from the draft', () => {
     expect(readBottles('crown-500:,swing-500:6,crown-330:-2')).toEqual([

@@ -2,13 +2,14 @@ import type { BatchState, BottlingCheck, FizzChoice, Liquid, RouteId, WayToHold,
 import { BOTTLE_KINDS, bottleById } from '@trug/core/bottle/bottle-kinds';
 import { hottestTaken } from '@trug/core/bottle/bottle-safety';
 import { planBottles, type BottlePlan } from '@trug/core/bottle/plan-bottles';
-import { primingSugar, type Priming } from '@trug/core/bottle/priming-sugar';
+import { CoreError } from '@trug/core/errors/core-error';
+import { fizzFromDose, primingSugar, type Priming } from '@trug/core/bottle/priming-sugar';
 import { attempt, type Attempt } from '@trug/core/errors/attempt';
 import { pressureBand, withPriming, type PressureBand } from '@trug/core/bottle/sealed-gas';
 import { fizzChoice, waysToHold } from '@trug/core/bottle/ways-to-hold';
 import type { Verdict } from '@trug/core/ferment/verdict';
 import { checkBottling } from '@trug/core/log/bottling-check';
-import { sealedGasOf } from '@trug/core/log/sealed-gas-of';
+import { asIfDry, sealedGasOf } from '@trug/core/log/sealed-gas-of';
 import { sealWay } from '@trug/core/log/sealing';
 
 /** The bottle bench as set. */
@@ -17,6 +18,8 @@ export interface BottleBenchFields {
   readonly fizz: string;
   readonly sugar: string;
   readonly mode: string;
+  /** The sugar the maker gives by habit, in all or in each bottle; empty for what Trug works out. */
+  readonly dose: string;
   readonly warmest: string;
   readonly hottest: string;
   readonly loss: string;
@@ -33,9 +36,11 @@ export const NEW_BENCH: BottleBenchFields = {
   fizz: '',
   sugar: 'sucrose',
   mode: 'bulk',
+  dose: '',
   warmest: '',
   hottest: '',
-  loss: '0.4 L',
+  // The usual loss, until the maker says.
+  loss: '',
   cap: 'rust',
   bottles: 'crown-500:',
   testBottle: 'yes',
@@ -50,6 +55,8 @@ export interface BottleInputs {
   readonly targetVolumes: number | null;
   readonly fermentableId: string;
   readonly mode: 'bulk' | 'per-bottle';
+  /** The maker's own dose, g: of all of it in bulk, of each bottle otherwise; null for what is worked out. */
+  readonly doseG: number | null;
   readonly warmestC: number;
   readonly hottestC: number;
   readonly lossL: number;
@@ -81,6 +88,27 @@ function chosenBottles({ bottles, testBottle, route }: BottleInputs): BottleInpu
   return testBottle && route === 'sparkling-dry' ? [{ kindId: TEST_BOTTLE, count: 1 }, ...bottles] : bottles;
 }
 
+/** The fizz a batch that nobody read is primed for. @source our estimate: a prickle, with room for what may be left */
+const UNREAD_VOLUMES = 1.5;
+/** More than this is no fizz that any bottle of the bench holds, volumes. */
+const MOST_VOLUMES = 6;
+
+/** The fizz of the dose a maker gives by habit. */
+function fizzOfHabit({ mode, bottles, fermentableId, warmestC }: BottleInputs, doseG: number, liquid: Liquid, bottleMl: number): number {
+  if (mode === 'per-bottle' && new Set(bottles.map((b) => bottleById(b.kindId).sizeMl)).size > 1) {
+    throw new CoreError(
+      'NOT_ALLOWED',
+      'One dose makes more fizz in a small bottle than in a large one: choose bottles of one size, or let it go in by the litre',
+    );
+  }
+  const massG = mode === 'bulk' ? doseG : (doseG / (bottleMl / 1000)) * liquid.volumeL;
+  const volumes = fizzFromDose({ liquid, massG, fermentableId, warmestSinceEndC: warmestC });
+  if (volumes > MOST_VOLUMES) {
+    throw new CoreError('NOT_ALLOWED', `That dose makes ${volumes.toFixed(1)} volumes, more than any bottle here stands`);
+  }
+  return volumes;
+}
+
 /**
  * Everything the bottle bench shows, from the core.
  *
@@ -88,8 +116,11 @@ function chosenBottles({ bottles, testBottle, route }: BottleInputs): BottleInpu
  * @returns priming, the run, pressures, safety and cautions; null when there is nothing to bottle
  */
 export function benchPlan(input: BottleInputs): BenchPlan | null {
-  const there = sealedGasOf(input.state);
-  if (!there) return null;
+  const found = sealedGasOf(input.state);
+  if (!found) return null;
+  const way = sealWay(input.state, input.verdict);
+  // What nobody could read is primed as if it were dry: the check says what that is worth.
+  const there = way === 'unread' ? asIfDry(found) : found;
   const { liquid } = there;
   const gas = { ...there, warmestSinceEndC: input.warmestC };
   const sparkling = input.route === 'sparkling-dry';
@@ -98,19 +129,22 @@ export function benchPlan(input: BottleInputs): BenchPlan | null {
   const kinds = chosenBottles(input);
   const asked = { gas, fermentableId, hottestC, bottles: input.bottles.map((b) => bottleById(b.kindId)) };
   const { levels, liveliest } = fizzChoice(asked);
-  const targetVolumes = input.targetVolumes ?? liveliest.volumes;
-  const bottleMl = bottleById(input.bottles[0]?.kindId ?? 'crown-500').sizeMl;
   // Sugar is stirred into all of it, the last half litre included, so the whole volume is primed.
   const primed = mode === 'bulk' ? liquid : left;
+  const bottleMl = bottleById(input.bottles[0]?.kindId ?? 'crown-500').sizeMl;
+  const dosed = input.doseG === null ? null : attempt(() => fizzOfHabit(input, input.doseG ?? 0, primed, bottleMl));
+  const targetVolumes = dosed?.ok === true ? dosed.value : (input.targetVolumes ?? (way === 'unread' ? UNREAD_VOLUMES : liveliest.volumes));
   const priming = sparkling
-    ? attempt(() => primingSugar({ liquid: primed, targetVolumes, warmestSinceEndC: input.warmestC, fermentableId, mode, bottleMl }))
+    ? dosed?.ok === false
+      ? dosed
+      : attempt(() => primingSugar({ liquid: primed, targetVolumes, warmestSinceEndC: input.warmestC, fermentableId, mode, bottleMl }))
     : null;
   const massG = priming?.ok === true ? priming.value.value.massG : 0;
   const sealed = massG > 0 ? withPriming({ ...gas, liquid: primed }, { fermentableId, massG }) : gas;
   const run = attempt(() => planBottles({ volumeL: liquid.volumeL, bottles: kinds, lossL: Math.min(liquid.volumeL, input.lossL) }));
   const counts = new Map(run.ok ? run.value.value.lots.map((lot) => [lot.kindId, lot.count]) : []);
   const bottles = kinds.map(({ kindId }) => ({ kindId, count: Math.max(1, counts.get(kindId) ?? 1) }));
-  const check = checkBottling({ way: sealWay(input.state, input.verdict), gas: sealed, bottles, hottestC });
+  const check = checkBottling({ way, gas: sealed, bottles, hottestC });
   const [weakest] = check.safety;
   return {
     liquid,

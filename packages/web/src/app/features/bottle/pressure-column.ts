@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Units } from '../../shared/units/units';
+import { BAR_PER } from '@trug/core/quantity/units';
 import type { BenchPlan } from './bottle-plan';
 import { pressureDrawing } from './pressure-geometry';
 
@@ -21,7 +22,7 @@ import { pressureDrawing } from './pressure-geometry';
         <line class="tick-line" x1="66" x2="76" [attr.y1]="tick.y" [attr.y2]="tick.y" />
         <text class="tick" x="58" [attr.y]="tick.y + 4" text-anchor="end">{{ tick.label }}</text>
       }
-      <text class="tick" transform="translate(22,300) rotate(-90)" text-anchor="middle">pressure in the bottle, bar</text>
+      <text class="tick" transform="translate(22,300) rotate(-90)" text-anchor="middle">pressure in the bottle, {{ unit() }}</text>
       @for (limit of drawing().limits; track limit.name) {
         <line class="limit" [class.chosen]="limit.chosen" x1="62" x2="118" [attr.y1]="limit.y" [attr.y2]="limit.y" />
         <path class="lead" [attr.d]="'M118,' + limit.y + ' L206,' + limit.textY" />
@@ -29,7 +30,7 @@ import { pressureDrawing } from './pressure-geometry';
       }
       @for (band of drawing().bands; track band.name) {
         <text [class]="'band-text t' + band.index" x="124" [attr.y]="band.labelY + 1">{{ band.name }} {{ units.temperature(band.tempC) }}</text>
-        <text class="tick" x="124" [attr.y]="band.labelY + 16">{{ band.low.toFixed(1) }}–{{ band.high.toFixed(1) }} bar</text>
+        <text class="tick" x="124" [attr.y]="band.labelY + 16">{{ between(band.low, band.high) }}</text>
       }
     </svg>
   `,
@@ -105,10 +106,17 @@ import { pressureDrawing } from './pressure-geometry';
 export class PressureColumn {
   protected readonly units = inject(Units);
   readonly plan = input.required<BenchPlan>();
-  protected readonly drawing = computed(() => pressureDrawing({ bands: this.plan().bands, limits: this.plan().limits, top: 20, bottom: 540 }));
+  protected readonly unit = computed(() => this.units.preferences().pressure);
+  protected readonly drawing = computed(() =>
+    pressureDrawing({ bands: this.plan().bands, limits: this.plan().limits, top: 20, bottom: 540, barPerUnit: BAR_PER[this.unit()] }),
+  );
+  protected between(lowBar: number, highBar: number): string {
+    return this.units.say(`${lowBar.toFixed(1)}–${highBar.toFixed(1)} bar`);
+  }
+
   protected readonly summary = computed(() =>
     this.plan()
-      .bands.map((b) => `${b.name} ${this.units.temperature(b.tempC)}: ${b.lowBar.toFixed(1)} to ${b.highBar.toFixed(1)} bar`)
+      .bands.map((b) => `${b.name} ${this.units.temperature(b.tempC)}: ${this.between(b.lowBar, b.highBar)}`)
       .join('; '),
   );
 }

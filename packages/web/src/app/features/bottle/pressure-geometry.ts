@@ -43,7 +43,10 @@ export function pressureDrawing(input: {
   readonly limits: readonly { readonly name: string; readonly limitBar: number; readonly chosen: boolean }[];
   readonly top: number;
   readonly bottom: number;
+  /** Bar in one unit of the scale. */
+  readonly barPerUnit?: number;
 }): PressureDrawing {
+  const { barPerUnit = 1 } = input;
   const most = Math.max(8, ...input.bands.map((b) => b.highBar + 0.3));
   const y = scaleLinear().domain([0, most]).range([input.bottom, input.top]);
   const limitText = spread(
@@ -55,7 +58,10 @@ export function pressureDrawing(input: {
     LINE_PX + 6,
   );
   return {
-    ticks: y.ticks(8).map((bar) => ({ y: y(bar), label: String(bar) })),
+    ticks: scaleLinear()
+      .domain([0, most / barPerUnit])
+      .ticks(8)
+      .map((value) => ({ y: y(value * barPerUnit), label: String(value) })),
     limits: input.limits.map((l, i) => ({ y: y(l.limitBar), textY: limitText[i] ?? 0, name: l.name, chosen: l.chosen, bar: l.limitBar })),
     bands: input.bands.map((b, i) => ({
       y: y(b.highBar),

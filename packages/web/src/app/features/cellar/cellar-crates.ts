@@ -5,6 +5,7 @@ import { readyWindow } from '@trug/core/cellar/ready-window';
 import { daysBetween, dayText } from '@trug/core/quantity/days';
 import type { Units } from '../../shared/units/units';
 import type { BatchView } from '../../state/batch-views.selectors';
+import { countText } from '@trug/core/quantity/count-text';
 
 /** A crate as the cellar shows it. */
 export interface CellarCrate {
@@ -53,13 +54,13 @@ function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): 
     filled,
     lots: crate.lots.map((lot) => ({ kindId: lot.kindId, name: bottleById(lot.kindId).name, left: lot.left })),
     about: [
-      units.percent(crate.abv),
+      units.strength(crate.drink.liquid, crate.drink.must),
       crate.sparkling ? `${fizzWord(crate.co2Volumes)}, ${crate.co2Volumes.toFixed(1)} volumes` : 'still',
       `${crate.capColour} caps`,
     ].join(' · '),
     ready: isReady
       ? `Ready. At its best until about ${dayText(window.bestUntil)} ${window.bestUntil.slice(0, 4)}`
-      : `Ready from about ${dayText(window.from)}, in ${Math.ceil(untilReady)} days`,
+      : `Ready from about ${dayText(window.from)}, in ${countText(Math.ceil(untilReady), 'day')}`,
     isReady,
     caps: Array.from({ length: Math.min(MOST_CAPS, filled) }, (_, i) => i < Math.round((left / Math.max(1, filled)) * Math.min(MOST_CAPS, filled))),
   };

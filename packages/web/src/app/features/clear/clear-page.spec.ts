@@ -17,7 +17,7 @@ describe('clearing', () => {
   it('leads two-part finings by the hour: the second part is refused before the first', async () => {
     const page = await open();
     await page.tick('li:last-child .way');
-    expect(page.text('.card')).toContain('fish or milk');
+    expect(page.text('.card')).toContain('crustacean shells');
     await page.press('Both parts are in');
     expect(page.text()).toContain('first part of the finings is not in yet');
     expect(page.written()).toEqual([]);

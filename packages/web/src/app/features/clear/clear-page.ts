@@ -13,6 +13,7 @@ import { TimedSteps } from '../../shared/timed-steps/timed-steps';
 import { Units } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
 import { waitWords } from './wait-words';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 const HAZES: readonly { readonly id: HazeCause; readonly name: string }[] = [
   { id: 'unknown', name: 'nobody knows yet' },
@@ -30,7 +31,7 @@ const USUAL_C = 15;
 @Component({
   selector: 'trug-clear-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, CautionList, SupplyTake, TimedSteps, Working],
+  imports: [SaidPipe, FormsModule, RouterLink, CautionList, SupplyTake, TimedSteps, Working],
   templateUrl: './clear-page.html',
   styleUrl: './clear-page.scss',
 })

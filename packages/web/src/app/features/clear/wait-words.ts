@@ -1,5 +1,7 @@
+import { countText } from '@trug/core/quantity/count-text';
+
 /** Days as a maker would say them. */
 export function waitWords(days: number): string {
   if (days < 14) return days === 1 ? 'a day' : `${days} days`;
-  return days < 60 ? `${Math.round(days / 7)} weeks` : `${Math.round(days / 30)} months`;
+  return days < 60 ? countText(Math.round(days / 7), 'week') : countText(Math.round(days / 30), 'month');
 }

@@ -20,6 +20,8 @@ import { cupboardFeature } from '../../state/cupboard.reducer';
 import { InstrumentShelf } from './instrument-shelf';
 import { PlaceShelf } from './place-shelf';
 import { SupplyShelf } from './supply-shelf';
+import { SaidPipe } from '../../shared/units/said.pipe';
+import { countText } from '@trug/core/quantity/count-text';
 
 const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working: false };
 
@@ -27,7 +29,7 @@ const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working:
 @Component({
   selector: 'trug-cupboard',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, CautionList, Vessel, InstrumentShelf, PlaceShelf, SupplyShelf],
+  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, CautionList, Vessel, InstrumentShelf, PlaceShelf, SupplyShelf],
   templateUrl: './cupboard.html',
   styleUrl: './cupboard.scss',
 })
@@ -37,6 +39,7 @@ export class Cupboard {
   private readonly larder = inject(LarderWriter);
   protected readonly caustic = [caution('caustic')];
   protected readonly units = inject(Units);
+  protected readonly countText = countText;
   private readonly vessels = this.store.selectSignal(cupboardFeature.selectVessels);
   private readonly free = this.store.selectSignal(selectFreeVessels);
   private readonly dirty = this.store.selectSignal(selectDirtyVessels);
@@ -74,7 +77,7 @@ export class Cupboard {
     const read = readQuantity(this.units, capacity, 'volume');
     const capacityL = read === null ? this.usual().capacityL : read.ok ? read.value.value : 0;
     if (name.trim() === '' || !(capacityL >= 0.5 && capacityL <= 1000)) {
-      this.refusal.set('Give it a name, and a size from half a litre to 1000 litres.');
+      this.refusal.set(this.units.say('Give it a name, and a size from 0.5 to 1000 L.'));
       return;
     }
     const vessel = { id: newId(), name: name.trim(), kind: kind as VesselKindId, capacityL };

@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { API_PATHS, type InstrumentDto, type RunningStandIn } from '@trug/contract/plain';
 import { checkInstrument, INSTRUMENT_CHECKS } from '@trug/core/device/instrument-check';
-import { numberOf } from '../../shared/field/number-of';
+import { plainNumber } from '../../shared/field/plain-number';
 import { TextField } from '../../shared/field/text-field';
 import { LarderWriter } from '../../shared/larder-writer';
 import { Units } from '../../shared/units/units';
@@ -12,6 +12,7 @@ import { selectBatchViews } from '../../state/batch-views.selectors';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { DeviceApi } from './device-api';
 import { checkedText, INSTRUMENTS, offsetText } from './instrument-words';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 /** How fast a stand-in may play, and how often it measures. */
 const PACES = [
@@ -28,7 +29,7 @@ const ROOM_C = 20;
 @Component({
   selector: 'trug-instrument-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, TextField],
+  imports: [SaidPipe, FormsModule, RouterLink, TextField],
   templateUrl: './instrument-card.html',
   styleUrl: './instrument-card.scss',
 })
@@ -77,7 +78,7 @@ export class InstrumentCard {
 
   protected async check(): Promise<void> {
     const card = this.card();
-    const shown = numberOf(this.shown());
+    const shown = plainNumber(this.shown());
     const found = checkInstrument(card.kind, shown ?? NaN, { calibratedAtC: card.calibratedAtC, sampleC: ROOM_C });
     this.said.set(found.text);
     if (!found.ok) return;

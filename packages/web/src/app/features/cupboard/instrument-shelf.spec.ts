@@ -3,7 +3,7 @@ import { PageHarness } from '../../../testing/page-harness';
 import { filled, pitched, sampleBatch } from '../../../testing/sample-batch';
 import { sampleInstrument } from '../../../testing/sample-instrument';
 import { until } from '../../../testing/until';
-import { gaugesOf } from '../reading/gauges';
+import { gaugesOf } from '../../shared/gauges';
 import { DeviceApi } from './device-api';
 import { InstrumentShelf } from './instrument-shelf';
 

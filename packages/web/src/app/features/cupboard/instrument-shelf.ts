@@ -11,6 +11,7 @@ import { Units } from '../../shared/units/units';
 import { larderFeature } from '../../state/larder.reducer';
 import { InstrumentCard } from './instrument-card';
 import { INSTRUMENTS } from './instrument-words';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 const EMPTY = { kind: 'hydrometer', name: '', calibrated: '', posts: '' };
 const USUAL_C = 20;
@@ -19,7 +20,7 @@ const USUAL_C = 20;
 @Component({
   selector: 'trug-instrument-shelf',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, InstrumentCard, QuantityField, TextField],
+  imports: [SaidPipe, FormsModule, InstrumentCard, QuantityField, TextField],
   templateUrl: './instrument-shelf.html',
   styleUrl: './instrument-shelf.scss',
 })

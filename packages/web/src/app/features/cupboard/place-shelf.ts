@@ -9,6 +9,7 @@ import { LarderWriter } from '../../shared/larder-writer';
 import { newId } from '../../shared/new-id';
 import { larderFeature } from '../../state/larder.reducer';
 import { PlaceYear } from './place-year';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 const EMPTY = { name: '', like: 'shed' };
 
@@ -16,7 +17,7 @@ const EMPTY = { name: '', like: 'shed' };
 @Component({
   selector: 'trug-place-shelf',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, PlaceYear, TextField],
+  imports: [SaidPipe, FormsModule, PlaceYear, TextField],
   templateUrl: './place-shelf.html',
   styleUrl: './instrument-shelf.scss',
 })

@@ -3,6 +3,7 @@ import type { PlaceDto } from '@trug/contract/plain';
 import { LarderWriter } from '../../shared/larder-writer';
 import { readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../shared/units/units';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 /** Temperatures are drawn between these, °C. */
@@ -13,6 +14,7 @@ const WARMEST_C = 30;
 @Component({
   selector: 'trug-place-year',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SaidPipe],
   template: `
     <b>{{ place().name }}</b>
     <div class="year">
@@ -34,7 +36,7 @@ const WARMEST_C = 30;
       <button class="btn btn-small" type="button" (click)="save()">Write it down</button>
     }
     @if (refusal(); as why) {
-      <p class="field-error" role="alert">{{ why }}</p>
+      <p class="field-error" role="alert">{{ why | said }}</p>
     }
   `,
   styleUrl: './place-year.scss',

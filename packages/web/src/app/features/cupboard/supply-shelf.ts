@@ -3,8 +3,9 @@ import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import { SUPPLY_CATALOGUE, type SupplyOffer } from '@trug/core/cupboard/supply-catalogue';
 import { calendarDays, dayText } from '@trug/core/quantity/days';
+import { kitchenWeights } from '@trug/core/quantity/kitchen-weights';
 import { createDraft } from '../../shared/draft';
-import { numberOf } from '../../shared/field/number-of';
+import { readNumber } from '../../shared/field/number-field';
 import { readQuantity } from '../../shared/field/quantity-field';
 import { TextField } from '../../shared/field/text-field';
 import { LarderWriter } from '../../shared/larder-writer';
@@ -13,6 +14,7 @@ import { supplyAmount } from '../../shared/supply-take/supply-words';
 import { Units } from '../../shared/units/units';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { selectSuppliesLeft } from '../../state/supplies.selectors';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 const EMPTY = { what: 'yeast:crisp-cider', amount: '', packetG: '', until: '' };
 /** g in a packet of dry yeast when nothing else is said. @source usual home packets */
@@ -31,7 +33,7 @@ const GROUPS = [
 @Component({
   selector: 'trug-supply-shelf',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, TextField],
+  imports: [SaidPipe, FormsModule, TextField],
   templateUrl: './supply-shelf.html',
   styleUrl: './supply-shelf.scss',
 })
@@ -69,17 +71,12 @@ export class SupplyShelf {
     const { amount: amountText, packetG: packetText, until } = this.draft.fields();
     if (!offer) return;
     const amount = this.amountOf(offer, amountText);
-    const packetG = offer.unit === 'packet' ? (packetText.trim() === '' ? PACKET_G : Number(packetText.replace(',', '.'))) : null;
-    if (amount === null) {
-      this.refusal.set(
-        offer.unit === 'g' ? `“${amountText}” is no weight Trug can read. Write it as 250 g or 1.2 kg.` : 'Say how many there are, as a number such as 2.',
-      );
+    const packet = offer.unit === 'packet' ? readNumber(packetText, 'packetG') : null;
+    if (typeof amount === 'string' || packet?.ok === false) {
+      this.refusal.set(typeof amount === 'string' ? amount : packet?.ok === false ? packet.error.message : null);
       return;
     }
-    if (packetG !== null && !(packetG >= 0.5 && packetG <= 5000)) {
-      this.refusal.set('Write the grams one packet holds, such as 5. It stands on the packet.');
-      return;
-    }
+    const packetG = offer.unit === 'packet' ? (packet?.value ?? PACKET_G) : null;
     const { kind, refId, name, unit } = offer;
     const bestBefore = until === '' ? null : until;
     const refused = await this.larder.save({ shelf: 'supplies', card: { id: newId(), version: 0, kind, refId, name, amount, unit, packetG, bestBefore } });
@@ -87,12 +84,15 @@ export class SupplyShelf {
     if (refused === null) this.draft.fields.set({ ...EMPTY, what: this.draft.fields().what });
   }
 
-  private amountOf({ unit }: SupplyOffer, text: string): number | null {
+  /** How much there is of it, or why that cannot be read. */
+  private amountOf({ unit, kind, refId }: SupplyOffer, text: string): number | string {
     if (unit === 'g') {
-      const read = readQuantity(this.units, text, 'mass');
-      return read?.ok === true && read.value.value > 0 ? read.value.value : null;
+      const read = readQuantity(this.units, text, 'mass', { weights: kitchenWeights(kind, refId) });
+      if (read?.ok !== true) return read?.error.message ?? `Write how much there is, such as ${this.amountHint()}.`;
+      return read.value.value > 0 ? read.value.value : 'Write how much there is; none need not be put away.';
     }
-    const count = numberOf(text);
-    return count !== null && count > 0 && count <= 1000 ? count : null;
+    const read = readNumber(text, 'count');
+    if (read?.ok !== true) return read?.error.message ?? 'Say how many there are, as a number such as 2.';
+    return read.value > 0 ? read.value : 'Say how many there are; none need not be put away.';
   }
 }

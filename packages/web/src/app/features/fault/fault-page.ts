@@ -14,6 +14,7 @@ import { EntryWriter } from '../../shared/entry-writer';
 import { Working } from '../../shared/working/working';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { noteOf } from './fault-note';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 const NOTHING_SAID: Record<FaultQuestionId, string> = { smell: '', surface: '', look: '', pour: '', fizz: '', gravity: '', hazeTest: '' };
 /** Stands for "did not look" where the log would answer. */
@@ -23,7 +24,7 @@ const UNKNOWN = 'unknown';
 @Component({
   selector: 'trug-fault-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, CautionList, Working],
+  imports: [SaidPipe, FormsModule, RouterLink, CautionList, Working],
   templateUrl: './fault-page.html',
   styleUrl: './fault-page.scss',
 })

@@ -15,9 +15,11 @@ import { Units } from '../../shared/units/units';
 import { problemOf } from '../../state/cellarbook.api';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { larderFeature } from '../../state/larder.reducer';
-import { gaugesOf } from '../reading/gauges';
+import { gaugesOf } from '../../shared/gauges';
 import { ROLE_NAMES } from './role-names';
 import { readingActs } from './reading-acts';
+import { SaidPipe } from '../../shared/units/said.pipe';
+import { countText } from '@trug/core/quantity/count-text';
 
 /** Rows shown of what was understood, and of what was refused. */
 const SHOWN_ROWS = 8;
@@ -31,7 +33,7 @@ const MOST_FOR_LOG = 200;
 @Component({
   selector: 'trug-import-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink],
+  imports: [SaidPipe, FormsModule, RouterLink],
   templateUrl: './import-page.html',
   styleUrl: './import-page.scss',
 })
@@ -67,7 +69,7 @@ export class ImportPage {
     const day = (ms: number): string => `${this.units.day(new Date(ms).toISOString())} ${this.units.dateOf(new Date(ms).toISOString()).slice(0, 4)}`;
     const sgs = readings.flatMap((r) => r.sg ?? []);
     const gravity = sgs.length === 0 ? '' : `, gravity from ${this.units.gravity(sgs[0] ?? 1)} to ${this.units.gravity(sgs.at(-1) ?? 1)}`;
-    return `${readings.length} readings from ${day(first.atMs)} to ${day(last.atMs)}${gravity}.`;
+    return `${countText(readings.length, 'reading')} from ${day(first.atMs)} to ${day(last.atMs)}${gravity}.`;
   });
   /** Hydrometers the gravities may stand uncorrected by. */
   private readonly gauges = computed(() => gaugesOf(this.instruments(), this.settings()).filter((g) => g.kind === 'hydrometer'));
@@ -129,7 +131,7 @@ export class ImportPage {
     }
     if (readings.length === 0) return 'The log takes gravity and pH, and there is neither in this table.';
     const gauge = this.asksReadWith() ? (this.gauges().find((g) => g.id === this.draft.fields().readWith) ?? null) : null;
-    return this.writer.write(view, readingActs(readings, gauge), `${readings.length} readings written down.`);
+    return this.writer.write(view, readingActs(readings, gauge), `${countText(readings.length, 'reading')} written down.`);
   }
 
   private async intoDevice(deviceId: string): Promise<string | null> {
@@ -149,7 +151,7 @@ export class ImportPage {
     } catch (error) {
       return `${problemOf(error).detail}${stored > 0 ? ` ${stored} were stored before that.` : ''}`;
     }
-    this.says.note(`${stored} readings written down${stored < readings.length ? `; ${readings.length - stored} were there already` : ''}.`);
+    this.says.note(`${countText(stored, 'reading')} written down${stored < readings.length ? `; ${readings.length - stored} were there already` : ''}.`);
     await this.router.navigate(['/batch', this.id()]);
     return null;
   }

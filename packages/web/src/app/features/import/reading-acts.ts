@@ -1,6 +1,6 @@
 import type { TableReading } from '@trug/core';
 import type { Act } from '../../shared/entry-writer';
-import type { Gauge } from '../reading/gauges';
+import type { Gauge } from '../../shared/gauges';
 
 /** What is corrected already was read, as it were, where the scale is true. */
 const CORRECTED = { calibratedAtC: 20, offsetSg: 0 };

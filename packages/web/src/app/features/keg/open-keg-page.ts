@@ -4,12 +4,13 @@ import { caution } from '@trug/core/cautions/catalogue';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { EntryWriter } from '../../shared/entry-writer';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 /** Open a sealed keg again, so that its drink can be worked on. */
 @Component({
   selector: 'trug-open-keg-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, CautionList],
+  imports: [SaidPipe, RouterLink, CautionList],
   template: `
     @if (view(); as v) {
       <section class="page">
@@ -22,7 +23,7 @@ import { EntryWriter } from '../../shared/entry-writer';
             <trug-cautions [cautions]="cautions" />
             <p>It stays full of gas for about two weeks, unless it is racked or stirred: in bottles that gas comes on top of any priming.</p>
             @if (refusal(); as why) {
-              <p class="field-error" role="alert">{{ why }}</p>
+              <p class="field-error" role="alert">{{ why | said }}</p>
             }
             <div class="acts">
               <button class="btn btn-main" type="button" (click)="file()">It is silent and open</button>

@@ -8,15 +8,16 @@ import { injectBatchView } from '../../shared/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
-import { numberOf } from '../../shared/field/number-of';
+import { readNumber } from '../../shared/field/number-field';
 import { TextField } from '../../shared/field/text-field';
 import { Working } from '../../shared/working/working';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 /** The malolactic change: what it would do, how far it is, and whether it is wanted. */
 @Component({
   selector: 'trug-malolactic-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, CautionList, TextField, Working],
+  imports: [SaidPipe, FormsModule, RouterLink, CautionList, TextField, Working],
   templateUrl: './malolactic-page.html',
   styleUrl: './malolactic-page.scss',
 })
@@ -46,8 +47,9 @@ export class MalolacticPage {
     const liquid = this.view()?.state.liquid;
     if (is === 'begun' || !liquid) return 0;
     if (ta.trim() === '') return is === 'over' ? 1 : 0;
-    const measured = numberOf(ta);
-    if (measured === null) return `“${ta}” is no acidity. Write g/L as malic, such as 4.2.`;
+    const read = readNumber(ta, 'taGPerL');
+    if (read?.ok !== true) return read?.error.message ?? 'Write the acidity in g/L as malic, such as 4.2.';
+    const measured = read.value;
     const found = attempt(() => turnedFromTa(liquid, measured));
     return found.ok ? found.value : found.error.message;
   });

@@ -14,6 +14,7 @@ import { fermentableById } from '@trug/core/reference/fermentables';
 import { yeastById } from '@trug/core/reference/yeast-kinds';
 import { pitchCautions } from '@trug/core/yeast/pitch-cautions';
 import { pitchRate } from '@trug/core/yeast/pitch-rate';
+import { countText } from '@trug/core/quantity/count-text';
 
 /** What the carton plan is made from; null is what has not been told yet. */
 export interface CartonInputs {
@@ -46,7 +47,7 @@ export interface CartonPlan {
   readonly must: Liquid;
   readonly sugar: SugarAddition | null;
   /** Sulfite to add; null for none. */
-  readonly sulfite: { readonly so2MgPerL: number; readonly amount: string } | null;
+  readonly sulfite: { readonly so2MgPerL: number; readonly amount: string; readonly notes: readonly string[] } | null;
   readonly pitchG: number;
   readonly pitchMethod: 'sprinkled' | 'rehydrated' | 'wild';
   readonly dryAbv: number;
@@ -120,7 +121,10 @@ function planFrom(input: CartonInputs, read: { readonly gravity: RawGravity; rea
   const must = sugar ? sugar.value.liquid : juice;
   const yeast = yeastById(input.yeastId);
   const rate = pitchRate({ liquid: must, yeastId: yeast.id, tempC: input.tempC, purpose: 'start' });
-  const dose = input.cleanStart === 'sulfite' ? sulfiteDose({ ph: phOf(must), volumeL: must.volumeL, aim: 'juice', form: input.sulfiteForm }) : null;
+  const dose =
+    input.cleanStart === 'sulfite'
+      ? sulfiteDose({ ph: phOf(must), volumeL: must.volumeL, aim: 'juice', form: input.sulfiteForm, phMeasured: input.ph !== null })
+      : null;
   const room = input.capacityL === null ? null : headspaceCheck({ volumeL: must.volumeL, capacityL: input.capacityL, stage: 'working' });
   const method = methodById(input.methodId);
   return {
@@ -128,7 +132,7 @@ function planFrom(input: CartonInputs, read: { readonly gravity: RawGravity; rea
     juice,
     must,
     sugar: sugar && sugar.value.massG > 0.5 ? sugar.value : null,
-    sulfite: dose && dose.value.so2MgPerL > 0 ? { so2MgPerL: dose.value.so2MgPerL, amount: amountOf(dose.value) } : null,
+    sulfite: dose && dose.value.so2MgPerL > 0 ? { so2MgPerL: dose.value.so2MgPerL, amount: amountOf(dose.value), notes: dose.value.notes } : null,
     pitchG: rate.value.massG,
     pitchMethod: yeast.id === 'wild-spontaneous' ? 'wild' : rate.value.method,
     dryAbv: dryAbvOf(must),
@@ -136,10 +140,11 @@ function planFrom(input: CartonInputs, read: { readonly gravity: RawGravity; rea
     dates: plannedDates({ startAt: input.startAt, sulfited: dose !== null, method, ...(input.zone === undefined ? {} : { zone: input.zone }) }),
     steps: [...(sugar?.steps ?? []), ...(dose?.steps ?? []), ...rate.steps],
     cautions: [
-      ...pitchCautions({ liquid: must, yeastId: yeast.id, juiceC: null, sulfitedAt: null, at: input.startAt }),
+      ...pitchCautions({ liquid: must, yeastId: yeast.id, juiceC: null, sulfitedAt: null, at: input.startAt, heated: true }),
       ...(room?.cautions ?? []),
       ...(dose ? dose.cautions : []),
       caution('let-gas-out'),
+      caution('law'),
     ],
     strengthProblem: wished?.ok === false ? `${fermentableById(input.fermentableId).name}: ${wished.error.message}.` : null,
   };
@@ -152,5 +157,5 @@ function sugarFor(juice: Liquid, targetAbv: number, fermentableId: string): Retu
 }
 
 function amountOf(dose: { readonly massG: number | null; readonly tabletCount: number | null }): string {
-  return dose.massG === null ? `${dose.tabletCount ?? 0} tablets, crushed` : `${dose.massG.toFixed(1)} g of powder`;
+  return dose.massG === null ? `${countText(dose.tabletCount ?? 0, 'tablet')}, crushed` : `${dose.massG.toFixed(1)} g of powder`;
 }

@@ -13,7 +13,8 @@ import { newId } from '../../shared/new-id';
 import { CautionList } from '../../shared/caution/caution-list';
 import { batchDraftKey, createDraft, leaveDraft, PITCH_DRAFT } from '../../shared/draft';
 import { EntryWriter, type Act } from '../../shared/entry-writer';
-import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { firstWrong, NumberField, numberOf } from '../../shared/field/number-field';
+import { firstRefusal, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../shared/free-vessels';
 import { LarderWriter } from '../../shared/larder-writer';
 import { Units } from '../../shared/units/units';
@@ -22,6 +23,11 @@ import { Working } from '../../shared/working/working';
 import { batchesFeature } from '../../state/batches.reducer';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { cartonPlan, type CartonPlan } from './carton-plan';
+import { SaidPipe } from '../../shared/units/said.pipe';
+import { usualGauge } from '../../shared/gauges';
+import { larderFeature } from '../../state/larder.reducer';
+import { cartonPlusMinus } from '@trug/core/log/correct-gravity';
+import { FOAM_ROOM_FRACTION } from '@trug/core/rack/headspace';
 
 const NEW_BATCH = {
   name: '',
@@ -39,17 +45,21 @@ const NEW_BATCH = {
   clean: 'none',
   form: 'tablet',
   method: 'carton-quick',
-  newKind: 'jar',
+  // The smallest kind that holds it, until the maker chooses.
+  newKind: '',
   newName: '',
 };
 /** The path's stops that a plan names with a day. */
 const DATED: Readonly<Record<string, string>> = { pitch: 'Yeast goes in', rack: 'Rack it', bottle: 'Bottle it', drink: 'First glass' };
 
+/** Less sugar than this is none: no kitchen scale tells it. */
+const LEAST_SUGAR_G = 0.5;
+
 /** New batch from shop juice: what the carton says, the vessel, the strength, the yeast and the clean start. */
 @Component({
   selector: 'trug-new-batch',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, QuantityField, CautionList, Working, Vessel],
+  imports: [SaidPipe, FormsModule, NumberField, QuantityField, CautionList, Working, Vessel],
   templateUrl: './new-batch.html',
   styleUrl: './new-batch.scss',
 })
@@ -59,6 +69,9 @@ export class NewBatch {
   private readonly larder = inject(LarderWriter);
   protected readonly units = inject(Units);
   private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
+  private readonly instruments = this.store.selectSignal(larderFeature.selectInstruments);
+  /** The maker's own hydrometer, with what its last check found. */
+  protected readonly gauge = computed(() => usualGauge(this.instruments(), this.settings(), 'hydrometer'));
   private readonly count = this.store.selectSignal(batchesFeature.selectTotal);
   protected readonly sending = this.store.selectSignal(batchesFeature.selectSending);
   protected readonly free = this.store.selectSignal(selectFreeVessels);
@@ -72,6 +85,12 @@ export class NewBatch {
   protected readonly refusal = signal<string | null>(null);
   protected readonly yeast = computed(() => yeastById(this.fields().yeast));
   private readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
+  protected readonly newKind = computed(() => {
+    const volumeL = this.volumeL() ?? 0;
+    const bySize = [...VESSEL_KINDS].filter((k) => k.id !== 'keg').sort((a, b) => a.capacityL - b.capacityL);
+    const fits = bySize.find((k) => k.capacityL * (1 - FOAM_ROOM_FRACTION) >= volumeL) ?? bySize.at(-1) ?? VESSEL_KINDS[0];
+    return VESSEL_KINDS.find((k) => k.id === this.fields().newKind) ?? fits;
+  });
   protected readonly tempC = computed(() => this.read(this.fields().temp, 'temperature') ?? this.yeast().tempC[1] + 2);
   protected readonly vessel = computed(() => this.free().find((v) => v.id === this.fields().vessel) ?? null);
   protected readonly look = computed(() => ({ fruit: this.fields().fruit as Fruit, haze: 0.5, sedimentMm: 0, working: false }));
@@ -80,11 +99,11 @@ export class NewBatch {
     return cartonPlan({
       fruit: f.fruit as Fruit,
       volumeL: this.volumeL(),
-      sugarGPer100Ml: numberOf(f.cartonSugar),
+      sugarGPer100Ml: numberOf(f.cartonSugar, 'sugarGPer100Ml'),
       sg: this.read(f.sg, 'gravity'),
-      ph: numberOf(f.ph),
+      ph: numberOf(f.ph, 'ph'),
       preservative: f.preservative === 'sulfite' || f.preservative === 'sorbate-benzoate' ? f.preservative : 'none',
-      targetAbv: numberOf(f.abv),
+      targetAbv: numberOf(f.abv, 'abv'),
       fermentableId: f.sugar,
       yeastId: f.yeast,
       tempC: this.tempC(),
@@ -94,8 +113,8 @@ export class NewBatch {
       methodId: f.method,
       startAt: this.writer.now(),
       zone: this.units.zone(),
-      calibratedAtC: this.settings().calibratedAtC,
-      offsetSg: this.settings().offsetSg,
+      calibratedAtC: this.gauge().calibratedAtC,
+      offsetSg: this.gauge().offsetSg,
     });
   });
   protected readonly plan = computed((): CartonPlan | null => {
@@ -119,14 +138,19 @@ export class NewBatch {
       const volumeL = this.volumeL();
       if (this.fields().vessel !== '' || volumeL === null) return;
       const fits = this.free()
-        .filter((v) => v.capacityL * 0.9 >= volumeL)
+        .filter((v) => v.clean && v.capacityL * 0.9 >= volumeL)
         .sort((a, b) => a.capacityL - b.capacityL)[0];
       if (fits) this.draft.set('vessel', fits.id);
     });
   }
 
+  /** A carton may state its sugar a fifth too high or too low, until it is read off glass. */
+  protected cartonDoubt(sg: number): string {
+    return `${cartonPlusMinus(sg).toFixed(3)}, as cartons go: read it to know`;
+  }
+
   protected async addVessel(): Promise<void> {
-    const kind = VESSEL_KINDS.find((k) => k.id === this.fields().newKind) ?? VESSEL_KINDS[0];
+    const kind = this.newKind();
     const vessel = { id: newId(), name: this.fields().newName.trim() || `My ${kind.name}`, kind: kind.id, capacityL: kind.capacityL };
     // It is chosen at once; typing goes on while it is put away.
     const choose = (id: string): void => this.draft.fields.update((f) => ({ ...f, vessel: id, newName: '' }));
@@ -162,6 +186,15 @@ export class NewBatch {
 
   /** What still stands in the way of beginning; null when nothing does. */
   private whyNot(plan: CartonPlan | null, vessel: VesselDto | null): string | null {
+    const { cartonSugar, abv, ph, volume, temp, sg } = this.fields();
+    const figures = firstWrong([
+      [cartonSugar, 'sugarGPer100Ml'],
+      [abv, 'abv'],
+      [ph, 'ph'],
+    ]);
+    const amounts = [readQuantity(this.units, volume, 'volume'), readQuantity(this.units, temp, 'temperature'), readQuantity(this.units, sg, 'gravity')];
+    const wrong = figures ?? firstRefusal(amounts);
+    if (wrong !== null) return wrong;
     if (!plan) return this.says();
     if (!vessel) return 'Choose a vessel for it, or add one.';
     return plan.room === 'will-not-fit'
@@ -178,7 +211,7 @@ export class NewBatch {
         fruit: f.fruit as Fruit,
         volumeL: plan.juice.volumeL,
         gravity: plan.gravity,
-        ph: numberOf(f.ph),
+        ph: numberOf(f.ph, 'ph'),
         taGPerL: null,
         tanninGPerL: null,
         yanMgPerL: null,
@@ -187,7 +220,10 @@ export class NewBatch {
       },
       note: f.preservative === 'sulfite' ? 'The carton says it holds sulfite.' : '',
     };
-    const sugar: readonly Act[] = plan.sugar ? [{ kind: 'addition', payload: { what: 'fermentable', fermentableId: f.sugar, massG: plan.sugar.massG } }] : [];
+    const sugar: readonly Act[] =
+      plan.sugar && plan.sugar.massG >= LEAST_SUGAR_G
+        ? [{ kind: 'addition', payload: { what: 'fermentable', fermentableId: f.sugar, massG: plan.sugar.massG } }]
+        : [];
     const sulfite: readonly Act[] = plan.sulfite
       ? [{ kind: 'addition', payload: { what: 'sulfite', so2MgPerL: plan.sulfite.so2MgPerL }, note: plan.sulfite.amount }]
       : [];
@@ -201,9 +237,4 @@ export class NewBatch {
     const read = readQuantity(this.units, text, dimension);
     return read?.ok === true ? read.value.value : null;
   }
-}
-
-function numberOf(text: string): number | null {
-  const value = Number(text.replace(',', '.').replace(/%|g/gi, ''));
-  return text.trim() === '' || !Number.isFinite(value) ? null : value;
 }

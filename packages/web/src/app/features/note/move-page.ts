@@ -11,18 +11,19 @@ import { placeTempAt } from '@trug/core/care/place-curve';
 import { caution } from '@trug/core/cautions/catalogue';
 import { Store } from '@ngrx/store';
 import { larderFeature } from '../../state/larder.reducer';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 /** Where it stands now, and how warm it is there. */
 @Component({
   selector: 'trug-move-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, CautionList],
+  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, CautionList],
   template: `
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()">
         <div class="page-head">
           <h1>Move it</h1>
-          <span class="quiet">{{ v.batch.name }} · {{ v.verdict?.value?.next?.text }}</span>
+          <span class="quiet">{{ v.batch.name }} · {{ v.verdict?.value?.next?.text | said }}</span>
         </div>
         <div class="sheet">
           <div class="field">
@@ -52,7 +53,7 @@ import { larderFeature } from '../../state/larder.reducer';
           />
           <trug-cautions [cautions]="cautions" />
           @if (refusal(); as why) {
-            <p class="field-error" role="alert">{{ why }}</p>
+            <p class="field-error" role="alert">{{ why | said }}</p>
           }
           <div class="acts">
             <button class="btn btn-main" type="submit">Write it down</button>

@@ -4,12 +4,13 @@ import { RouterLink } from '@angular/router';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter, type Act } from '../../shared/entry-writer';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 /** A note or a tasting, in the maker's own words. */
 @Component({
   selector: 'trug-note-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink],
+  imports: [SaidPipe, FormsModule, RouterLink],
   template: `
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()">
@@ -30,7 +31,7 @@ import { EntryWriter, type Act } from '../../shared/entry-writer';
             </select>
           </div>
           @if (refusal(); as why) {
-            <p class="field-error" role="alert">{{ why }}</p>
+            <p class="field-error" role="alert">{{ why | said }}</p>
           }
           <div class="acts">
             <button class="btn btn-main" type="submit">Write it down</button>

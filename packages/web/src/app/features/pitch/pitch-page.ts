@@ -21,6 +21,8 @@ import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { TimedSteps } from '../../shared/timed-steps/timed-steps';
 import { Icon } from '../../shared/icon/icon';
 import { Working } from '../../shared/working/working';
+import { SaidPipe } from '../../shared/units/said.pipe';
+import { kitchenWeights } from '@trug/core/quantity/kitchen-weights';
 
 const AIMS: readonly { readonly id: YeastAim; readonly name: string }[] = [
   { id: 'clean', name: 'clean and dry' },
@@ -44,14 +46,13 @@ function packetsText(count: number): string {
 
 /** Kinds shown before the rest are asked for. */
 const SHOWN = 4;
-/** Dry yeast in a level teaspoon, g. @source our estimate: 3 to 3.5 g */
-const TEASPOON_G = 3.2;
+const TEASPOON_G = kitchenWeights('yeast', null).gramsPerTeaspoon ?? 3;
 
 /** Pitch: which kind, how much of it for this must, and what to mind first. */
 @Component({
   selector: 'trug-pitch-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, CautionList, Working, Icon, SupplyTake, TimedSteps],
+  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, CautionList, Working, Icon, SupplyTake, TimedSteps],
   templateUrl: './pitch-page.html',
   styleUrl: './pitch-page.scss',
 })
@@ -145,10 +146,19 @@ export class PitchPage {
     const liquid = this.view()?.state.liquid;
     return liquid ? pitchRate({ liquid, yeastId: this.fields().yeastId, tempC: this.juiceC() ?? 18, purpose: 'start' }) : null;
   });
+  /** Juice from a carton was heated. */
+  private readonly fromShop = computed(() => this.view()?.batch.entries.some((e) => e.kind === 'filled' && e.payload.source.startsWith('shop ')) ?? false);
   protected readonly cautions = computed(() => {
     const state = this.view()?.state;
     if (!state?.liquid) return [];
-    return pitchCautions({ liquid: state.liquid, yeastId: this.fields().yeastId, juiceC: this.juiceC(), sulfitedAt: state.sulfitedAt, at: this.writer.now() });
+    return pitchCautions({
+      liquid: state.liquid,
+      yeastId: this.fields().yeastId,
+      juiceC: this.juiceC(),
+      sulfitedAt: state.sulfitedAt,
+      at: this.writer.now(),
+      heated: this.fromShop(),
+    });
   });
 
   protected async file(): Promise<void> {

@@ -6,7 +6,7 @@ import type { VesselFill } from '@trug/core';
 import { caution } from '@trug/core/cautions/catalogue';
 import { provesFinished } from '@trug/core/ferment/verdict';
 import { fitVessels } from '@trug/core/rack/fit-vessels';
-import { headspaceCheck } from '@trug/core/rack/headspace';
+import { FOAM_ROOM_FRACTION, headspaceCheck } from '@trug/core/rack/headspace';
 import { leftoverWays, type LeftoverWay } from '@trug/core/rack/leftover-ways';
 import { toppingWays, type ToppingWay } from '@trug/core/rack/topping-ways';
 import { injectBatchView } from '../../shared/batch-of-page';
@@ -24,9 +24,13 @@ import type { BatchView } from '../../state/batch-views.selectors';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { selectCiderSources, selectJuiceSources } from '../juice/bench/bench-sources';
 import { partOf, takenFrom } from '../juice/bench/pour-acts';
+import { SaidPipe } from '../../shared/units/said.pipe';
+import { fermentedShare } from '@trug/core/liquid/views';
 
 /** What stays behind with the lees unless the maker says otherwise, as a share. @source our estimate: 2–3 % */
 const USUAL_LOSS_FRACTION = 0.025;
+/** Share of the sugar that is gone when nothing is left to foam on. @source our estimate */
+const FOAMS_UNTIL = 0.9;
 
 /** Vessels whose every choice is tried while someone types. */
 const MOST_SEARCHED = 12;
@@ -37,7 +41,7 @@ const LEAST_OVER_L = 0.1;
 @Component({
   selector: 'trug-rack-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, CautionList, Working, Vessel],
+  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, CautionList, Working, Vessel],
   templateUrl: './rack-page.html',
   styleUrl: './rack-page.scss',
 })
@@ -72,9 +76,23 @@ export class RackPage {
   /** Free vessels, and the one it stands in, which can be washed and used again. */
   protected readonly candidates = computed(() => {
     const own = (this.view()?.state.vessels ?? []).flatMap((f) => this.all().get(f.vesselId) ?? []);
-    return [...own.map((v) => ({ ...v, own: true })), ...this.free().map((v) => ({ ...v, own: false }))];
+    return [...own.map((v) => ({ ...v, own: true, clean: true })), ...this.free().map((v) => ({ ...v, own: false }))];
   });
-  protected readonly best = computed(() => fitVessels({ volumeL: this.toFillL(), vessels: this.candidates().slice(0, MOST_SEARCHED) }));
+  /** Share of a vessel that is filled: what still has sugar to foam on needs room, what is at or near its rest none. */
+  private readonly full = computed(() => {
+    const { liquid, must } = this.view()?.state ?? { liquid: null, must: null };
+    const foams = !this.resting() && liquid !== null && must !== null && fermentedShare(liquid, must) < FOAMS_UNTIL;
+    return foams ? 1 - FOAM_ROOM_FRACTION : 1;
+  });
+  protected readonly best = computed(() =>
+    fitVessels({
+      volumeL: this.toFillL(),
+      vessels: this.candidates()
+        .filter((v) => v.clean)
+        .slice(0, MOST_SEARCHED)
+        .map((v) => ({ ...v, capacityL: v.capacityL * this.full() })),
+    }),
+  );
   /** Vessel ids chosen by hand, or the best fit until the maker chooses. */
   protected readonly picked = computed(() => {
     const { picked } = this.draft.fields();
@@ -82,9 +100,9 @@ export class RackPage {
   });
   protected readonly fills = computed((): readonly VesselFill[] => {
     const chosen = this.candidates().filter((v) => this.picked().includes(v.id));
-    const capacityL = chosen.reduce((sum, v) => sum + v.capacityL, 0);
+    const capacityL = chosen.reduce((sum, v) => sum + v.capacityL, 0) * this.full();
     const share = capacityL > 0 ? Math.min(1, this.toFillL() / capacityL) : 0;
-    return chosen.map((v) => ({ vesselId: v.id, volumeL: v.capacityL * share }));
+    return chosen.map((v) => ({ vesselId: v.id, volumeL: v.capacityL * this.full() * share }));
   });
   protected readonly overL = computed(() => this.toFillL() - this.fills().reduce((sum, f) => sum + f.volumeL, 0));
   /** What can be done with what finds no room. */
@@ -200,7 +218,7 @@ export class RackPage {
     const [waterL, drunkL] = [this.waterL(), this.drunkL()];
     const acts: readonly Act[] = [
       ...(waterL > 0 ? [{ kind: 'addition', payload: { what: 'water', volumeL: waterL }, note: 'topped up at racking' } as const] : []),
-      ...(drunkL > 0 ? [{ kind: 'discarded', payload: { volumeL: drunkL, why: 'over at racking, drunk young' } } as const] : []),
+      ...(drunkL > 0 ? [{ kind: 'discarded', payload: { volumeL: drunkL, why: 'drunk young, over at racking' } } as const] : []),
       {
         kind: 'racked',
         payload: { vessels: this.withoutTop(vessels), lossL: this.lossL() },

@@ -1,3 +1,5 @@
+import { waterOf } from '@trug/core/liquid/liquid';
+import { abvOf } from '@trug/core/liquid/views';
 import { replay } from '@trug/core/log/replay';
 import { dayAt, filled, pitched, reading } from '../../../testing/sample-batch';
 import { previewReading, type ReadingContext } from './reading-draft';
@@ -17,13 +19,13 @@ describe('previewReading', () => {
     const preview = previewReading('1.010', 'hydrometer', context);
     expect(preview.sg).toBeGreaterThan(1.0108);
     expect(preview.questions).toEqual([]);
-    expect(preview.abv).toBeGreaterThan(4);
+    expect(abvOf(preview.drink ?? waterOf(1))).toBeGreaterThan(4);
   });
   it('reads Brix, and corrects it for alcohol on a refractometer', () => {
     expect(previewReading('3 Bx', 'hydrometer', { ...context, sampleC: null }).sg).toBeCloseTo(1.0118, 3);
     expect(previewReading('6', 'refractometer', context).sg).toBeCloseTo(1.012, 2);
   });
-  it.each(['1055', '1.500', '0.55'])('asks about %s and stores nothing', (text) => {
+  it.each(['1.500'])('asks about %s and stores nothing', (text) => {
     const preview = previewReading(text, 'hydrometer', context);
     expect(preview.raw).toBeNull();
     expect(preview.questions[0]?.suggestionSg).toBeCloseTo(1.05, 1);
@@ -33,8 +35,13 @@ describe('previewReading', () => {
     const own = context.state.readings[0]?.id ?? '';
     expect(previewReading('1.030', 'hydrometer', { ...context, at: dayAt(5), correcting: own }).questions).toEqual([]);
   });
+  it('reads a gravity without its point, and asks about a figure that may be another', () => {
+    expect(previewReading('1015', 'hydrometer', context).raw?.reading).toBe(1.015);
+    expect(previewReading('0.55', 'hydrometer', context).unreadable).toBe('1.055? Then write 1.055.');
+    expect(previewReading('12.4', 'hydrometer', context).unreadable).toMatch(/^12\.4 °Bx \(1\.050\)\?/);
+  });
   it('says what it cannot read', () => {
-    expect(previewReading('about one', 'hydrometer', context).unreadable).toMatch(/1\.048 or 12\.4 Bx/);
+    expect(previewReading('about one', 'hydrometer', context).unreadable).toMatch(/1\.048 or 12 Bx/);
     expect(previewReading('', 'hydrometer', context)).toMatchObject({ raw: null, unreadable: null, questions: [] });
   });
 });

@@ -1,8 +1,8 @@
-import type { BatchState, InstrumentKind, RawGravity } from '@trug/core';
+import type { BatchState, InstrumentKind, Liquid, RawGravity } from '@trug/core';
 import { attempt } from '@trug/core/errors/attempt';
 import { questionReading, type ReadingQuestion } from '@trug/core/ferment/question-reading';
 import { agreeWithReading } from '@trug/core/liquid/ferment-to';
-import { abvOf, dryGravityOf, gravityOf } from '@trug/core/liquid/views';
+import { dryGravityOf, gravityOf } from '@trug/core/liquid/views';
 import { correctGravity } from '@trug/core/log/correct-gravity';
 import { brixFromSg } from '@trug/core/measure/brix';
 import { parseQuantity } from '@trug/core/quantity/parse-quantity';
@@ -29,13 +29,14 @@ export interface ReadingPreview {
   /** Corrected gravity; null when there is none to show. */
   readonly sg: number | null;
   readonly plusMinus: number | null;
-  readonly abv: number | null;
+  /** What the reading makes of it, once yeast is in; null before. */
+  readonly drink: Liquid | null;
   readonly questions: readonly ReadingQuestion[];
   /** Why the gravity cannot be read at all; null when it can. */
   readonly unreadable: string | null;
 }
 
-const NOTHING: ReadingPreview = { raw: null, sg: null, plusMinus: null, abv: null, questions: [], unreadable: null };
+const NOTHING: ReadingPreview = { raw: null, sg: null, plusMinus: null, drink: null, questions: [], unreadable: null };
 
 /** What the preview needs besides the text. */
 export interface ReadingContext {
@@ -63,7 +64,7 @@ export function previewReading(text: string, instrument: InstrumentKind, context
   if (text.trim() === '') return NOTHING;
   const refractometer = instrument === 'refractometer';
   const parsed = attempt(() => parseQuantity(text, { dimension: 'gravity', bareUnit: refractometer ? 'Bx' : 'SG' }));
-  if (!parsed.ok) return { ...NOTHING, unreadable: `“${text}” is not a gravity Trug can read. Write it as 1.048 or 12.4 Bx.` };
+  if (!parsed.ok) return { ...NOTHING, unreadable: parsed.error.message };
   const { value } = parsed.value;
   const { state, at, correcting } = context;
   const earlier = state.readings.filter((r) => r.id !== correcting && r.at < at);
@@ -86,7 +87,7 @@ export function previewReading(text: string, instrument: InstrumentKind, context
     raw,
     sg,
     plusMinus,
-    abv: must && state.pitchedAt ? abvOf(agreeWithReading(must, sg)) : null,
+    drink: must && state.pitchedAt ? agreeWithReading(must, sg) : null,
     questions: questionReading({ sg, at, previous: precedent(state, previous), drySg }),
     unreadable: null,
   };

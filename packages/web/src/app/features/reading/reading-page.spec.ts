@@ -42,7 +42,7 @@ describe('ReadingPage', () => {
   });
   it('asks about a mistype, mends it on request and files nothing before', async () => {
     const page = await open();
-    await page.type('gravity', '1055');
+    await page.type('gravity', '1.55');
     await page.submit();
     expect(page.text('[role=alert]')).toContain('Answer the question');
     expect(page.written()).toEqual([]);
@@ -94,14 +94,14 @@ describe('ReadingPage', () => {
     await page.type('gravity', '1.012');
     await page.type('sample', 'tepid');
     await page.submit();
-    expect(page.text('[role=alert]')).toContain('temperatures cannot be read');
+    expect(page.text('[role=alert]')).toContain('“tepid” is not a temperature');
     expect(page.written()).toEqual([]);
   });
-  it('refuses a pH the contract refuses, in its words', async () => {
+  it('refuses a pH that cannot be, beside its field', async () => {
     const page = await open();
     await page.type('ph', '35');
     await page.submit();
-    expect(page.text('[role=alert]')).toContain('ph must not be greater than 8');
+    expect(page.text('[role=alert]')).toContain('“35” cannot be right for pH');
   });
   it('begins a correction with what the entry says, and files it as one', async () => {
     const entryId = log[2]?.id ?? '';

@@ -9,18 +9,21 @@ import { momentIn } from '@trug/core/quantity/zone';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { createBatchDraft, type Draft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
+import { firstWrong, NumberField, numberOf } from '../../shared/field/number-field';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../shared/units/units';
 import { larderFeature } from '../../state/larder.reducer';
 import { cupboardFeature } from '../../state/cupboard.reducer';
-import { gaugesOf } from './gauges';
+import { gaugesOf } from '../../shared/gauges';
 import { NO_READING, previewReading, type ReadingFields } from './reading-draft';
+import { SaidPipe } from '../../shared/units/said.pipe';
+import { countText } from '@trug/core/quantity/count-text';
 
 /** Write down a reading, or correct one: any units, corrected as it is typed, questioned when odd, never lost. */
 @Component({
   selector: 'trug-reading-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField],
+  imports: [SaidPipe, FormsModule, RouterLink, NumberField, QuantityField],
   templateUrl: './reading-page.html',
   styleUrl: './reading-page.scss',
 })
@@ -86,7 +89,7 @@ export class ReadingPage {
       .at(-1);
     if (sg === null || sg === undefined || !last) return null;
     const points = Math.round((last.sg - sg) * 1000);
-    return points === 0 ? 'the same as last time' : points > 0 ? `${points} points down` : `${-points} points up`;
+    return points === 0 ? 'the same as last time' : points > 0 ? `${countText(points, 'point')} down` : `${countText(-points, 'point')} up`;
   });
 
   constructor() {
@@ -151,10 +154,15 @@ export class ReadingPage {
     if (!preview || preview.unreadable) return preview?.unreadable ?? 'Nothing to file yet.';
     if (this.open().length > 0) return 'Answer the question beside the gravity first.';
     const temps = { sample: readQuantity(this.units, sample, 'temperature'), place: readQuantity(this.units, place, 'temperature') };
-    if (temps.sample?.ok === false || temps.place?.ok === false) return 'One of the temperatures cannot be read. Write it as 18 C or 64 F.';
-    const phValue = numberOrNull(ph);
-    const taGPerL = numberOrNull(ta);
-    if (phValue === 'unreadable' || taGPerL === 'unreadable') return 'pH and acid are plain numbers, such as 3.5 and 6.2.';
+    if (temps.sample?.ok === false) return temps.sample.error.message;
+    if (temps.place?.ok === false) return temps.place.error.message;
+    const wrong = firstWrong([
+      [ph, 'ph'],
+      [ta, 'taGPerL'],
+    ]);
+    if (wrong !== null) return wrong;
+    const phValue = numberOf(ph, 'ph');
+    const taGPerL = numberOf(ta, 'taGPerL');
     if (!preview.raw && phValue === null && taGPerL === null && !temps.place) return 'Write at least a gravity, a pH, an acid or a temperature.';
     return {
       gravity: preview.raw,
@@ -188,10 +196,4 @@ export class ReadingPage {
 
 function asInstrument(text: string): InstrumentKind {
   return text === 'refractometer' ? 'refractometer' : 'hydrometer';
-}
-
-function numberOrNull(text: string): number | null | 'unreadable' {
-  if (text.trim() === '') return null;
-  const value = Number(text.replace(',', '.'));
-  return Number.isFinite(value) ? value : 'unreadable';
 }

@@ -14,12 +14,13 @@ import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { TimedSteps } from '../../shared/timed-steps/timed-steps';
 import { Units } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 /** Set a stuck ferment going again: what is free first, then new yeast by a starter, or a way out. */
 @Component({
   selector: 'trug-restart-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, CautionList, Icon, SupplyTake, TimedSteps, Working],
+  imports: [SaidPipe, RouterLink, CautionList, Icon, SupplyTake, TimedSteps, Working],
   templateUrl: './restart-page.html',
   styleUrl: './restart-page.scss',
 })

@@ -10,6 +10,7 @@ import { ZoneField } from './zone-field';
 import { browserZone } from '../../shared/zone-of-browser';
 import { CupboardPageActions } from '../../state/cellarbook.actions';
 import { cupboardFeature } from '../../state/cupboard.reducer';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 interface Choice {
   readonly field: 'volume' | 'mass' | 'temperature' | 'gravity' | 'pressure' | 'strengthSchool' | 'theme';
@@ -93,7 +94,7 @@ const CHOICES: readonly Choice[] = [
 @Component({
   selector: 'trug-settings-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, ZoneField],
+  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, ZoneField],
   template: `
     <section class="page">
       <div class="page-head"><h1>Settings</h1></div>
@@ -144,7 +145,7 @@ const CHOICES: readonly Choice[] = [
         />
       </div>
       @if (refusal(); as why) {
-        <p class="field-error" role="alert">{{ why }}</p>
+        <p class="field-error" role="alert">{{ why | said }}</p>
       }
       <button class="btn btn-main" type="button" (click)="keepFigures()">Keep these figures</button>
     </section>
@@ -186,8 +187,8 @@ export class SettingsPage {
     const water = this.water().trim() === '' ? null : Number(this.water().replace(',', '.'));
     const changes: { calibratedAtC?: number; hottestC?: number; offsetSg?: number } = {};
     const why = [
-      outside(calibrated, 4, 30) ? 'A hydrometer is marked for a temperature between 4 and 30 °C.' : null,
-      outside(hottest, 5, 50) ? 'The hottest day lies between 5 and 50 °C.' : null,
+      outside(calibrated, 4, 30) ? this.units.say('A hydrometer is marked for a temperature between 4 and 30 °C.') : null,
+      outside(hottest, 5, 50) ? this.units.say('The hottest day lies between 5 and 50 °C.') : null,
       water !== null && !(Math.abs(1 - water) <= 0.02)
         ? 'In plain water a hydrometer reads between 0.980 and 1.020. Further off, it is broken or the wrong instrument.'
         : null,

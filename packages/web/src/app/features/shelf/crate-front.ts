@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Crate } from '@trug/core';
+import { countText } from '@trug/core/quantity/count-text';
 
 /** A wooden crate from the front, the bottles that are left standing in it. */
 @Component({
@@ -46,7 +47,7 @@ export class CrateFront {
   readonly crate = input.required<Crate>();
   private readonly left = computed(() => this.crate().lots.reduce((sum, lot) => sum + lot.left, 0));
   private readonly filled = computed(() => this.crate().lots.reduce((sum, lot) => sum + lot.filled, 0));
-  protected readonly label = computed(() => `Crate with ${this.left()} of ${this.filled()} bottles, ${this.crate().capColour} caps`);
+  protected readonly label = computed(() => `Crate with ${this.left()} of ${countText(this.filled(), 'bottle')}, ${this.crate().capColour} caps`);
   protected readonly cap = computed(() => `var(--cap-${this.crate().capColour})`);
   /** Eight bottles stand in the front row of a full crate. */
   protected readonly necks = computed(() => {

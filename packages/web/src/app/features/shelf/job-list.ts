@@ -8,6 +8,7 @@ import { selectDirtyVessels } from '../../shared/free-vessels';
 import { selectJobs, selectZone } from '../../state/batch-views.selectors';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { larderFeature } from '../../state/larder.reducer';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 const HEADS: readonly { readonly urgency: JobUrgency; readonly title: string }[] = [
   { urgency: 'overdue', title: 'Overdue' },
@@ -23,11 +24,12 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
   pitch: { page: 'pitch', verb: 'Pitch' },
   step: { page: 'pitch', verb: 'Do it' },
   'restart-step': { page: 'restart', verb: 'Do it' },
+  'clear-step': { page: 'clear', verb: 'Do it' },
   read: { page: 'read', verb: 'Read' },
   'second-reading': { page: 'read', verb: 'Read' },
-  warm: { page: '', verb: 'Look' },
+  warm: { page: 'move', verb: 'Move it' },
   restart: { page: 'restart', verb: 'Look' },
-  stabilise: { page: '', verb: 'Look' },
+  stabilise: { page: 'test', verb: 'Test it' },
   rack: { page: 'rack', verb: 'Rack' },
   look: { page: '', verb: 'Look' },
   release: { page: '', verb: 'Let it out' },
@@ -42,7 +44,7 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
 @Component({
   selector: 'trug-job-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink],
+  imports: [SaidPipe, RouterLink],
   template: `
     <h2>What is due</h2>
     @for (group of groups(); track group.urgency) {
@@ -56,8 +58,8 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
             <li>
               <span class="swatch" [style.background]="'var(--tape-' + job.tape + ')'"></span>
               <div>
-                <b>{{ job.title }}</b>
-                <p>{{ job.detail }}</p>
+                <b>{{ job.title | said }}</b>
+                <p>{{ job.detail | said }}</p>
               </div>
               <a class="btn btn-small" [routerLink]="job.link" [attr.aria-label]="job.verb + ': ' + job.title">{{ job.verb }}</a>
             </li>

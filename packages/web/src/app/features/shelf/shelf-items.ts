@@ -7,6 +7,9 @@ import type { DrinkLook } from '../../shared/vessel/vessel';
 import { drinkLook } from '../../shared/vessel/drink-look';
 import type { Units } from '../../shared/units/units';
 import type { BatchView } from '../../state/batch-views.selectors';
+import { readyWindow } from '@trug/core/cellar/ready-window';
+import { dayIn } from '@trug/core/quantity/zone';
+import { countText } from '@trug/core/quantity/count-text';
 
 /** The hanging tag of something due. */
 export interface Tag {
@@ -46,12 +49,13 @@ const TAG_TITLES: Readonly<Record<string, string>> = {
   pitch: 'Pitch',
   step: 'Next step',
   'restart-step': 'Next step',
+  'clear-step': 'Next step',
   rack: 'Rack',
   look: 'Clear yet?',
   release: 'Let gas out',
   malolactic: 'Taste it',
   bottle: 'Bottle',
-  stabilise: 'Settle it',
+  stabilise: 'Sugar left?',
   warm: 'Too cold',
   'test-bottle': 'Squeeze',
   'open-one': 'Open one',
@@ -114,13 +118,13 @@ function crateItem(view: BatchView, crate: Crate, now: string, units: Units): Sh
   const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
   const filled = crate.lots.reduce((sum, lot) => sum + lot.filled, 0);
   const days = calendarDays(crate.bottledAt, now, units.zone());
-  const young = days < view.method.waits.firstBottleDays;
+  const young = dayIn(now, units.zone()) < readyWindow(crate, units.zone()).from;
   return {
     key: crate.id,
     batchId: view.batch.id,
     name: crate.name,
     tape: view.batch.tape,
-    tapeLine: left === filled ? `${units.day(crate.bottledAt)} · ${left} bottles` : `${left} of ${filled} left`,
+    tapeLine: left === filled ? `${units.day(crate.bottledAt)} · ${countText(left, 'bottle')}` : `${left} of ${filled} left`,
     vessels: [],
     crate,
     figure: young && crate.sparkling ? `${crate.co2Volumes.toFixed(1)} vol` : 'ready',

@@ -9,6 +9,7 @@ import { cupboardFeature } from '../../state/cupboard.reducer';
 import { CrateFront } from './crate-front';
 import { JobList } from './job-list';
 import { shelfItems } from './shelf-items';
+import { countText } from '@trug/core/quantity/count-text';
 
 /** Home: the maker's vessels on a plank, drawn to scale, and what is due. */
 @Component({
@@ -30,6 +31,6 @@ export class Shelf {
     const count = full.reduce((sum, item) => sum + item.vessels.length, 0);
     const litres = this.views().reduce((sum, v) => sum + (v.state.liquid?.volumeL ?? 0), 0);
     const working = full.filter((item) => item.vessels.some((v) => v.look.working)).length;
-    return `${count} ${count === 1 ? 'vessel' : 'vessels'}, ${this.units.volume(Math.round(litres))}, ${working} working`;
+    return `${countText(count, 'vessel')}, ${this.units.volume(Math.round(litres * 10) / 10)}, ${working} working`;
   });
 }

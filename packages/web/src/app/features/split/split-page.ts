@@ -11,6 +11,7 @@ import { LarderWriter } from '../../shared/larder-writer';
 import { newId } from '../../shared/new-id';
 import { Units } from '../../shared/units/units';
 import { cupboardFeature } from '../../state/cupboard.reducer';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 /** How full a trial jar is filled, so that foam has room. @source usual practice: about a tenth empty */
 const FULL = 0.92;
@@ -20,7 +21,7 @@ const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without s
 @Component({
   selector: 'trug-split-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink],
+  imports: [SaidPipe, FormsModule, RouterLink],
   template: `
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()">
@@ -43,15 +44,15 @@ const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without s
             @for (vessel of free(); track vessel.id) {
               <label>
                 <input type="checkbox" [checked]="picked().includes(vessel.id)" (change)="toggle(vessel.id)" [attr.aria-label]="vessel.name" />
-                {{ vessel.name }} <span class="quiet">takes {{ units.volume(vessel.capacityL * full) }}</span>
+                {{ vessel.name }} <span class="quiet">takes {{ units.volume(vessel.capacityL * full) }}{{ vessel.clean ? '' : ', to be cleaned first' }}</span>
               </label>
             } @empty {
               <p class="hint">No vessel is free. Empty one, or put another in the cupboard.</p>
             }
           </fieldset>
-          <p role="status">{{ says() }}</p>
+          <p role="status">{{ says() | said }}</p>
           @if (refusal(); as why) {
-            <p class="field-error" role="alert">{{ why }}</p>
+            <p class="field-error" role="alert">{{ why | said }}</p>
           }
           <div class="acts">
             <button class="btn btn-main" type="submit">Split it</button>

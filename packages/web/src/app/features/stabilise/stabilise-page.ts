@@ -9,6 +9,7 @@ import { EntryWriter } from '../../shared/entry-writer';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { Units } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 /** Where each thing that stands against it is seen to. */
 const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly verb: string }>> = {
@@ -22,7 +23,7 @@ const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly 
 @Component({
   selector: 'trug-stabilise-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, CautionList, SupplyTake, Working],
+  imports: [SaidPipe, RouterLink, CautionList, SupplyTake, Working],
   template: `
     @if (view(); as v) {
       <section class="page">
@@ -38,7 +39,7 @@ const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly 
             <div class="inputs">
               @if (against(); as why) {
                 <p class="says" role="status">
-                  Not yet: it would not count, because {{ why.text }}.
+                  Not yet: it would not count, because {{ why.text | said }}.
                   <a class="link" [routerLink]="['/batch', v.batch.id, why.page]">{{ why.verb }}</a>
                 </p>
               }
@@ -55,7 +56,7 @@ const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly 
               </ol>
               <trug-supply-take [needs]="needs()" />
               @if (refusal(); as why) {
-                <p class="field-error" role="alert">{{ why }}</p>
+                <p class="field-error" role="alert">{{ why | said }}</p>
               }
               <div class="acts">
                 <button class="btn btn-main" type="button" (click)="file()">Both are in</button>

@@ -13,11 +13,13 @@ import { injectBatchView } from '../../shared/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
-import { numberOf } from '../../shared/field/number-of';
+import { NumberField, numberOf } from '../../shared/field/number-field';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
-import { TextField } from '../../shared/field/text-field';
 import { Units } from '../../shared/units/units';
 import { cupboardFeature } from '../../state/cupboard.reducer';
+import { SaidPipe } from '../../shared/units/said.pipe';
+import { usualGauge } from '../../shared/gauges';
+import { larderFeature } from '../../state/larder.reducer';
 
 /** Warmth of a sample that nobody measured: both readings of it were taken alike. */
 const SAMPLE_C = 20;
@@ -26,13 +28,16 @@ const SAMPLE_C = 20;
 @Component({
   selector: 'trug-sugar-test-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, CautionList, QuantityField, TextField],
+  imports: [SaidPipe, FormsModule, RouterLink, CautionList, NumberField, QuantityField],
   templateUrl: './sugar-test-page.html',
   styleUrl: '../malolactic/malolactic-page.scss',
 })
 export class SugarTestPage {
   private readonly writer = inject(EntryWriter);
   private readonly settings = inject(Store).selectSignal(cupboardFeature.selectSettings);
+  private readonly instruments = inject(Store).selectSignal(larderFeature.selectInstruments);
+  /** The maker's own hydrometer, with what its last check found. */
+  private readonly gauge = computed(() => usualGauge(this.instruments(), this.settings(), 'hydrometer'));
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
@@ -49,15 +54,13 @@ export class SugarTestPage {
   protected readonly test = computed((): SugarTest | string => {
     const f = this.fields();
     if (f.by === 'sugar-test') {
-      const sugarGPerL = numberOf(f.sugar);
-      return sugarGPerL !== null && sugarGPerL >= 0 && sugarGPerL <= 200
-        ? { by: 'sugar-test', sugarGPerL }
-        : 'Write the sugar the test shows, in g/L, such as 1.';
+      const sugarGPerL = numberOf(f.sugar, 'sugarGPerL');
+      return sugarGPerL !== null ? { by: 'sugar-test', sugarGPerL } : 'Write the sugar the test shows, in g/L, such as 1.';
     }
     const [before, after] = [this.gravity(f.before), this.gravity(f.after)];
     if (before === null || after === null) return 'Write both gravities, such as 1.002 and 1.000.';
-    const days = numberOf(f.days);
-    if (days === null || days < 0.5 || days > 60) return 'Write how many days the sample stood, such as 6.';
+    const days = numberOf(f.days, 'days');
+    if (days === null || days < 0.5) return 'Write how many days the sample stood, such as 6.';
     const warm = readQuantity(this.units, f.temp, 'temperature');
     if (warm?.ok !== true || warm.value.value < 0 || warm.value.value > 45) return 'Write how warm the sample stood, such as 25 C.';
     return { by: 'forced-ferment', before, after, days, tempC: warm.value.value };
@@ -85,7 +88,7 @@ export class SugarTestPage {
 
   private gravity(text: string): RawGravity | null {
     const read = readQuantity(this.units, text, 'gravity');
-    const { calibratedAtC, offsetSg } = this.settings();
+    const { calibratedAtC, offsetSg } = this.gauge();
     return read?.ok === true ? { instrument: 'hydrometer', reading: read.value.value, sampleC: SAMPLE_C, calibratedAtC, offsetSg } : null;
   }
 

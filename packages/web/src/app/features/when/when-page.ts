@@ -10,6 +10,7 @@ import { momentIn } from '@trug/core/quantity/zone';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { EntryWriter } from '../../shared/entry-writer';
 import { Units } from '../../shared/units/units';
+import { SaidPipe } from '../../shared/units/said.pipe';
 
 const DAYS: MatDateFormats = {
   parse: { dateInput: null },
@@ -26,7 +27,7 @@ const HOUR = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/;
 @Component({
   selector: 'trug-when-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, RouterLink, MatDatepicker, MatDatepickerInput, MatDatepickerToggle],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, MatDatepicker, MatDatepickerInput, MatDatepickerToggle],
   providers: [
     provideNativeDateAdapter(DAYS),
     // Day before month, as it is written everywhere else in Trug.
@@ -53,7 +54,7 @@ const HOUR = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/;
             <input id="hour" name="hour" formControlName="hour" autocomplete="off" inputmode="numeric" placeholder="14:30" />
           </div>
           @if (refusal(); as why) {
-            <p class="field-error" role="alert">{{ why }}</p>
+            <p class="field-error" role="alert">{{ why | said }}</p>
           }
           <div class="acts">
             <button class="btn btn-main" type="submit">Put it right</button>

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { CAUTION_FOOTING, type Caution } from '@trug/core/cautions/caution';
+import { SaidPipe } from '../units/said.pipe';
 
 /** The words a maker types to acknowledge a danger. */
 export const ACKNOWLEDGE_WORDS = 'I understand';
@@ -9,12 +10,12 @@ export const ACKNOWLEDGE_WORDS = 'I understand';
 @Component({
   selector: 'trug-cautions',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule],
+  imports: [SaidPipe, FormsModule],
   template: `
     @for (item of cautions(); track item.id) {
       <div class="box" [class.danger]="item.severity === 'danger'" [class.note]="item.severity === 'note'" role="note">
         <p>
-          <b>{{ item.text }}</b> {{ item.whatToDo }}
+          <b>{{ item.text | said }}</b> {{ item.whatToDo | said }}
         </p>
       </div>
     }

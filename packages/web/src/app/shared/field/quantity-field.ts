@@ -1,14 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
-import type { Dimension, ParsedQuantity } from '@trug/core';
+import type { Dimension, ParsedQuantity, UnitId } from '@trug/core';
 import { attempt, type Attempt } from '@trug/core/errors/attempt';
-import { Units } from '../units/units';
+import { Units, type ReadingHints } from '../units/units';
+
+const COUNTED: ReadonlySet<UnitId> = new Set(['tsp', 'tbsp', 'cup', 'tablet', 'lemon', 'tea-bag', 'drop']);
 
 let made = 0;
 
 /** What a quantity field shows for a text: nothing typed, a figure, or why it cannot be read. */
-export function readQuantity(units: Units, text: string, dimension: Dimension): Attempt<ParsedQuantity> | null {
-  return text.trim() === '' ? null : attempt(() => units.parse(text, dimension));
+export function readQuantity(units: Units, text: string, dimension: Dimension, hints: ReadingHints = {}): Attempt<ParsedQuantity> | null {
+  return text.trim() === '' ? null : attempt(() => units.parse(text, dimension, hints));
 }
+
+/** Why the first of some read fields cannot be used; null when all can. */
+export const firstRefusal = (reads: readonly (Attempt<unknown> | null)[]): string | null =>
+  reads.flatMap((read) => (read?.ok === false ? [read.error.message] : []))[0] ?? null;
 
 /** A field that takes a quantity in any unit, as typed; the text is the maker's and is never rewritten. */
 @Component({
@@ -28,7 +34,7 @@ export function readQuantity(units: Units, text: string, dimension: Dimension): 
       [attr.aria-invalid]="problem() !== null"
       [attr.aria-describedby]="id + '-say'"
     />
-    <span [id]="id + '-say'" [class]="problem() ? 'field-error' : 'hint'" aria-live="polite">{{ problem() ?? hint() }}</span>
+    <span [id]="id + '-say'" [class]="problem() ? 'field-error' : 'hint'" aria-live="polite">{{ say() }}</span>
   `,
 })
 export class QuantityField {
@@ -40,19 +46,24 @@ export class QuantityField {
   readonly hint = input('');
   /** A refusal from elsewhere, such as a limit; shown when the text itself can be read. */
   readonly error = input<string | null>(null);
+  /** What a bare number means here, and what a spoon or tablet of it weighs. */
+  readonly hints = input<ReadingHints>({});
   readonly text = model('');
   protected readonly id = `quantity-${(made += 1)}`;
+  private readonly read = computed(() => readQuantity(this.units, this.text(), this.dimension(), this.hints()));
   protected readonly problem = computed(() => {
-    const read = readQuantity(this.units, this.text(), this.dimension());
-    if (read?.ok === false) return `“${this.text()}” is not a ${this.dimension()} Trug can read. ${EXAMPLES[this.dimension()]}`;
-    return this.error();
+    const read = this.read();
+    return read?.ok === false ? read.error.message : this.error();
+  });
+  /** A figure without its unit, a spoonful or a rough amount is said back as it was taken. */
+  protected readonly say = computed(() => {
+    const read = this.read();
+    if (this.problem() !== null || read?.ok !== true) return this.problem() ?? this.hint();
+    const { assumedUnit, value, unit } = read.value;
+    const counted = COUNTED.has(unit) && this.dimension() === 'mass';
+    if (!assumedUnit && !counted && unit !== 'Bx' && unit !== 'potential') return this.hint();
+    const back = this.units.text(this.dimension(), value);
+    if (assumedUnit && back === this.text().trim()) return this.hint();
+    return counted ? `taken as ${back}; weigh it if you can` : `taken as ${back}`;
   });
 }
-
-const EXAMPLES: Readonly<Record<Dimension, string>> = {
-  volume: 'Write it as 20 L, 5 gal or 750 mL.',
-  mass: 'Write it as 250 g, 1.2 kg or 1 lb 4 oz.',
-  temperature: 'Write it as 18 C or 64 F.',
-  gravity: 'Write it as 1.048 or 12 Bx.',
-  pressure: 'Write it as 2.5 bar or 36 psi.',
-};

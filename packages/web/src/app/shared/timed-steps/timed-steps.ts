@@ -4,6 +4,7 @@ import type { BatchView } from '../../state/batch-views.selectors';
 import { EntryWriter } from '../entry-writer';
 import { Units } from '../units/units';
 import { waitText } from './wait-text';
+import { SaidPipe } from '../units/said.pipe';
 
 /** A step as it is listed: what to do, and how long until the next. */
 export interface TimedStep {
@@ -17,11 +18,12 @@ const TICK_MS = 20_000;
 @Component({
   selector: 'trug-timed-steps',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SaidPipe],
   template: `
     <ol>
       @for (s of rows(); track $index) {
         <li [class]="s.state">
-          <span>{{ s.text }}</span>
+          <span>{{ s.text | said }}</span>
           @if (s.note) {
             <b class="num">{{ s.note }}</b>
           }
@@ -32,7 +34,7 @@ const TICK_MS = 20_000;
       }
     </ol>
     @if (refusal(); as why) {
-      <p class="field-error" role="alert">{{ why }}</p>
+      <p class="field-error" role="alert">{{ why | said }}</p>
     }
   `,
   styleUrl: './timed-steps.scss',

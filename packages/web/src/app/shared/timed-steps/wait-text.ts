@@ -1,3 +1,5 @@
+import { countText } from '@trug/core/quantity/count-text';
+
 /**
  * A wait in the unit people would say it in.
  *
@@ -7,5 +9,5 @@
 export function waitText(minutes: number): string {
   if (minutes < 120) return `${minutes} min`;
   if (minutes < 2880) return `${Math.round(minutes / 60)} h`;
-  return `${Math.round(minutes / 1440)} days`;
+  return countText(Math.round(minutes / 1440), 'day');
 }

@@ -1,8 +1,11 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { Dimension } from '@trug/core';
+import type { Dimension, Liquid, UnitId } from '@trug/core';
+import { strengthOf } from '@trug/core/measure/strength-of';
+import { withoutFieldNames } from '@trug/core/quantity/field-words';
+import { inUnits } from '@trug/core/quantity/in-units';
 import { formatQuantity } from '@trug/core/quantity/format-quantity';
-import { parseQuantity, type ParsedQuantity } from '@trug/core/quantity/parse-quantity';
+import { parseQuantity, type ParsedQuantity, type Weights } from '@trug/core/quantity/parse-quantity';
 import { dayText } from '@trug/core/quantity/days';
 import { dayIn, hourIn } from '@trug/core/quantity/zone';
 import { figure } from '@trug/core/worked/figures';
@@ -24,7 +27,7 @@ export class Units {
   }
 
   temperature(valueC: number): string {
-    return formatQuantity({ dimension: 'temperature', valueC: Math.round(valueC * 10) / 10 }, this.preferences());
+    return formatQuantity({ dimension: 'temperature', valueC }, this.preferences());
   }
 
   gravity(sg: number): string {
@@ -33,6 +36,16 @@ export class Units {
 
   pressure(valueBar: number): string {
     return formatQuantity({ dimension: 'pressure', valueBar }, this.preferences());
+  }
+
+  /** The strength of a drink by the school that the maker trusts. */
+  strength(liquid: Liquid, must: Liquid | null): string {
+    return this.percent(strengthOf(liquid, must, this.settings().strengthSchool));
+  }
+
+  /** A sentence of the core or a refusal in the maker's units, without the names of fields. */
+  say(text: string): string {
+    return inUnits(withoutFieldNames(text), this.preferences());
   }
 
   percent(abv: number): string {
@@ -65,16 +78,48 @@ export class Units {
     return iso.length <= 10 ? `${dayText(date, true)} ${date.slice(0, 4)}` : `${dayText(date, true)} ${date.slice(0, 4)}, ${this.hour(iso)}`;
   }
 
+  /** A value of any dimension, from its canonical unit. */
+  text(dimension: Dimension, value: number): string {
+    switch (dimension) {
+      case 'volume':
+        return this.volume(value);
+      case 'mass':
+        return this.mass(value);
+      case 'temperature':
+        return this.temperature(value);
+      case 'gravity':
+        return this.gravity(value);
+      case 'pressure':
+        return this.pressure(value);
+    }
+  }
+
   /** What a maker typed, with bare numbers in their own unit. */
-  parse(text: string, dimension: Dimension): ParsedQuantity {
+  parse(text: string, dimension: Dimension, hints: ReadingHints = {}): ParsedQuantity {
     const units = this.preferences();
+    const metric = units.mass === 'metric';
     const bare = {
       volume: units.volume,
-      mass: units.mass === 'metric' ? 'g' : 'oz',
+      mass: hints.heavy === true ? (metric ? 'kg' : 'lb') : metric ? 'g' : 'oz',
       temperature: units.temperature,
       gravity: 'SG',
       pressure: units.pressure,
     } as const;
-    return parseQuantity(text, { dimension, gallon: units.volume === 'imp-gal' ? 'imperial' : 'us', bareUnit: bare[dimension] });
+    return parseQuantity(text, {
+      ...hints.weights,
+      dimension,
+      gallon: units.volume === 'imp-gal' ? 'imperial' : 'us',
+      bareUnit: hints.bareUnit ?? bare[dimension],
+    });
   }
+}
+
+/** What a field knows of its amounts. */
+export interface ReadingHints {
+  /** True where a bare number of mass means kilograms or pounds, as with fruit. */
+  readonly heavy?: boolean;
+  /** What a bare number means, where it is not the maker's usual unit. */
+  readonly bareUnit?: UnitId;
+  /** What a spoon, a tablet or a lemon of it weighs. */
+  readonly weights?: Weights;
 }

@@ -4,7 +4,7 @@ import type { DeviceReading, Forecast } from '@trug/core';
 import { feedOf, usualFeedG, type WeighedFeed } from '@trug/core/adjust/feed';
 import { NUTRIENTS } from '@trug/core/adjust/nutrient-plan';
 import { attempt } from '@trug/core/errors/attempt';
-import { provesFinished } from '@trug/core/ferment/verdict';
+import { provesFinished, type FermentStatus } from '@trug/core/ferment/verdict';
 import { forecastWords } from '@trug/core/forecast/forecast-words';
 import { fermentedShare } from '@trug/core/liquid/views';
 import { forecastInputOf, pastFermentOf, type WhatIf } from '@trug/core/log/forecast-of';
@@ -15,15 +15,19 @@ import { selectBatchViews, type BatchView } from '../../../state/batch-views.sel
 import { larderFeature } from '../../../state/larder.reducer';
 import { selectSuppliesLeft } from '../../../state/supplies.selectors';
 import { ForecastRunner } from './forecast-runner';
+import { SaidPipe } from '../../../shared/units/said.pipe';
 
 /** The latest batches a pace is learned from. */
 const PAST_BATCHES = 4;
+
+/** Two inputs that say the same are the same, though a tick of the clock made one anew. */
+const sameInput = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** What lies ahead of a working batch, with how sure, and what a change would do. */
 @Component({
   selector: 'trug-ahead',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [QuantityField, Working],
+  imports: [SaidPipe, QuantityField, Working],
   providers: [ForecastRunner],
   templateUrl: './ahead.html',
   styleUrl: './ahead.scss',
@@ -85,24 +89,32 @@ export class Ahead {
     device: this.device(),
     placeMonthlyC: this.places().find((p) => p.name === this.view().state.place)?.monthlyC,
   }));
-  private readonly asIs = computed(() => {
-    const { state, verdict } = this.view();
-    return verdict && provesFinished(verdict.value.status) ? null : forecastInputOf(state, this.now(), {}, this.also());
-  });
+  /** Today to the hour: a forecast is not run anew because a minute went by. */
+  private readonly hour = computed(() => `${this.now().slice(0, 13)}:00:00.000Z`);
+  private readonly asIs = computed(
+    () => {
+      const { state, verdict } = this.view();
+      return verdict && provesFinished(verdict.value.status) ? null : forecastInputOf(state, this.hour(), {}, this.also());
+    },
+    { equal: sameInput },
+  );
   /** Whether there is anything to forecast. */
   protected readonly applies = computed(() => this.asIs() !== null);
-  private readonly past = computed(() => {
-    const { batch, state } = this.view();
-    return this.views()
-      .filter(
-        (v) =>
-          v.batch.id !== batch.id && v.state.yeastId === state.yeastId && (v.state.crates.length > 0 || provesFinished(v.verdict?.value.status ?? 'working')),
-      )
-      .flatMap((v) => pastFermentOf(v.state) ?? [])
-      .slice(0, PAST_BATCHES);
-  });
-  protected readonly words = computed(() => this.wordsOf(this.runner.answer()?.asIs.value));
-  protected readonly tried = computed(() => (this.whatIf() === null ? null : this.wordsOf(this.runner.answer()?.whatIf?.value)));
+  private readonly past = computed(
+    () => {
+      const { batch, state } = this.view();
+      return this.views()
+        .filter(
+          (v) =>
+            v.batch.id !== batch.id && v.state.yeastId === state.yeastId && (v.state.crates.length > 0 || provesFinished(v.verdict?.value.status ?? 'working')),
+        )
+        .flatMap((v) => pastFermentOf(v.state) ?? [])
+        .slice(0, PAST_BATCHES);
+    },
+    { equal: sameInput },
+  );
+  protected readonly words = computed(() => this.wordsOf(this.runner.answer()?.asIs.value, this.view().verdict?.value.status ?? null));
+  protected readonly tried = computed(() => (this.whatIf() === null ? null : this.wordsOf(this.runner.answer()?.whatIf?.value, null)));
   protected readonly steps = computed(() => this.runner.answer()?.asIs.steps ?? []);
 
   constructor() {
@@ -112,7 +124,7 @@ export class Ahead {
       if (asIs === null) {
         this.runner.stop();
         this.runner.answer.set(null);
-      } else this.runner.start({ asIs, whatIf: whatIf && forecastInputOf(this.view().state, this.now(), whatIf, this.also()), past: this.past() });
+      } else this.runner.start({ asIs, whatIf: whatIf && forecastInputOf(this.view().state, this.hour(), whatIf, this.also()), past: this.past() });
     });
     effect(() => this.found.emit(this.runner.answer()?.asIs.value ?? null));
     inject(DestroyRef).onDestroy(() => this.runner.stop());
@@ -122,8 +134,9 @@ export class Ahead {
     this.runner.stop();
   }
 
-  private wordsOf(found: Forecast | undefined): ReturnType<typeof forecastWords> | null {
-    const { pitch } = this.view().state;
-    return found && pitch ? forecastWords(found, { pitchedAt: pitch.at, today: this.now(), zone: this.view().state.zone }) : null;
+  /** What is tried may set going what stands still, so only what is as it is heeds the verdict. */
+  private wordsOf(found: Forecast | undefined, status: FermentStatus | null): ReturnType<typeof forecastWords> | null {
+    const { pitch, zone } = this.view().state;
+    return found && pitch ? forecastWords(found, { pitchedAt: pitch.at, today: this.hour(), zone, status: status ?? undefined }) : null;
   }
 }

@@ -1,14 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
+import { roomGasL } from '@trug/core/care/room-gas';
 import { careNotes } from '@trug/core/care/care-notes';
 import { caution } from '@trug/core/cautions/catalogue';
 import { provesFinished } from '@trug/core/ferment/verdict';
 import { VENTS, type Vent } from '@trug/core/log/entry';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { EntryWriter } from '../../../shared/entry-writer';
-import type { BatchView } from '../../../state/batch-views.selectors';
+import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
 import { cupboardFeature } from '../../../state/cupboard.reducer';
+import { SaidPipe } from '../../../shared/units/said.pipe';
 
 const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube: 'a blow-off tube', 'loose-cap': 'a loosened cap' };
 
@@ -16,23 +18,25 @@ const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube
 @Component({
   selector: 'trug-care',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, CautionList],
+  imports: [SaidPipe, FormsModule, CautionList],
   template: `
     @if (notes().length > 0 || working()) {
       <section aria-label="Care">
         @for (note of notes(); track note.text) {
-          <p [class]="note.weight">{{ note.text }}</p>
+          <p [class]="note.weight">{{ note.text | said }}</p>
         }
         @if (working()) {
           <div class="vent">
             <label for="vent">Gas gets out by</label>
-            <select id="vent" name="vent" [ngModel]="vent()" (ngModelChange)="set($event)">
+            <select id="vent" name="vent" [ngModel]="chosen()" (ngModelChange)="picked.set($event)">
               <option value="">nobody said</option>
               @for (v of vents; track v.id) {
                 <option [value]="v.id">{{ v.name }}</option>
               }
             </select>
-            @if (vent() === 'loose-cap') {
+            @if (chosen() !== vent() && chosen() !== '') {
+              <button class="btn btn-small" type="button" (click)="set(chosen())">Write it down</button>
+            } @else if (vent() === 'loose-cap') {
               <button class="btn btn-small" type="button" (click)="set('loose-cap')">Let out just now</button>
             }
           </div>
@@ -41,7 +45,7 @@ const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube
           }
         }
         @if (refusal(); as why) {
-          <p class="field-error" role="alert">{{ why }}</p>
+          <p class="field-error" role="alert">{{ why | said }}</p>
         }
       </section>
     }
@@ -92,6 +96,7 @@ const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube
 })
 export class Care {
   private readonly writer = inject(EntryWriter);
+  private readonly views = inject(Store).selectSignal(selectBatchViews);
   private readonly vessels = inject(Store).selectSignal(cupboardFeature.selectVessels);
   readonly view = input.required<BatchView>();
   readonly now = input.required<string>();
@@ -99,15 +104,30 @@ export class Care {
   protected readonly vents = VENTS.map((id) => ({ id, name: VENT_NAMES[id] }));
   protected readonly danger = [caution('let-gas-out')];
   protected readonly vent = computed(() => this.view().state.vent?.vent ?? '');
+  /** What is chosen and not yet written down: arrow keys move through a select, and file nothing. */
+  protected readonly picked = signal<string | null>(null);
+  protected readonly chosen = computed(() => this.picked() ?? this.vent());
   protected readonly working = computed(() => {
     const { state, verdict } = this.view();
     return state.liquid !== null && state.keg === null && verdict !== null && !provesFinished(verdict.value.status);
   });
-  protected readonly notes = computed(() => careNotes(this.view().state, this.view().verdict?.value ?? null, { today: this.now(), vessels: this.vessels() }));
+  /** The gas that everything at work in the same room has still to give. */
+  private readonly roomGas = computed(() => {
+    const { place } = this.view().state;
+    const working = this.views().flatMap(({ state, verdict }) =>
+      state.liquid && verdict && !provesFinished(verdict.value.status) ? [{ place: state.place, liquid: state.liquid }] : [],
+    );
+    return place === null ? 0 : roomGasL(working, place);
+  });
+  protected readonly notes = computed(() =>
+    careNotes(this.view().state, this.view().verdict?.value ?? null, { today: this.now(), vessels: this.vessels(), roomGasL: this.roomGas() }),
+  );
 
   protected async set(choice: string): Promise<void> {
     const vent = VENTS.find((v) => v === choice);
     if (!vent) return;
-    this.refusal.set(await this.writer.write(this.view(), [{ kind: 'vented', payload: { vent } }], 'Written down.', 'stay'));
+    const refused = await this.writer.write(this.view(), [{ kind: 'vented', payload: { vent } }], 'Written down.', 'stay');
+    this.refusal.set(refused);
+    if (refused === null) this.picked.set(null);
   }
 }

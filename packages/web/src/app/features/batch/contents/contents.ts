@@ -1,7 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { BatchState } from '@trug/core';
 import { phOf, taOf } from '@trug/core/liquid/acid-chemistry';
-import { abvOf, dryAbvOf, fermentableGPerL, gravityOf, sweetnessGPerL } from '@trug/core/liquid/views';
+import { fermentFraction } from '@trug/core/liquid/ferment-to';
+import { yeastAcid, type Band } from '@trug/core/liquid/malic-band';
+import { cartonPlusMinus } from '@trug/core/log/correct-gravity';
+import { yeastById } from '@trug/core/reference/yeast-kinds';
+import { fermentableGPerL, fermentedShare, gravityOf, sweetnessGPerL } from '@trug/core/liquid/views';
 import { figure } from '@trug/core/worked/figures';
 import { Units } from '../../../shared/units/units';
 
@@ -50,16 +54,40 @@ export class Contents {
   private readonly units = inject(Units);
   readonly state = input.required<BatchState>();
   protected readonly rows = computed(() => {
-    const { liquid } = this.state();
+    const { liquid, must, yeastId, pitchedAt, acidMeasured } = this.state();
     if (!liquid) return [];
+    const eaten = yeastId !== null && pitchedAt !== null && must && !acidMeasured ? yeastAcid(liquid, yeastById(yeastId), fermentedShare(liquid, must)) : null;
+    const band = ({ low, high }: Band): string =>
+      high - low < 0.15 ? `${figure(high, 1)} g/L` : `${figure(low, 1)} to ${figure(high, 1)} g/L, until measured`;
+    const acidRows = eaten
+      ? [
+          { name: 'Acid, as malic', value: band(eaten.taGPerL) },
+          { name: 'Malic acid in it', value: band(eaten.malicGPerL) },
+        ]
+      : [
+          { name: 'Acid, as malic', value: `${figure(taOf(liquid), 1)} g/L` },
+          { name: 'Malic acid in it', value: `${figure(liquid.malicGPerL, 1)} g/L` },
+        ];
+    const { originalBy } = this.state();
+    const originalSg = must ? gravityOf(must) : null;
+    const original =
+      originalSg === null || pitchedAt === null
+        ? []
+        : [
+            {
+              name: 'Original gravity',
+              value: `${this.units.gravity(originalSg)}${originalBy === 'carton' ? ` ± ${figure(cartonPlusMinus(originalSg), 3)}, by the carton alone` : ''}`,
+            },
+          ];
     return [
+      ...original,
       { name: 'Volume', value: this.units.volume(liquid.volumeL) },
       { name: 'Gravity', value: this.units.gravity(gravityOf(liquid)) },
-      { name: 'Strength now', value: this.units.percent(abvOf(liquid)) },
-      { name: 'Strength if dry', value: this.units.percent(dryAbvOf(liquid)) },
+      { name: 'Strength now', value: this.units.strength(liquid, must) },
+      { name: 'Strength if dry', value: this.units.strength(fermentFraction(liquid, 1), must) },
       { name: 'Sugar left', value: `${figure(fermentableGPerL(liquid), 0)} g/L` },
       { name: 'Sweetness, as sugar', value: `${figure(sweetnessGPerL(liquid), 0)} g/L` },
-      { name: 'Acid, as malic', value: `${figure(taOf(liquid), 1)} g/L` },
+      ...acidRows,
       { name: 'pH', value: figure(phOf(liquid), 2) },
       { name: 'Tannin', value: `${figure(liquid.tanninGPerL, 1)} g/L` },
       { name: 'Sorbitol', value: `${figure(liquid.sorbitolGPerL, 0)} g/L` },

@@ -1,6 +1,8 @@
 import { STATUS_WORDS } from '@trug/core/ferment/verdict';
 import { phOf, taOf } from '@trug/core/liquid/acid-chemistry';
-import { abvOf, dryAbvOf } from '@trug/core/liquid/views';
+import { dryAbvOf } from '@trug/core/liquid/views';
+import type { StrengthSchool } from '@trug/core';
+import { strengthOf } from '@trug/core/measure/strength-of';
 import { effectiveEntries } from '@trug/core/log/effective-entries';
 import { dayText } from '@trug/core/quantity/days';
 import { yeastById } from '@trug/core/reference/yeast-kinds';
@@ -48,9 +50,10 @@ const sourcesOf = ({
  *
  * @param view - the batch
  * @param all - every batch
+ * @param school - how the maker reckons strength
  * @returns its family
  */
-export function familyOf(view: BatchView, all: readonly BatchView[]): FamilyMembers {
+export function familyOf(view: BatchView, all: readonly BatchView[], school: StrengthSchool = 'mass-balance'): FamilyMembers {
   const from = sourcesOf(view);
   const into = effectiveEntries(view.batch.entries).entries.flatMap((e) =>
     e.kind === 'split' ? e.payload.into.map((s) => ({ id: s.batchId, name: s.name, litres: s.volumeL })) : [],
@@ -64,11 +67,11 @@ export function familyOf(view: BatchView, all: readonly BatchView[]): FamilyMemb
   return {
     from: from.map((p) => ({ id: p.from === 'batch' ? p.id : null, name: p.name, litres: p.litres })),
     into,
-    siblings: related.length > 1 ? related.map((r) => siblingOf(r, r.batch.id === view.batch.id)) : [],
+    siblings: related.length > 1 ? related.map((r) => siblingOf(r, r.batch.id === view.batch.id, school)) : [],
   };
 }
 
-function siblingOf({ batch, state, verdict }: BatchView, own: boolean): Sibling {
+function siblingOf({ batch, state, verdict }: BatchView, own: boolean, school: StrengthSchool): Sibling {
   const liquid = state.lastLiquid;
   const last = state.readings.at(-1);
   return {
@@ -78,7 +81,7 @@ function siblingOf({ batch, state, verdict }: BatchView, own: boolean): Sibling 
     yeast: state.yeastId === null ? 'none yet' : yeastById(state.yeastId).name,
     started: dayText(batch.startedAt, false, state.zone),
     gravity: last ? gravityText(last.sg) : '–',
-    strength: liquid ? (state.pitchedAt ? `${figure(abvOf(liquid), 1)} %` : `${figure(dryAbvOf(liquid), 1)} % if dry`) : '–',
+    strength: liquid ? (state.pitchedAt ? `${figure(strengthOf(liquid, state.must, school), 1)} %` : `${figure(dryAbvOf(liquid), 1)} % if dry`) : '–',
     acid: liquid ? `${figure(taOf(liquid), 1)} g/L` : '–',
     ph: liquid ? figure(phOf(liquid), 2) : '–',
     says: verdict ? STATUS_WORDS[verdict.value.status] : 'waits for yeast',

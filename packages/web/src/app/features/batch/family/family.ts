@@ -103,5 +103,5 @@ export class Family {
   protected readonly units = inject(Units);
   private readonly all = inject(Store).selectSignal(selectBatchViews);
   readonly view = input.required<BatchView>();
-  protected readonly family = computed(() => familyOf(this.view(), this.all()));
+  protected readonly family = computed(() => familyOf(this.view(), this.all(), this.units.preferences().strengthSchool));
 }

@@ -1,7 +1,7 @@
 import { fizzWord } from '@trug/core/bottle/fizz-levels';
 import { provesFinished, type Evidence } from '@trug/core/ferment/verdict';
 import { restartOutcomeOf } from '@trug/core/log/restart-of';
-import { dayText } from '@trug/core/quantity/days';
+import { dayText, instantMs } from '@trug/core/quantity/days';
 import { hourIn } from '@trug/core/quantity/zone';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
@@ -19,6 +19,7 @@ const READ = { page: 'read', verb: 'Write a reading' };
 const RACK = { page: 'rack', verb: 'Rack it' };
 const BOTTLE = { page: 'bottle', verb: 'Bottle bench' };
 const NOTE = { page: 'note', verb: 'Write a note' };
+const PITCH = { page: 'pitch', verb: 'Add yeast' };
 const ADJUST = { page: 'adjust', verb: 'Adjust it' };
 const SPLIT = { page: 'split', verb: 'Split it for a trial' };
 const RESTART = { page: 'restart', verb: 'Set it going again' };
@@ -42,8 +43,9 @@ export function nowWords(view: BatchView): NowWords {
   if (!state.liquid) return cellarWords(view);
   if (!state.pitchedAt) {
     const wait = view.jobs.find((job) => job.kind === 'pitch');
+    const waits = state.sulfitedAt !== null && wait !== undefined && instantMs(wait.dueAt) > instantMs(view.now) ? 'sulfite' : 'yeast';
     return {
-      sentence: state.sulfitedAt !== null ? `Waiting out its sulfite, ${method.waits.sulfiteToPitchH} hours in all.` : 'The juice is in. It waits for yeast.',
+      sentence: waits === 'sulfite' ? `Waiting out its sulfite, ${method.waits.sulfiteToPitchH} hours in all.` : 'The juice is in. It waits for yeast.',
       tone: 'plain',
       evidence:
         state.sulfitedAt === null
@@ -63,15 +65,20 @@ export function nowWords(view: BatchView): NowWords {
     sentence: v.sentence,
     tone: done ? 'good' : toTheWarm || v.next.kind === 'stabilise' ? 'act' : 'plain',
     evidence: [...restartEvidence(view), ...v.evidence],
-    next: state.plan ? state.plan.next : v.next.text,
+    // Once it is off its lees, racking is not what comes next.
+    next: state.plan
+      ? state.plan.next
+      : v.status === 'finished-dry' && bottleFirst
+        ? 'It is off its lees. Bottle it once it is clear and has rested.'
+        : v.next.text,
     main: done ? (bottleFirst ? BOTTLE : RACK) : v.next.kind === 'stabilise' ? TEST : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
     also: done
       ? [...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]), TEST, CLEAR, MALOLACTIC, STABILISE, ADJUST]
       : v.next.kind === 'stabilise'
         ? [RACK, STABILISE, BOTTLE, READ, RESTART, ADJUST]
         : toTheWarm
-          ? [...(v.next.kind === 'restart' ? [MOVE] : []), READ, TEST, RACK, ADJUST]
-          : [RACK, MOVE, ADJUST, BOTTLE, TEST],
+          ? [...(v.next.kind === 'restart' ? [MOVE] : []), READ, PITCH, TEST, RACK, ADJUST]
+          : [RACK, MOVE, ADJUST, PITCH, CLEAR, TEST, BOTTLE],
   };
 }
 
@@ -96,9 +103,19 @@ function kegWords({ state }: BatchView): NowWords {
 function cellarWords({ state, jobs }: BatchView): NowWords {
   const left = state.crates.flatMap((c) => c.lots).reduce((sum, lot) => sum + lot.left, 0);
   const crate = state.crates.at(-1);
-  const evidence: Evidence[] = crate ? [{ text: `${crate.co2Volumes.toFixed(1)} volumes, ${fizzWord(crate.co2Volumes)}`, speaks: 'for' }] : [];
+  if (!crate) {
+    return {
+      sentence: 'Nothing is left of it here: it was poured into others, drunk or thrown away. The log stays.',
+      tone: 'plain',
+      evidence: [],
+      next: '',
+      main: NOTE,
+      also: [],
+    };
+  }
+  const evidence: Evidence[] = [{ text: `${crate.co2Volumes.toFixed(1)} volumes, ${fizzWord(crate.co2Volumes)}`, speaks: 'for' }];
   return {
-    sentence: left > 0 ? `In the bottle: ${left} left, filled on ${dayText(crate?.bottledAt ?? '', false, state.zone)}.` : 'All drunk. The log stays.',
+    sentence: left > 0 ? `In the bottle: ${left} left, filled on ${dayText(crate.bottledAt, false, state.zone)}.` : 'All drunk. The log stays.',
     tone: 'good',
     evidence,
     next: jobs[0]?.detail ?? '',

@@ -5,6 +5,7 @@ import { Icon, type IconName } from '../../../shared/icon/icon';
 import { Working } from '../../../shared/working/working';
 import type { BatchView } from '../../../state/batch-views.selectors';
 import { nowWords } from './now-words';
+import { SaidPipe } from '../../../shared/units/said.pipe';
 
 const MARKS: Readonly<Record<Evidence['speaks'], { readonly icon: IconName; readonly word: string }>> = {
   for: { icon: 'yes', word: 'speaks for it: ' },
@@ -16,24 +17,24 @@ const MARKS: Readonly<Record<Evidence['speaks'], { readonly icon: IconName; read
 @Component({
   selector: 'trug-now',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Icon, Working],
+  imports: [SaidPipe, RouterLink, Icon, Working],
   host: { '[class]': 'words().tone' },
   template: `
-    <h2 class="sentence">{{ words().sentence }}</h2>
+    <h2 class="sentence">{{ words().sentence | said }}</h2>
     @if (words().evidence.length > 0) {
       <ul aria-label="Why">
         @for (item of words().evidence; track item.text) {
           <li [class]="item.speaks">
             <trug-icon [name]="marks[item.speaks].icon" /><span
               ><span class="visually-hidden">{{ marks[item.speaks].word }}</span
-              >{{ item.text }}</span
+              >{{ item.text | said }}</span
             >
           </li>
         }
       </ul>
     }
     @if (words().next) {
-      <p>{{ words().next }}</p>
+      <p>{{ words().next | said }}</p>
     }
     <div class="acts">
       @if (words().main; as main) {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import type { BlendAim, BlendTargets, ReachAxis, ReachPoint } from '@trug/core';
 import { gravityText } from '@trug/core/worked/figures';
-import { numberOf } from '../../../shared/field/number-of';
+import { plainNumber } from '../../../shared/field/plain-number';
 import { readQuantity } from '../../../shared/field/quantity-field';
 import { Units } from '../../../shared/units/units';
 import { AXES } from './reach-geometry';
@@ -131,6 +131,6 @@ export class AimFields {
       const read = readQuantity(this.units, text, 'gravity');
       return read?.ok === true ? read.value.value : null;
     }
-    return numberOf(text);
+    return plainNumber(text);
   }
 }

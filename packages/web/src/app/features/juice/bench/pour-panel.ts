@@ -16,6 +16,7 @@ import { batchesFeature } from '../../../state/batches.reducer';
 import type { BENCH_DRAFT } from './bench-draft';
 import type { BenchSource } from './bench-sources';
 import { partOf, takenFrom } from './pour-acts';
+import { SaidPipe } from '../../../shared/units/said.pipe';
 
 /** Room a fermenting must leaves for foam. @source usual practice: about a tenth */
 const FOAM_FRACTION = 0.1;
@@ -24,7 +25,7 @@ const FOAM_FRACTION = 0.1;
 @Component({
   selector: 'trug-pour-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, QuantityField],
+  imports: [SaidPipe, FormsModule, QuantityField],
   template: `
     <form class="card" (ngSubmit)="file()" aria-label="Pour it">
       <h2>Pour it</h2>
@@ -63,7 +64,7 @@ const FOAM_FRACTION = 0.1;
         @for (v of free(); track v.id) {
           <label>
             <input type="checkbox" [checked]="picked().includes(v.id)" (change)="toggle(v.id)" [attr.aria-label]="v.name" />
-            {{ v.name }} <span class="quiet">{{ units.volume(v.capacityL) }}</span>
+            {{ v.name }} <span class="quiet">{{ units.volume(v.capacityL) }}{{ v.clean ? '' : ', to be cleaned first' }}</span>
             @if (fillOf(v.id); as fill) {
               <b class="num">{{ units.volume(fill) }}</b>
             }
@@ -74,7 +75,7 @@ const FOAM_FRACTION = 0.1;
       </fieldset>
       <p class="hint" [class.over]="overL() > 0.05">{{ fits() }}</p>
       @if (refusal(); as why) {
-        <p class="field-error" role="alert">{{ why }}</p>
+        <p class="field-error" role="alert">{{ why | said }}</p>
       }
       <div class="acts">
         <button class="btn btn-main" type="submit" [disabled]="sending()">Pour it into the vessels</button>
@@ -113,6 +114,7 @@ export class PourPanel {
   private readonly headroom = computed(() => (this.parts().every((p) => p.source.from === 'batch') ? 0 : FOAM_FRACTION));
   private readonly best = computed(() => {
     const vessels = this.free()
+      .filter((v) => v.clean)
       .slice(0, 12)
       .map((v) => ({ ...v, capacityL: v.capacityL * (1 - this.headroom()) }));
     return vessels.length === 0 ? [] : fitVessels({ volumeL: this.totalL(), vessels, maxHeadspaceFraction: 0.4 }).value.fills.map((f) => f.vesselId);

@@ -5,6 +5,7 @@ import { LIMITS } from '@trug/core/errors/guards';
 import { JUICE_ORIGINS, type JuiceOrigin } from '@trug/core/juice/juice';
 import { ACID_EQUIVALENT_G, convertAcidity, titratableAcidity, type AcidityAs } from '@trug/core/measure/acidity';
 import { gravityFromCarton } from '@trug/core/measure/carton-gravity';
+import { parseFigure, type TypedFigureId } from '@trug/core/quantity/typed-figures';
 import { fruitById } from '@trug/core/reference/fruit-library';
 import { gravityText } from '@trug/core/worked/figures';
 
@@ -58,27 +59,21 @@ export interface ReadJuice {
   readonly readings: JuiceReadings;
 }
 
+/** What a reading with a unit may be, in canonical units. */
 interface Bounds {
   readonly min: number;
   readonly max: number;
   readonly says: string;
 }
 
-const PH: Bounds = {
-  min: 2.5,
-  max: 5,
-  says: 'Juice lies between pH 2.5 and 5, commonly 3.2 to 4.0. Look at the meter again, and whether it was rinsed and set.',
+const SG: Bounds = {
+  min: 1,
+  max: 1.17,
+  says: 'Juice reads 1.030 to 1.090 on a hydrometer. A concentrate that is not made up yet reads more: say that it is one.',
 };
-const TA: Bounds = { min: 0, max: 30, says: 'Juice holds 1 to 15 g/L of acid. Check the figure, and that the acid it is written as is the right one.' };
-const TANNIN: Bounds = { min: 0, max: 10, says: 'Juice holds 0 to 4 g/L of tannin. Write 0.5 for soft eating apples, 2 or more for bitter ones.' };
-const YAN: Bounds = { min: 0, max: 800, says: 'Juice holds about 30 to 200 mg/L of nitrogen yeast can use.' };
-const COST: Bounds = { min: 0, max: 1000, says: 'Write what a litre costs as a plain number, such as 1.20.' };
-const ML: Bounds = { min: 0.1, max: 100, says: 'Write millilitres between 0.1 and 100.' };
-const NORMALITY: Bounds = { min: 0.01, max: 1, says: 'Write the strength on the bottle of base, such as 0.1.' };
-const BRIX: Bounds = { min: 0, max: LIMITS.brix.max, says: 'A refractometer shows 0 to 30 °Bx in juice.' };
-const CARTON_SUGAR: Bounds = { min: 2, max: 30, says: 'A carton states 8 to 14 g of sugar in 100 mL.' };
-const SG: Bounds = { min: 1, max: LIMITS.sg.max, says: 'Juice reads 1.030 to 1.090 on a hydrometer.' };
-const SAMPLE_C: Bounds = { min: 0, max: 60, says: 'A sample lies between 0 and 60 °C.' };
+/** A concentrate as it comes. */
+const CONCENTRATE_SG: Bounds = { min: 1, max: LIMITS.sg.max, says: 'A concentrate reads 1.300 to 1.360.' };
+const SAMPLE_C: Bounds = { min: 0, max: 100, says: 'A sample lies between 0 and 100 °C; let a hot one cool.' };
 
 /** How a gravity and a temperature are read in the maker's units; null when empty. */
 export interface FormUnits {
@@ -86,6 +81,8 @@ export interface FormUnits {
   readonly temperature: (text: string) => { readonly ok: boolean; readonly value: number } | null;
   readonly calibratedAtC: number;
   readonly offsetSg: number;
+  /** What must be added to the refractometer's figure, °Bx. */
+  readonly offsetBrix: number;
 }
 
 /**
@@ -97,12 +94,11 @@ export interface FormUnits {
  */
 export function readJuice(fields: Fields, units: FormUnits): ReadJuice {
   const problems: Partial<Record<JuiceField, string>> = {};
-  const number = (field: JuiceField, { min, max, says }: Bounds): number | null => {
-    const text = fields[field].trim().replace(',', '.');
-    if (text === '') return null;
-    const value = Number(text);
-    if (text !== '' && value >= min && value <= max) return value;
-    problems[field] = `${Number.isFinite(value) ? fields[field] : `“${fields[field]}”`} cannot be right. ${says}`;
+  const number = (field: JuiceField, figure: TypedFigureId): number | null => {
+    if (fields[field].trim() === '') return null;
+    const read = attempt(() => parseFigure(fields[field], figure));
+    if (read.ok) return read.value;
+    problems[field] = read.error.message;
     return null;
   };
   const within = (field: JuiceField, read: { readonly ok: boolean; readonly value: number } | null, { min, max, says }: Bounds): number | null => {
@@ -112,12 +108,12 @@ export function readJuice(fields: Fields, units: FormUnits): ReadJuice {
     return null;
   };
   const reading = (): number | null => {
-    if (fields.instrument === 'refractometer') return number('gravity', BRIX);
+    if (fields.instrument === 'refractometer') return number('gravity', 'brix');
     if (fields.instrument === 'carton') {
-      const sugarGPer100Ml = number('gravity', CARTON_SUGAR);
+      const sugarGPer100Ml = number('gravity', 'sugarGPer100Ml');
       return sugarGPer100Ml === null ? null : gravityFromCarton({ sugarGPer100Ml, fruit: fields.fruit as Fruit }).value;
     }
-    return within('gravity', units.gravity(fields.gravity), SG);
+    return within('gravity', units.gravity(fields.gravity), fields.origin === 'concentrate' ? CONCENTRATE_SG : SG);
   };
   const read = reading();
   const gravity: RawGravity | null =
@@ -125,14 +121,14 @@ export function readJuice(fields: Fields, units: FormUnits): ReadJuice {
       ? null
       : {
           instrument: fields.instrument === 'refractometer' || fields.instrument === 'carton' ? fields.instrument : 'hydrometer',
-          reading: read,
+          reading: fields.instrument === 'refractometer' ? Math.max(0, read + units.offsetBrix) : read,
           sampleC: fields.instrument === 'hydrometer' ? within('sample', units.temperature(fields.sample), SAMPLE_C) : null,
           calibratedAtC: units.calibratedAtC,
           offsetSg: fields.instrument === 'hydrometer' ? units.offsetSg : 0,
         };
   const taWorking = titration(fields, number);
   const asMalic = (): number | null => {
-    const gPerL = number('ta', TA);
+    const gPerL = number('ta', 'taGPerL');
     if (gPerL === null) return null;
     const from: AcidityAs = fields.taAs in ACID_EQUIVALENT_G ? (fields.taAs as AcidityAs) : 'malic';
     return convertAcidity({ gPerL, from, to: 'malic' });
@@ -142,21 +138,21 @@ export function readJuice(fields: Fields, units: FormUnits): ReadJuice {
     problems,
     readings: {
       gravity,
-      ph: number('ph', PH),
+      ph: number('ph', 'ph'),
       taGPerL,
       taWorking,
-      tanninGPerL: number('tannin', TANNIN),
-      yanMgPerL: number('yan', YAN),
-      costPerL: number('cost', COST),
+      tanninGPerL: number('tannin', 'tanninGPerL'),
+      yanMgPerL: number('yan', 'yanMgPerL'),
+      costPerL: number('cost', 'costPerL'),
     },
   };
 }
 
-function titration(fields: Fields, number: (field: JuiceField, bounds: Bounds) => number | null): Worked<number> | null {
+function titration(fields: Fields, number: (field: JuiceField, figure: TypedFigureId) => number | null): Worked<number> | null {
   if (fields.taBy !== 'titration') return null;
-  const titrantMl = number('titrantMl', ML);
-  const sampleMl = number('sampleMl', ML);
-  const normality = number('normality', NORMALITY);
+  const titrantMl = number('titrantMl', 'sampleMl');
+  const sampleMl = number('sampleMl', 'sampleMl');
+  const normality = number('normality', 'normality');
   if (titrantMl === null || sampleMl === null || normality === null) return null;
   const done = attempt(() => titratableAcidity({ titrantMl, sampleMl, normality }));
   return done.ok ? done.value : null;

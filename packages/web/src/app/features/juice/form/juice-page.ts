@@ -14,6 +14,7 @@ import { figure, gravityText } from '@trug/core/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createBatchDraft } from '../../../shared/draft';
 import { EntryWriter } from '../../../shared/entry-writer';
+import { NumberField } from '../../../shared/field/number-field';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { LarderWriter } from '../../../shared/larder-writer';
 import { newId } from '../../../shared/new-id';
@@ -24,6 +25,8 @@ import { cupboardFeature } from '../../../state/cupboard.reducer';
 import { larderFeature } from '../../../state/larder.reducer';
 import { selectHeldJuices } from '../juices-in-hand';
 import { fieldsOf, fruitOf, JUICE_FIELDS, originOf, readJuice, untouched } from './juice-draft';
+import { SaidPipe } from '../../../shared/units/said.pipe';
+import { usualGauge } from '../../../shared/gauges';
 
 const ORIGINS = [
   { id: 'pressed', name: 'my own press' },
@@ -37,7 +40,7 @@ const ORIGINS = [
 @Component({
   selector: 'trug-juice-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, Working, CautionList],
+  imports: [SaidPipe, FormsModule, RouterLink, NumberField, QuantityField, Working, CautionList],
   templateUrl: './juice-page.html',
   styleUrl: './juice-page.scss',
 })
@@ -50,6 +53,7 @@ export class JuicePage {
   /** The juice to change; none for a new one. */
   readonly id = input('');
   private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
+  private readonly instruments = this.store.selectSignal(larderFeature.selectInstruments);
   private readonly juices = this.store.selectSignal(larderFeature.selectJuices);
   private readonly held = this.store.selectSignal(selectHeldJuices);
   protected readonly origins = ORIGINS;
@@ -67,16 +71,20 @@ export class JuicePage {
   private readonly readGone = computed(() => readQuantity(this.units, this.fields().gone, 'volume'));
   protected readonly volumeProblem = computed(() => {
     const read = this.readVolume();
-    if (read?.ok !== true) return null;
-    if (read.value.value < 0) return 'A volume cannot be below nothing. Write how many litres there are.';
-    return read.value.value > 2000 ? 'Trug keeps juices up to 2000 litres.' : null;
+    return read?.ok === false ? read.error.message : null;
   });
+  /** What it is read with: the maker's own gauges, with what their checks found. */
+  private readonly gauges = computed(() => ({
+    hydrometer: usualGauge(this.instruments(), this.settings(), 'hydrometer'),
+    refractometer: usualGauge(this.instruments(), this.settings(), 'refractometer'),
+  }));
   protected readonly read = computed(() =>
     readJuice(this.fields(), {
       gravity: (text) => asRead(readQuantity(this.units, text, 'gravity')),
       temperature: (text) => asRead(readQuantity(this.units, text, 'temperature')),
-      calibratedAtC: this.settings().calibratedAtC,
-      offsetSg: this.settings().offsetSg,
+      calibratedAtC: this.gauges().hydrometer.calibratedAtC,
+      offsetSg: this.gauges().hydrometer.offsetSg,
+      offsetBrix: this.gauges().refractometer.offsetBrix,
     }),
   );
   protected readonly problems = computed(() => this.read().problems);
@@ -169,6 +177,11 @@ export class JuicePage {
     });
   }
 
+  /** A steeped must is as old as its straining, not as the day its fruit was chopped. */
+  private strainedNow(): boolean {
+    return this.existing()?.steeping?.strainedAt === null && this.card().steeping?.strainedAt !== null && this.card().steeping !== null;
+  }
+
   /** Written down with its litres, a steeping has been strained. */
   private strained(steeping: StoredJuice['steeping']): StoredJuice['steeping'] {
     return steeping && steeping.strainedAt === null && this.readVolume()?.ok === true ? { ...steeping, strainedAt: this.writer.now() } : steeping;
@@ -195,7 +208,10 @@ export class JuicePage {
     }
     const fresh = this.existing() === null;
     const refused = await this.larder.save(
-      { shelf: 'juices', card: { ...this.card(), ...(fresh ? { id: newId(), madeAt: this.writer.now() } : {}) } },
+      {
+        shelf: 'juices',
+        card: { ...this.card(), ...(fresh ? { id: newId(), madeAt: this.writer.now() } : this.strainedNow() ? { madeAt: this.writer.now() } : {}) },
+      },
       this.draft.fields(),
     );
     this.refusal.set(refused);

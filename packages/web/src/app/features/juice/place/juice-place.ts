@@ -16,6 +16,7 @@ import { Cylinder } from '../cylinder/cylinder';
 import { juiceColour } from '../cylinder/juice-colour';
 import { selectHeldJuices, selectJuicesInHand } from '../juices-in-hand';
 import { SugarAcidTannin } from './sugar-acid-tannin';
+import { SaidPipe } from '../../../shared/units/said.pipe';
 
 const ORIGIN_WORDS = { pressed: 'pressed', bought: 'bought', mill: 'from the mill', concentrate: 'made up', steeped: 'strained' } as const;
 
@@ -23,7 +24,7 @@ const ORIGIN_WORDS = { pressed: 'pressed', bought: 'bought', mill: 'from the mil
 @Component({
   selector: 'trug-juice-place',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Cylinder, Tape, SugarAcidTannin],
+  imports: [SaidPipe, RouterLink, Cylinder, Tape, SugarAcidTannin],
   templateUrl: './juice-place.html',
   styleUrl: './juice-place.scss',
 })

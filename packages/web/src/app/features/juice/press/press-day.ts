@@ -19,11 +19,12 @@ import { LarderWriter } from '../../../shared/larder-writer';
 import { parsed } from '../../../shared/stored';
 import { newId } from '../../../shared/new-id';
 import { TAPES } from '@trug/contract/plain';
-import { Units } from '../../../shared/units/units';
+import { Units, type ReadingHints } from '../../../shared/units/units';
 import { Working } from '../../../shared/working/working';
 import { larderFeature } from '../../../state/larder.reducer';
 import { selectPastPresses } from '../juices-in-hand';
 import { NEW_JUICE } from '../new-juice';
+import { SaidPipe } from '../../../shared/units/said.pipe';
 
 const FIELDS = {
   name: '',
@@ -46,7 +47,7 @@ const PRESS_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group 
 @Component({
   selector: 'trug-press-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, Working, CautionList],
+  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, Working, CautionList],
   templateUrl: './press-day.html',
   styleUrl: './press-day.scss',
 })
@@ -61,6 +62,7 @@ export class PressDay {
   private readonly past = this.store.selectSignal(selectPastPresses);
   protected readonly draft = createBatchDraft('press-day', FIELDS);
   protected readonly fields = computed(() => this.draft.fields());
+  protected readonly heavy: ReadingHints = { heavy: true };
   protected readonly presses = PRESSES;
   protected readonly fruits = PRESS_FRUIT;
   protected readonly ripeness = RIPENESS;
@@ -92,6 +94,7 @@ export class PressDay {
   });
   protected readonly cautions = computed(() => [
     caution('mill-press'),
+    caution('pips'),
     ...(this.sheet().lots.some((l) => l.condition === 'some-rot') || this.fields().condition === 'some-rot' ? [caution('rot')] : []),
   ]);
   protected readonly usualName = computed(() => {
@@ -114,7 +117,7 @@ export class PressDay {
   }
 
   protected addFruit(): void {
-    const read = readQuantity(this.units, this.fields().mass, 'mass');
+    const read = readQuantity(this.units, this.fields().mass, 'mass', this.heavy);
     const massKg = read?.ok === true ? read.value.value / 1000 : 0;
     if (!(massKg >= 0.1 && massKg <= 2000)) {
       this.refusal.set('Write the weight of the fruit, such as 31 kg.');

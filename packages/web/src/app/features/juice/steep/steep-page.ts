@@ -12,23 +12,29 @@ import { figure, gravityText } from '@trug/core/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createDraft } from '../../../shared/draft';
 import { EntryWriter } from '../../../shared/entry-writer';
+import { firstWrong, NumberField, numberOf } from '../../../shared/field/number-field';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { LarderWriter } from '../../../shared/larder-writer';
 import { newId } from '../../../shared/new-id';
 import { TAPES } from '@trug/contract/plain';
-import { Units } from '../../../shared/units/units';
+import { Units, type ReadingHints } from '../../../shared/units/units';
 import { Working } from '../../../shared/working/working';
 import { larderFeature } from '../../../state/larder.reducer';
 import { NEW_JUICE } from '../new-juice';
+import { SaidPipe } from '../../../shared/units/said.pipe';
+import { kitchenWeights } from '@trug/core/quantity/kitchen-weights';
 
 const FIELDS = { name: '', volume: '', fruit: '', fruitId: '', sg: '1.070', ta: '5', tea: '0', dried: '', manner: 'cold' };
 const STEEP_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group !== 'concentrate');
+
+/** g of citric acid that a lemon brings. */
+const LEMON_G = kitchenWeights('acid', 'citric').gramsPerLemon ?? NaN;
 
 /** Steep: chopped fruit in water instead of the press, scaled to the volume wanted. */
 @Component({
   selector: 'trug-steep-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, RouterLink, QuantityField, Working, CautionList],
+  imports: [SaidPipe, FormsModule, RouterLink, NumberField, QuantityField, Working, CautionList],
   templateUrl: './steep-page.html',
   styleUrl: './steep-page.scss',
 })
@@ -42,8 +48,9 @@ export class SteepPage {
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly fruits = STEEP_FRUIT;
   protected readonly refusal = signal<string | null>(null);
+  protected readonly heavy: ReadingHints = { heavy: true };
   private readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
-  private readonly fruitG = computed(() => this.read(this.fields().fruit, 'mass'));
+  private readonly fruitG = computed(() => this.read(this.fields().fruit, 'mass', this.heavy));
   protected readonly outcome = computed(() => {
     const [volumeL, fruitG, targetSg] = [this.volumeL(), this.fruitG(), this.read(this.fields().sg, 'gravity')];
     if (volumeL === null || fruitG === null || targetSg === null) return null;
@@ -54,8 +61,8 @@ export class SteepPage {
         fruitKg: fruitG / 1000,
         fruitId: f.fruitId === '' ? null : f.fruitId,
         targetSg,
-        targetTaGPerL: f.ta.trim() === '' ? null : Number(f.ta.replace(',', '.')),
-        teaCups: Number(f.tea.replace(',', '.') || 0),
+        targetTaGPerL: numberOf(f.ta, 'taGPerL'),
+        teaCups: numberOf(f.tea, 'cups') ?? 0,
         driedFruitG: this.read(f.dried, 'mass') ?? 0,
         hot: f.manner === 'hot',
       }),
@@ -79,9 +86,9 @@ export class SteepPage {
       { what: 'Water', amount: this.units.volume(Math.round(plan.waterL * 10) / 10) },
       { what: 'White sugar', amount: this.units.mass(plan.sugarG) },
       ...(plan.acidG >= 0.1
-        ? [{ what: 'Citric acid, or the juice of lemons', amount: `${this.units.mass(plan.acidG)}, about ${figure(plan.acidG / 2.5, 0)} lemons` }]
+        ? [{ what: 'Citric acid, or the juice of lemons', amount: `${this.units.mass(plan.acidG)}, about ${figure(plan.acidG / LEMON_G, 0)} lemons` }]
         : []),
-      ...(Number(f.tea) > 0 ? [{ what: 'Strong tea', amount: `${f.tea} cups` }] : []),
+      ...((numberOf(f.tea, 'cups') ?? 0) > 0 ? [{ what: 'Strong tea', amount: `${f.tea} cups` }] : []),
       ...(f.dried.trim() === '' ? [] : [{ what: 'Raisins, chopped', amount: this.units.mass(this.read(f.dried, 'mass') ?? 0) }]),
     ];
   });
@@ -92,14 +99,23 @@ export class SteepPage {
       : '';
   });
 
-  private read(text: string, dimension: 'volume' | 'mass' | 'gravity'): number | null {
-    const read = readQuantity(this.units, text, dimension);
+  private read(text: string, dimension: 'volume' | 'mass' | 'gravity', hints: ReadingHints = {}): number | null {
+    const read = readQuantity(this.units, text, dimension, hints);
     return read?.ok === true ? read.value.value : null;
   }
 
   protected async file(): Promise<void> {
     const plan = this.plan()?.value;
     const fruitG = this.fruitG();
+    const { ta, tea } = this.fields();
+    const wrong = firstWrong([
+      [ta, 'taGPerL'],
+      [tea, 'cups'],
+    ]);
+    if (wrong !== null) {
+      this.refusal.set(wrong);
+      return;
+    }
     if (!plan || fruitG === null) {
       this.refusal.set(this.says());
       return;
@@ -127,7 +143,7 @@ export class SteepPage {
             waterL: plan.waterL,
             sugarG: plan.sugarG,
             acidG: plan.acidG,
-            teaCups: Number(f.tea.replace(',', '.') || 0),
+            teaCups: numberOf(f.tea, 'cups') ?? 0,
             driedFruitG: this.read(f.dried, 'mass') ?? 0,
             stirredAt: [],
             strainedAt: null,

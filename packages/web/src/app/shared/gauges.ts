@@ -10,6 +10,16 @@ export interface Gauge {
   readonly offsetBrix: number;
 }
 
+/** A gauge that nobody has put away, by the settings. */
+const plainGauge = (kind: Gauge['kind'], { calibratedAtC, offsetSg }: Pick<VersionedSettings, 'calibratedAtC' | 'offsetSg'>): Gauge => ({
+  id: kind,
+  kind,
+  name: kind,
+  calibratedAtC,
+  offsetSg,
+  offsetBrix: 0,
+});
+
 /**
  * The gauges of a cupboard. Where it has none of a kind, a plain one stands for it, by the settings.
  *
@@ -20,7 +30,7 @@ export interface Gauge {
 export function gaugesOf(instruments: readonly InstrumentDto[], settings: Pick<VersionedSettings, 'calibratedAtC' | 'offsetSg'>): readonly Gauge[] {
   return (['hydrometer', 'refractometer'] as const).flatMap((kind): readonly Gauge[] => {
     const own = instruments.filter((i) => i.kind === kind);
-    if (own.length === 0) return [{ id: kind, kind, name: kind, calibratedAtC: settings.calibratedAtC, offsetSg: settings.offsetSg, offsetBrix: 0 }];
+    if (own.length === 0) return [plainGauge(kind, settings)];
     return own.map(({ id, name, calibratedAtC, offset }) => ({
       id,
       kind,
@@ -30,4 +40,16 @@ export function gaugesOf(instruments: readonly InstrumentDto[], settings: Pick<V
       offsetBrix: kind === 'refractometer' ? offset : 0,
     }));
   });
+}
+
+/**
+ * The gauge of a kind that is used where nobody chooses one: the first of the maker's own, with what its last check found.
+ *
+ * @param instruments - the cupboard's
+ * @param settings - how a plain hydrometer is marked
+ * @param kind - hydrometer or refractometer
+ */
+export function usualGauge(instruments: readonly InstrumentDto[], settings: Pick<VersionedSettings, 'calibratedAtC' | 'offsetSg'>, kind: Gauge['kind']): Gauge {
+  const [first] = gaugesOf(instruments, settings).filter((g) => g.kind === kind);
+  return first ?? plainGauge(kind, settings);
 }

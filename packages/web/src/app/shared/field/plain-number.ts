@@ -4,7 +4,7 @@
  * @param text - as typed
  * @returns the number; null where there is none
  */
-export function numberOf(text: string): number | null {
+export function plainNumber(text: string): number | null {
   const value = Number(text.trim().replace(',', '.'));
   return text.trim() === '' || !Number.isFinite(value) ? null : value;
 }
