@@ -59,7 +59,7 @@ function jest(name, config, env = {}) {
 mkdirSync(join(ROOT, '.cache'), { recursive: true });
 ensureBuild({ web: wanted.includes('e2e') });
 if (wanted.includes('lint')) {
-  check('lint', bin('eslint'), ['.']);
+  check('lint', bin('eslint'), ['--concurrency', 'auto', '.']);
   check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
 }
 if (wanted.includes('types')) {
