@@ -159,16 +159,34 @@ async function goneAndBack(made, report) {
   removeFolder(folder);
 }
 
+/** The lowest handle a process has free, once it opens and closes none any more. */
+async function lowestFreeHandle(pid) {
+  const open = () => readdirSync(`/proc/${pid}/fd`);
+  let before = open();
+  for (let left = 50; left > 0; left -= 1) {
+    await pause(100);
+    const now = open();
+    if (now.join() === before.join()) {
+      const taken = new Set(now.map(Number));
+      let free = 0;
+      while (taken.has(free)) free += 1;
+      return free;
+    }
+    before = now;
+  }
+  throw new Error('the server does not come to rest');
+}
+
 /** A machine that has no more files to give out, and then has some again. */
 async function outOfHandles(report) {
   const folder = tempFolder('handles');
   const server = await up(folder);
   const pid = String(server.child.pid);
-  const open = readdirSync(`/proc/${pid}/fd`).length;
   const batch = newBatch('Handles');
   await ask(server.url, 'POST', '/api/batches', { ...batch, entries: [fill(batch.id)] });
-  // Room for the connections of this client, and for nothing else.
-  const limited = spawnSync('prlimit', ['--pid', pid, `--nofile=${open + 2}:`], { stdio: 'ignore' }).status === 0;
+  // Room for one more connection of this client, whose first is among what is open, and for nothing else.
+  const limit = (await lowestFreeHandle(pid)) + 1;
+  const limited = spawnSync('prlimit', ['--pid', pid, `--nofile=${limit}:`], { stdio: 'ignore' }).status === 0;
   if (!limited) {
     await server.kill();
     removeFolder(folder);

@@ -48,7 +48,8 @@ export async function makeBackup(book: string, folder: string, now: Date): Promi
   await copyBook(book, join(folder, name));
   const all = listBackups(folder);
   const keep = new Set(whichToKeep(all.map((b) => new Date(b.madeAt))).map((d) => d.toISOString()));
-  for (const old of all) if (!keep.has(old.madeAt)) rmSync(join(folder, old.name), { force: true });
+  // What was made just now stays whatever its name says: a clock may stand still, or have been turned back.
+  for (const old of all) if (old.name !== name && !keep.has(old.madeAt)) rmSync(join(folder, old.name), { force: true });
   return { name, madeAt: at.toISOString(), bytes: statSync(join(folder, name)).size };
 }
 

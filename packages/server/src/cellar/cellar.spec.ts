@@ -103,6 +103,14 @@ describe('a backup', () => {
     expect(await restore('backup', made.name)).toMatchObject({ status: 422, body: { detail: expect.stringContaining('damaged itself') as string } });
     expect((await status()).counts?.entries).toBe(3);
   });
+  it('is made as often as it is asked for while the clock stands still, and the last one is there', async () => {
+    await filledCellar();
+    for (let times = 0; times < 4; times += 1) {
+      const made = await server.request('POST', '/api/cellar/backups', {});
+      expect(made.status).toBe(201);
+      expect(readdirSync(join(server.dataDir, 'backups'))).toContain((made.body as { name: string }).name);
+    }
+  });
   it('goes to a folder of the maker’s choice, and says why it cannot', async () => {
     const elsewhere = join(server.dataDir, '..', `${ulid()}-backups`);
     expect(await server.request('PUT', '/api/cellar/backup-folder', { backupDir: elsewhere })).toMatchObject({ status: 200, body: { backupDir: elsewhere } });
