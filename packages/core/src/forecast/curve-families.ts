@@ -3,24 +3,25 @@ import { SPREAD, type RateBelief } from './traits-prior.js';
 
 /**
  * Shapes a fall of gravity can have. Real ferments share no one curve: some end abruptly, some with a long thin tail, some
- * in two phases as one sugar goes before the other, some with a second wind.
+ * in two phases as one sugar goes before the other, some with a second wind, some after a rest.
  *
  * @source plain closed forms, in usual use for growth and decay
  */
-export const FAMILIES = ['weibull', 'log-logistic', 'gompertz', 'logistic', 'two-phase', 'second-wind', 'abrupt'] as const;
+export const FAMILIES = ['decay', 'abrupt', 'bell', 'logistic', 'gompertz', 'two-phase', 'second-wind', 'rest'] as const;
 
 /** One of them. */
 export type Family = (typeof FAMILIES)[number];
 
 /** How often each is believed to be met with, before any reading. @source our estimate, checked by family in the tests */
 export const FAMILY_WEIGHTS: Readonly<Record<Family, number>> = {
-  weibull: 0.18,
-  'log-logistic': 0.16,
-  gompertz: 0.12,
-  logistic: 0.17,
-  'two-phase': 0.1,
-  'second-wind': 0.17,
-  abrupt: 0.1,
+  decay: 0.14,
+  abrupt: 0.11,
+  bell: 0.17,
+  logistic: 0.22,
+  gompertz: 0.03,
+  'two-phase': 0.06,
+  'second-wind': 0.06,
+  rest: 0.21,
 };
 
 /** One possible fall, by a clock that runs with the warmth. */
@@ -29,24 +30,37 @@ export interface Curve {
   /** On the clock, days from pitching until it shows, and from there until half of it is gone. */
   readonly lag: number;
   readonly half: number;
+  /** How sharply it sets in, by the measure of its family. */
   readonly steep: number;
-  /** Of a fall in two phases: the share of the first, and the half of the second. Of one that rests: when, and for how long. */
+  /** The power of what is left that its pace goes with: abrupt under 1, a thin tail above. */
+  readonly order: number;
+  /** Of a fall in two: the share of the first, when the second begins or the rest does, and its half or length. */
   readonly firstShare: number;
   readonly secondFrom: number;
-  readonly secondHalf: number;
+  readonly secondDays: number;
   readonly endSg: number;
   /** Share of the fall at which it stops for good; 1 when it does not. */
   readonly stopsAt: number;
 }
 
-const LN2 = Math.LN2;
-const weibull = (t: number, half: number, steep: number): number => 1 - Math.exp(-LN2 * (t / half) ** steep);
+/** Share gone of a fall whose pace goes with a power of what is left, half of it at x = 1. */
+function decayed(x: number, order: number): number {
+  const a = Math.abs(order - 1) < 0.02 ? 0.02 : order - 1;
+  const left = 1 + (2 ** a - 1) * x;
+  return left <= 0 ? 1 : 1 - left ** (-1 / a);
+}
 
-/** An S about its half, begun at nothing. */
-function logistic(t: number, half: number, steep: number): number {
-  const k = 2.2 * steep;
-  const at0 = 1 / (1 + Math.exp(k));
-  return (1 / (1 + Math.exp(-k * (t / half - 1))) - at0) / (1 - at0);
+/** An S about x = 1, begun at nothing. */
+function logistic(x: number, steep: number): number {
+  const at0 = 1 / (1 + Math.exp(steep));
+  return (1 / (1 + Math.exp(-steep * (x - 1))) - at0) / (1 - at0);
+}
+
+/** An S about x = 1 by doubling powers, begun at nothing. */
+function gompertz(x: number, steep: number): number {
+  const least = Math.exp(-steep);
+  const c = Math.log(steep / -Math.log(0.5 + 0.5 * least));
+  return (Math.exp(-steep * Math.exp(-c * x)) - least) / (1 - least);
 }
 
 /** Share of the fall that is over after some days of the clock, 0–1. */
@@ -54,31 +68,25 @@ export function shareFallen(curve: Curve, clockDays: number): number {
   return Math.min(curve.stopsAt, fallen(curve, clockDays - curve.lag));
 }
 
-function fallen({ family, half, steep, firstShare, secondFrom, secondHalf }: Curve, t: number): number {
+function fallen({ family, half, steep, order, firstShare, secondFrom, secondDays }: Curve, t: number): number {
   if (t <= 0) return 0;
+  const x = t / half;
   switch (family) {
-    case 'weibull':
-      return weibull(t, half, steep);
-    case 'log-logistic':
-      return 1 / (1 + (half / t) ** (1.15 * steep));
-    case 'gompertz': {
-      const b = 1.5 + 2 * steep;
-      const least = Math.exp(-b);
-      const c = Math.log(b / -Math.log(0.5 + 0.5 * least)) / half;
-      return (Math.exp(-b * Math.exp(-c * t)) - least) / (1 - least);
-    }
+    case 'decay':
+    case 'abrupt':
+    case 'bell':
+      return decayed(x ** steep, order);
+    case 'gompertz':
+      return gompertz(x, steep);
     case 'logistic':
-      return logistic(t, half, steep);
+      return logistic(x, steep);
     case 'two-phase':
-      return firstShare * weibull(t, half, steep) + (1 - firstShare) * (1 - Math.exp((-LN2 * t) / secondHalf));
+      return firstShare * decayed(x ** steep, 1) + (1 - firstShare) * decayed((t / secondDays) ** (0.5 + 0.5 * steep), order);
     case 'second-wind':
+      return firstShare * logistic(x, steep) + (t <= secondFrom ? 0 : (1 - firstShare) * logistic((t - secondFrom) / secondDays, steep));
+    case 'rest':
       // It stands still for a while, and goes on where it stood.
-      return logistic(t <= secondFrom ? t : Math.max(secondFrom, t - secondHalf), half, steep);
-    case 'abrupt': {
-      // Falls along nearly a straight line and ends within days.
-      const u = Math.min(1, t / (2 * half));
-      return 1 - (1 - u ** Math.max(1, 0.75 * steep)) ** 1.15;
-    }
+      return logistic((t <= secondFrom ? t : Math.max(secondFrom, t - secondDays)) / half, steep);
   }
 }
 
@@ -93,10 +101,43 @@ export interface CurvePrior {
   readonly toleranceAbv: readonly [low: number, high: number];
 }
 
-/** Spread of each trait, as standard deviations of logarithms unless said. @source our estimates, checked by family in the tests */
-const WIDE = { half: 0.75, lag: 0.8, steep: 0.44, secondHalf: 0.7, secondFrom: 0.4 } as const;
-/** A usual steepness, and of the parts of a fall in two. */
-const USUAL_STEEP = 2.3;
+/** Spread of the pace and the lag, as standard deviations of logarithms. @source our estimates, checked by family in the tests */
+const WIDE = { half: 0.75, lag: 0.8 } as const;
+/** How sharply each family sets in, and by how much that differs, as a logarithm. @source our estimates, checked by family in the tests */
+const STEEP: Readonly<Record<Family, readonly [usual: number, spread: number]>> = {
+  decay: [1, 0.12],
+  abrupt: [1.15, 0.15],
+  bell: [2, 0.3],
+  gompertz: [4.5, 0.4],
+  logistic: [4.5, 0.3],
+  'two-phase': [1.5, 0.25],
+  'second-wind': [4.5, 0.3],
+  rest: [4.5, 0.3],
+};
+/** Between these orders the tails of a family lie. @source our estimates, checked by family in the tests */
+const ORDERS: Readonly<Record<'decay' | 'abrupt' | 'bell' | 'two-phase', readonly [least: number, most: number]>> = {
+  decay: [0.9, 2],
+  abrupt: [0, 0.45],
+  bell: [0.6, 1.7],
+  'two-phase': [0.7, 1.5],
+};
+
+/** A normal as a share, 0–1, spread nearly evenly. */
+export const evenly = (z: number): number => 1 / (1 + Math.exp(-1.7 * z));
+const within = ([low, high]: readonly [number, number], z: number): number => low + (high - low) * evenly(z);
+
+/** The parts of a fall in two, by its family. */
+function partsOf(family: Family, half: number, z: (i: number) => number): Pick<Curve, 'firstShare' | 'secondFrom' | 'secondDays'> {
+  const log = (i: number, usual: number, spread: number): number => usual * Math.exp(spread * z(i));
+  switch (family) {
+    case 'two-phase':
+      return { firstShare: within([0.35, 0.9], z(3)), secondFrom: 0, secondDays: log(4, 2.2, 0.4) * half };
+    case 'second-wind':
+      return { firstShare: within([0.5, 0.9], z(3)), secondFrom: log(4, 2.2, 0.3) * half, secondDays: log(8, 0.7, 0.4) * half };
+    default:
+      return { firstShare: 1, secondFrom: log(3, 0.8, 0.4) * half, secondDays: log(4, 0.45, 0.6) * half };
+  }
+}
 
 /** Where an end lies beside bone dry, SG: about it, and now and then some points above. @source our estimate of what kinds of yeast leave */
 function endOffset(z: number): number {
@@ -107,7 +148,7 @@ function endOffset(z: number): number {
  * Standard normals as a curve.
  *
  * @param family - its shape
- * @param z - eight numbers
+ * @param z - nine numbers
  * @param prior - what it is drawn about
  * @param stopsAtShareLeft - share of the sugar left at which it sticks; 0 when it does not
  * @returns the curve
@@ -117,6 +158,7 @@ export function curveFrom(family: Family, z: Float64Array, prior: CurvePrior, st
   const at = (i: number): number => z[i] ?? 0;
   const sdRate = Math.hypot(WIDE.half, belief.sdLog) * (belief.sdLog < SPREAD.rate ? belief.sdLog / SPREAD.rate : 1);
   const half = prior.half * Math.exp(-belief.meanLog + sdRate * at(0));
+  const [usual, spread] = STEEP[family];
   const [low, high] = prior.toleranceAbv;
   const tolerance = Math.max(low - 1, (low + high) / 2 + 0.5 + ((high - low) / 4) * at(6));
   const dry = setting.drySg + endOffset(at(5));
@@ -125,10 +167,9 @@ export function curveFrom(family: Family, z: Float64Array, prior: CurvePrior, st
     family,
     lag: prior.lag * Math.exp(WIDE.lag * at(1)),
     half,
-    steep: USUAL_STEEP * Math.exp(WIDE.steep * at(2)),
-    firstShare: 0.35 + 0.6 / (1 + Math.exp(-1.2 * at(3) - 0.6)),
-    secondFrom: half * 0.9 * Math.exp(WIDE.secondFrom * at(3)),
-    secondHalf: half * (family === 'second-wind' ? 0.6 : 2.2) * Math.exp(WIDE.secondHalf * at(4)),
+    steep: usual * Math.exp(spread * at(2)),
+    order: family in ORDERS ? within(ORDERS[family as keyof typeof ORDERS], at(8)) : 1,
+    ...partsOf(family, half, at),
     endSg: setting.originalSg - (setting.originalSg - dry) * reach,
     stopsAt: 1 - stopsAtShareLeft,
   };

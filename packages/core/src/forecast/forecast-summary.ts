@@ -2,7 +2,7 @@ import { TOUCH_HIGH_SG } from '../ferment/judge-facts.js';
 import { endOn, gravityOn, shareFallen, type Curve } from './curve-families.js';
 import type { FermentSetting } from './ferment-model.js';
 import type { BandDay, Forecast, Spread } from './forecast-types.js';
-import { weightedQuantile } from './importance.js';
+import { weightedQuantile } from './weights.js';
 import { clockAt, dayWhen, type WarmClock } from './warm-clock.js';
 
 /** A possible course: its curve, its answer to temperature, and how the days to come differ from those gone by. */

@@ -1,7 +1,7 @@
 import { calendarDays, dateAfter, dayText } from '../quantity/days.js';
 import { figure, gravityText } from '../worked/figures.js';
 import type { FermentStatus } from '../ferment/verdict.js';
-import { LEAST_EFFECTIVE } from './importance.js';
+import { LEAST_EFFECTIVE } from './weights.js';
 import type { Forecast } from './forecast-types.js';
 
 /** A forecast in a maker's words. */

@@ -1,34 +1,28 @@
 import { inRange, LIMITS } from '../errors/guards.js';
 import { expectedEnd } from '../ferment/expected-end.js';
 import { seededRandom, type Random } from '../numeric/random.js';
+import { temperedSample } from '../numeric/tempered-sampler.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
-import { curveFrom, FAMILIES, FAMILY_WEIGHTS, gravityOn, type Curve, type CurvePrior, type Family } from './curve-families.js';
+import { curveFrom, evenly, FAMILIES, FAMILY_WEIGHTS, gravityOn, type Curve, type CurvePrior, type Family } from './curve-families.js';
 import { curvePrior } from './curve-prior.js';
 import type { Forecast, ForecastInput } from './forecast-types.js';
 import { summariseCurves, type FittedCurve } from './forecast-summary.js';
-import { effectiveCount, fitNormals, LEAST_EFFECTIVE, normalised, temperTo, type Normals } from './importance.js';
 import { logLikelihoodOf } from './likelihood.js';
-import { drawMember, type Draw, type Member } from './members.js';
-import { chanceToStick, driftFrom, powerIndex, rateBelief, TEMPERATURE_POWERS } from './traits-prior.js';
+import { chanceToStick, DIMENSIONS, driftFrom, powerIndex, rateBelief, TEMPERATURE_POWERS } from './traits-prior.js';
 import { clockAt, type WarmClock } from './warm-clock.js';
+import { effectiveCount, LEAST_EFFECTIVE, normalised } from './weights.js';
 
-const USUAL_MEMBERS = 8000;
+const USUAL_MEMBERS = 3000;
 const USUAL_HORIZON_DAYS = 200;
-/** Rounds of feeling the way before the real draw, each with this share of the members. @source usual practice of adaptive importance sampling */
-const PILOT_ROUNDS = 4;
-const PILOT_SHARE = 0.3;
-/** Share of a pilot's members that must go on counting when its weights are tempered. */
-const PILOT_COUNTING = 0.1;
 /** How often it is drawn anew, with more members, before it says that it cannot tell. */
 const REDRAWS = 2;
-
-/** Share of the work that feeling the way takes. */
-const FELT = 0.5;
-/** Share of the draws that every shape gets, however badly it fits, and the fewest of each. */
-const EVERY_SHAPE = 0.25;
+/** Share of the draws that stick: more than are believed to, each standing for less, so that the chance is known well. */
+const DRAWN_STICKING = 0.2;
 const LEAST_OF_A_SHAPE = 40;
+/** Shares of the sugar left at which a ferment may stick. @source our estimate */
+const STICK_RANGE = { min: 0.02, max: 0.9 } as const;
 /** A draw that counts for less than this share of an equal one is left out of the sums. */
 const HARDLY = 1e-4;
 
@@ -36,10 +30,16 @@ interface Run {
   readonly prior: CurvePrior;
   readonly clocks: readonly WarmClock[];
   readonly input: ForecastInput;
-  readonly todayDay: number;
-  readonly draw: Draw;
+  readonly chanceToStick: number;
   readonly random: Random;
 }
+
+/** A shape that goes on to its end, or one that sticks. */
+interface Shape {
+  readonly family: Family;
+  readonly sticks: boolean;
+}
+const SHAPES: readonly Shape[] = [false, true].flatMap((sticks) => FAMILIES.map((family) => ({ family, sticks })));
 
 /**
  * What is to be expected of a ferment, from its must, its yeast, its warmth and its readings: many possible courses are
@@ -48,7 +48,7 @@ interface Run {
  * @param input - see `ForecastInput`; the same input and seed give the same answer
  * @returns the gravity band by day, the day of finish, the end, and the chance of sticking
  * @throws {CoreError} UNKNOWN_ID or OUT_OF_RANGE
- * @source adaptive importance sampling (Cappé et al. 2004) over closed-form curves on a clock of warmth, about the growth model's own course
+ * @source Bayes' rule by tempered sampling over closed-form curves on a clock of warmth, about the growth model's own course
  */
 export function forecast(input: ForecastInput): Worked<Forecast> {
   const running = forecastInParts(input);
@@ -80,17 +80,16 @@ export function* forecastInParts(input: ForecastInput): Generator<number, Worked
   const { prior, clocks, asleep } = curvePrior(input, rateBelief(input.history ?? []), { lastDay, horizonDays });
   inRange('sugarGPerL', prior.setting.sugarGPerL, { min: 1, max: 800 });
   const lastSg = readings.find((r) => r.day === lastDay)?.sg ?? prior.setting.originalSg;
-  const shareLeft = Math.min(1, Math.max(0, (lastSg - prior.setting.drySg) / (prior.setting.originalSg - prior.setting.drySg)));
-  const draw: Draw = { proposal: null, chanceToStick: chanceToStick(prior.setting), shareLeft };
-  const run: Run = { prior, clocks, input: { ...input, readings }, todayDay, draw, random: seededRandom(input.seed) };
+  const run: Run = { prior, clocks, input: { ...input, readings }, chanceToStick: chanceToStick(prior.setting), random: seededRandom(input.seed) };
 
-  const shapes = FAMILIES.map((family) => felt(run, family, Math.ceil((members * PILOT_SHARE) / FAMILIES.length)));
-  yield FELT;
-  let drawn: readonly Weighed[] = [];
+  let drawn: Weighed[] = [];
   for (let attempt = 0; attempt <= REDRAWS; attempt += 1) {
-    drawn = shapes.flatMap((shape) => drawnFrom(run, shape, shapes, members * 2 ** attempt));
-    yield FELT + ((1 - FELT) * (attempt + 1)) / (REDRAWS + 1);
-    if (effectiveCount(Float64Array.from(drawn, (d) => d.logWeight)) >= LEAST_EFFECTIVE) break;
+    drawn = [];
+    for (const [i, shape] of SHAPES.entries()) {
+      drawn.push(...drawnFrom(run, shape, members * 2 ** attempt));
+      yield (attempt + (i + 1) / SHAPES.length) / (REDRAWS + 1);
+    }
+    if (effectiveOf(drawn) >= LEAST_EFFECTIVE) break;
   }
   const logWeights = Float64Array.from(drawn, (d) => d.logWeight);
   const weights = normalised(logWeights);
@@ -111,70 +110,54 @@ export function* forecastInParts(input: ForecastInput): Generator<number, Worked
       lowestSg: readings.length === 0 ? null : lastSg,
     },
   );
-  const value: Forecast = { ...summary, effectiveMembers: Math.round(effectiveCount(logWeights)) };
+  const value: Forecast = { ...summary, effectiveMembers: Math.round(effectiveOf(drawn)) };
   return worked(value, stepsOf(value, run, drawn.length));
 }
 
 interface Weighed {
   readonly fitted: FittedCurve;
   readonly logWeight: number;
+  /** Share of its fellows that are no copies of one another. */
+  readonly fresh: number;
 }
 
-/** A shape, where the readings point among its curves, and how well it fits them at all. */
-interface Shape {
-  readonly family: Family;
-  readonly proposal: Normals | null;
-  /** Log of how likely the readings are by this shape, from the last round of feeling the way. */
-  readonly logEvidence: number;
+/** How many draws really count. */
+function effectiveOf(drawn: readonly Weighed[]): number {
+  const logWeights = Float64Array.from(drawn, (d) => d.logWeight);
+  const fresh = normalised(logWeights).reduce((sum, w, k) => sum + w * (drawn[k]?.fresh ?? 0), 0);
+  return fresh * effectiveCount(logWeights);
 }
 
-/** Feels the way to the curves of one shape that agree with the readings. */
-function felt(run: Run, family: Family, pilots: number): Shape {
-  const { input, random } = run;
-  let proposal: Normals | null = null;
-  let logEvidence = Math.log(FAMILY_WEIGHTS[family]);
-  for (let round = 0; input.readings.length > 0 && round < PILOT_ROUNDS; round += 1) {
-    const drawn: Member[] = [];
-    const logWeights = new Float64Array(pilots);
-    for (let k = 0; k < pilots; k += 1) {
-      const member = drawMember({ ...run.draw, proposal }, random);
-      logWeights[k] = weigh(run, family, member).logWeight;
-      drawn.push(member);
-    }
-    logEvidence = logMean(logWeights);
-    proposal = fitNormals(
-      drawn.map((m) => m.z),
-      normalised(logWeights, temperTo(logWeights, PILOT_COUNTING * pilots)),
-    );
-  }
-  return { family, proposal, logEvidence };
+/** Where a curve of a shape lies in the space that is drawn from. */
+function curveOf({ prior }: Run, { family, sticks }: Shape, z: Float64Array): { readonly curve: Curve; readonly power: number } {
+  const stopsAt = sticks ? STICK_RANGE.min + (STICK_RANGE.max - STICK_RANGE.min) * evenly(z[DIMENSIONS] ?? 0) : 0;
+  const power = powerIndex(z[7] ?? 0);
+  return { curve: curveFrom(family, z, prior, stopsAt), power };
 }
 
-/** Draws from a shape: the more the better it fits, and some in any case; each draw then stands for fewer. */
-function drawnFrom(run: Run, { family, proposal, logEvidence }: Shape, shapes: readonly Shape[], members: number): readonly Weighed[] {
-  const most = Math.max(...shapes.map((s) => s.logEvidence));
-  const whole = shapes.reduce((sum, s) => sum + Math.exp(s.logEvidence - most), 0);
-  const share = EVERY_SHAPE / shapes.length + (1 - EVERY_SHAPE) * (Math.exp(logEvidence - most) / whole);
-  const count = Math.max(LEAST_OF_A_SHAPE, Math.round(members * share));
-  return Array.from({ length: count }, () => {
-    const one = weigh(run, family, drawMember({ ...run.draw, proposal }, run.random));
-    return { ...one, logWeight: one.logWeight - Math.log(count) };
-  });
-}
-
-function logMean(logWeights: Float64Array): number {
-  const most = logWeights.reduce((a, b) => Math.max(a, b), -Infinity);
-  return most + Math.log(logWeights.reduce((sum, w) => sum + Math.exp(w - most), 0) / logWeights.length);
-}
-
-function weigh({ prior, clocks, input, random }: Run, family: Family, member: Member): Weighed {
-  const curve: Curve = curveFrom(family, member.z, prior, member.sticksAtShare);
-  const power = powerIndex(member.z[7] ?? 0);
-  const clock = clocks[power];
+/** Draws curves of one shape that agree with the readings, each weighed by how well its shape does. */
+function drawnFrom(run: Run, shape: Shape, members: number): readonly Weighed[] {
+  const { prior, clocks, input, random } = run;
   const { originalSg } = prior.setting;
-  const believed = Math.log(FAMILY_WEIGHTS[family]) + member.logCorrection;
-  const logWeight = believed + logLikelihoodOf((day) => gravityOn(curve, originalSg, clock ? clockAt(clock, day) : day), input.readings);
-  return { fitted: { curve, power, drift: driftFrom(random) }, logWeight };
+  const share = (shape.sticks ? DRAWN_STICKING : 1 - DRAWN_STICKING) / FAMILIES.length;
+  const believed = FAMILY_WEIGHTS[shape.family] * (shape.sticks ? run.chanceToStick : 1 - run.chanceToStick);
+  const count = Math.max(LEAST_OF_A_SHAPE, Math.round(members * share));
+  // What each clock shows at each reading is asked for thousands of times.
+  const shown = clocks.map((clock) => input.readings.map(({ day }) => clockAt(clock, day)));
+  const { points, logEvidence, fresh } = temperedSample({
+    dimensions: DIMENSIONS + (shape.sticks ? 1 : 0),
+    count,
+    random,
+    logLikelihood: (z) => {
+      const { curve, power } = curveOf(run, shape, z);
+      return logLikelihoodOf((i) => gravityOn(curve, originalSg, shown[power]?.[i] ?? 0), input.readings);
+    },
+  });
+  const logWeight = Math.log(believed) + logEvidence - Math.log(count);
+  return points.map((z) => {
+    const { curve, power } = curveOf(run, shape, z);
+    return { fitted: { curve, power, drift: driftFrom(random) }, logWeight, fresh };
+  });
 }
 
 function stepsOf(value: Forecast, { prior: { setting, belief }, input }: Run, count: number): Worked<Forecast>['steps'] {

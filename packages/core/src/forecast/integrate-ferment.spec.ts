@@ -2,9 +2,9 @@ import { Solver } from 'odex';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import { seededRandom } from '../numeric/random.js';
 import { yeastById } from '../reference/yeast-kinds.js';
+import { madeTraits } from '../testing/made-traits.js';
 import { fermentRates, fermentSetting, gravityAt, startOf, type FermentTraits } from './ferment-model.js';
 import { integrateFerment, STEP_DAYS } from './integrate-ferment.js';
-import { DIMENSIONS, rateBelief, traitsFrom } from './traits-prior.js';
 
 const must = liquidFromReadings({ volumeL: 20, sg: 1.055, taGPerL: 5.5, ph: 3.45, yanMgPerL: 80 });
 const setting = fermentSetting(must, yeastById('crisp-cider'), 0.25);
@@ -35,8 +35,7 @@ describe('integrateFerment', () => {
     const steps = DAYS / STEP_DAYS;
     let furthest = 0;
     for (let k = 0; k < 40; k += 1) {
-      const z = Float64Array.from({ length: DIMENSIONS }, () => random.normal());
-      const traits = { ...traitsFrom(z, setting, rateBelief([])), temperaturePower: 1 };
+      const traits = madeTraits(setting, random);
       const out = new Float64Array(steps + 1);
       integrateFerment(setting, traits, { heat: new Float64Array(steps).fill(HEAT), driftFrom: steps, feeds: [] }, out);
       for (const day of [4, 8, 14, 25, DAYS]) furthest = Math.max(furthest, Math.abs((out[Math.round(day / STEP_DAYS)] ?? NaN) - byOdex(traits, day)));

@@ -17,19 +17,19 @@ const ROOT_TWO_PI = Math.sqrt(2 * Math.PI);
  * How well a course of gravity agrees with the readings. A reading far off counts as mistyped, and then says little
  * about any course.
  *
- * @param gravityOn - gravity on a day after pitching
+ * @param gravityAt - gravity at each reading, by its place among them
  * @param readings - as taken
  * @returns the log likelihood
  * @source normal errors mixed with rough ones and a flat share of gross ones
  */
-export function logLikelihoodOf(gravityOn: (day: number) => number, readings: readonly DayReading[]): number {
+export function logLikelihoodOf(gravityAt: (index: number) => number, readings: readonly DayReading[]): number {
   let sum = 0;
-  for (const { day, sg, plusMinus } of readings) {
+  readings.forEach(({ sg, plusMinus }, i) => {
     const sd = Math.hypot(plusMinus ?? TYPED_SG, COURSE_SG);
-    const z = (sg - gravityOn(day)) / sd;
+    const z = (sg - gravityAt(i)) / sd;
     const fine = (1 - ROUGH_SHARE) * Math.exp((-z * z) / 2);
     const rough = (ROUGH_SHARE / ROUGH_TIMES) * Math.exp(-((z / ROUGH_TIMES) ** 2) / 2);
     sum += Math.log(((1 - MISTYPED_SHARE) * (fine + rough)) / (sd * ROOT_TWO_PI) + MISTYPED_SHARE / MISTYPED_RANGE_SG);
-  }
+  });
   return sum;
 }

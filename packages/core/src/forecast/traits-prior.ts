@@ -1,19 +1,14 @@
 import type { Random } from '../numeric/random.js';
-import { MODEL, typicalTraits, type FermentSetting, type FermentTraits } from './ferment-model.js';
+import type { FermentSetting } from './ferment-model.js';
 import type { PastFerment } from './forecast-types.js';
 
 /** Ferments differ in this many ways that readings can tell. Each is a standard normal before any reading. */
-export const DIMENSIONS = 8;
+export const DIMENSIONS = 9;
 
-/** Spread of each trait between batches, as standard deviations of logarithms, or of the figure itself. @source our estimates, checked by the calibration tests */
+/** Spread of a trait between batches, as standard deviations of logarithms. @source our estimates, checked by the calibration tests */
 export const SPREAD = {
   rate: 0.6,
   rateWithinMaker: 0.2,
-  lag: 0.6,
-  yield: 0.5,
-  halfSugar: 0.6,
-  endOffsetSg: 0.0012,
-  decline: 0.6,
   temperaturePower: 0.3,
   drift: 0.2,
 } as const;
@@ -41,31 +36,6 @@ export function rateBelief(history: readonly PastFerment[]): RateBelief {
   const mean = count === 0 ? 0 : history.reduce((sum, h) => sum + Math.log(h.rate), 0) / count;
   const precision = 1 / (between - within) + count / within;
   return { meanLog: (count / within / precision) * mean, sdLog: Math.sqrt(1 / precision + within) };
-}
-
-/**
- * Standard normals as the traits of a ferment.
- *
- * @param z - one number for each dimension
- * @param setting - the must and kind
- * @param belief - about the speed
- * @returns the traits, without what no reading can tell
- */
-export function traitsFrom(z: Float64Array, setting: FermentSetting, belief: RateBelief): FermentTraits {
-  const typical = typicalTraits(setting);
-  const [low, high] = setting.toleranceAbv;
-  const at = (i: number): number => z[i] ?? 0;
-  return {
-    ...typical,
-    rate: Math.exp(belief.meanLog + belief.sdLog * at(0)),
-    lagDays: typical.lagDays * Math.exp(SPREAD.lag * at(1)),
-    yieldGPerMg: MODEL.yieldGPerMg * Math.exp(SPREAD.yield * at(2)),
-    halfSugarGPerL: MODEL.halfSugarGPerL * Math.exp(SPREAD.halfSugar * at(3)),
-    endOffsetSg: SPREAD.endOffsetSg * at(4),
-    toleranceAbv: Math.max(low - 1, typical.toleranceAbv + ((high - low) / 5) * at(5)),
-    decline: MODEL.declinePerDay * Math.exp(SPREAD.decline * at(6)),
-    temperaturePower: TEMPERATURE_POWERS[powerIndex(at(7))] ?? 1,
-  };
 }
 
 /** Which of the few answers to temperature a normal stands for. */
