@@ -1,6 +1,6 @@
 import { calendarDays, dateAfter, dayText } from '../quantity/days.js';
 import { figure, gravityText } from '../worked/figures.js';
-import type { FermentStatus } from '../ferment/verdict.js';
+import { provesFinished, type FermentStatus } from '../ferment/verdict.js';
 import { LEAST_EFFECTIVE } from './weights.js';
 import type { Forecast } from './forecast-types.js';
 
@@ -32,6 +32,7 @@ export interface ForecastMoment {
 
 /** Why a forecast names no day; null when it does. */
 function silence({ chanceStuck, effectiveMembers }: Forecast, status: FermentStatus | undefined): string | null {
+  if (status !== undefined && provesFinished(status)) return 'It has ended: its readings show it.';
   if (chanceStuck > LIKELY_STUCK) return 'It looks stuck: by these readings it will not get there by itself.';
   if (status === 'stalled' || status === 'not-started') return 'It stands still, so no day can be named until it goes again.';
   if (status === 'too-cold') return 'It sleeps in the cold, so no day can be named until it is warm.';
@@ -49,6 +50,18 @@ function silence({ chanceStuck, effectiveMembers }: Forecast, status: FermentSta
  */
 export const likelyDay = (forecast: Forecast, status: FermentStatus | undefined): number | null =>
   silence(forecast, status) === null ? forecast.finishDay.p50 : null;
+
+/**
+ * The same as a day of the calendar.
+ *
+ * @param forecast - what was found
+ * @param when - the pitch, the maker's zone and what the verdict says
+ * @returns `YYYY-MM-DD`; null where nobody can tell
+ */
+export function likelyEndOn(forecast: Forecast, { pitchedAt, zone, status }: Omit<ForecastMoment, 'today'>): string | null {
+  const day = likelyDay(forecast, status);
+  return day === null ? null : dateAfter(pitchedAt, Math.round(day), zone);
+}
 
 /**
  * What lies ahead, in words with dates.

@@ -1,55 +1,15 @@
 import { careNotes } from '../care/care-notes.js';
 import { isTooCold } from '../ferment/judge-facts.js';
 import { isWorking, provesFinished } from '../ferment/verdict.js';
-import { seededRandom, type Random } from '../numeric/random.js';
-import { METHODS } from '../plan/method.js';
 import { nextJobs } from '../plan/next-jobs.js';
 import { dateAfter, daysBetween } from '../quantity/days.js';
 import { YEAST_KINDS } from '../reference/yeast-kinds-data.js';
-import { FERMENT_FAMILIES, trueFerment } from '../testing/ferment-families.js';
-import { logOf } from '../testing/made-logs.js';
-import type { Entry } from './entry.js';
+import { madeSeason, type Season } from '../testing/made-season.js';
 import { judgeState } from './judge-state.js';
 import { replay } from './replay.js';
 
-/**
- * Whole batches made at random, over every family of ferment, kind of yeast, place, method and stage, looked at on random
- * days. What verdict, evidence, job and care say of the same batch on the same day must not contradict one another.
- */
+/** What verdict, evidence, job and care say of the same batch on the same day must not contradict one another. */
 const SEASONS = 400;
-const pick = <T>(random: Random, all: readonly T[]): T => all[Math.floor(random.uniform() * all.length)] ?? (all[0] as T);
-
-interface Season {
-  readonly log: readonly Entry[];
-  readonly today: string;
-  readonly method: (typeof METHODS)[number];
-  readonly what: string;
-}
-
-function madeSeason(seed: number): Season {
-  const random = seededRandom(seed);
-  const make = logOf();
-  const family = pick(random, FERMENT_FAMILIES);
-  const truth = trueFerment(family, random);
-  const yeast = pick(random, YEAST_KINDS);
-  const tempC = Math.round(1 + 26 * random.uniform());
-  const log: Entry[] = [make.filled(), make.entry('pitched', 0.1, { yeastId: yeast.id, massG: 5, method: 'sprinkled', juiceC: 18 })];
-  const until = 2 + random.uniform() ** 2 * 200;
-  let day = 0.5 + random.uniform() * 8;
-  while (day < until) {
-    const noise = 0.0007 * random.normal();
-    const sg = Math.round((truth.sgAt(day) + noise) * 1000) / 1000;
-    log.push(make.read(day, random.uniform() < 0.02 ? sg + 0.1 : sg, random.uniform() < 0.5 ? tempC : undefined));
-    if (random.uniform() < 0.04) log.push(make.entry('moved', day + 0.01, { place: 'shed', tempC: Math.round(1 + 24 * random.uniform()) }));
-    if (random.uniform() < 0.03) log.push(make.entry('addition', day + 0.02, { what: 'water', volumeL: 0.5 }));
-    if (random.uniform() < 0.02) log.push(make.entry('addition', day + 0.02, { what: 'fermentable', fermentableId: 'sucrose', massG: 200 }));
-    if (random.uniform() < 0.02) log.push(make.entry('pitched', day + 0.03, { yeastId: 'neutral-champagne', massG: 5, method: 'sprinkled', juiceC: 18 }));
-    day += 0.7 + random.uniform() * 24;
-  }
-  const today = make.at(until + random.uniform() * 30);
-  return { log, today, method: pick(random, METHODS), what: `seed ${seed}, ${family}, ${yeast.id}, ${tempC} °C` };
-}
-
 /** What is wrong with the words of a season, if anything. */
 function contradictions({ log, today, method }: Season): readonly string[] {
   const state = replay(log);

@@ -3,7 +3,7 @@ import { STAGES } from '@trug/core/log/batch-state';
 import { dayAt, filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../../testing/sample-batch';
 import { curveDrawing, type CurveData } from './curve/curve-geometry';
 import { nowWords } from './now/now-words';
-import { pathStops } from './path/path-stops';
+import { pathStops } from '@trug/core/plan/path-stops';
 
 const sulfite = sampleEntry('addition', 0.05, { what: 'sulfite', so2MgPerL: 75 });
 const racked = sampleEntry('racked', 27, { vessels: [{ vesselId: 'W', volumeL: 19.5 }], lossL: 0.5 });

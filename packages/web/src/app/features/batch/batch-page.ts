@@ -7,8 +7,7 @@ import { deviceNow } from '@trug/core/device/device-now';
 import { forDeviceForecast, type DeviceGravity, type DeviceReading } from '@trug/core/device/device-tracks';
 import { provesFinished } from '@trug/core/ferment/verdict';
 import { phOf } from '@trug/core/liquid/acid-chemistry';
-import { likelyDay } from '@trug/core/forecast/forecast-words';
-import { dateAfter } from '@trug/core/quantity/days';
+import { likelyEndOn } from '@trug/core/forecast/forecast-words';
 import { fermentableGPerL, gravityOf } from '@trug/core/liquid/views';
 import { devicesOf } from '@trug/core/log/devices-of';
 import { figure } from '@trug/core/worked/figures';
@@ -28,7 +27,7 @@ import { Ahead } from './ahead/ahead';
 import { Log } from './log/log';
 import { Now } from './now/now';
 import { Path } from './path/path';
-import { pathStops } from './path/path-stops';
+import { pathStops } from '@trug/core/plan/path-stops';
 
 /** One batch: its tape and path, Now, the Curve, its log and what is in it. */
 @Component({
@@ -80,8 +79,7 @@ export class BatchPage {
   /** The day on which the forecast sees its end; null while it cannot tell one. */
   private readonly endOn = computed(() => {
     const [pitch, found] = [this.view()?.state.pitch, this.forecast()];
-    const day = found ? likelyDay(found, this.view()?.verdict?.value.status) : null;
-    return pitch && day !== null ? dateAfter(pitch.at, Math.round(day), this.units.zone()) : null;
+    return pitch && found ? likelyEndOn(found, { pitchedAt: pitch.at, zone: this.units.zone(), status: this.view()?.verdict?.value.status }) : null;
   });
   protected readonly stops = computed(() => {
     const view = this.view();

@@ -4,7 +4,7 @@ import { dayAt, filled, finishedLog, pitched, reading, sampleEntry, sampleView }
 import { curveDrawing } from './curve/curve-geometry';
 import { logLines } from './log/log-lines';
 import { nowWords } from './now/now-words';
-import { pathStops } from './path/path-stops';
+import { pathStops } from '@trug/core/plan/path-stops';
 
 const LOG_UNITS = { gravity: (sg: number) => sg.toFixed(3), day: (iso: string, weekday = false) => dayText(iso, weekday), preferences: () => DEFAULT_UNITS };
 

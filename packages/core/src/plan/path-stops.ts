@@ -1,11 +1,11 @@
-import { readyWindow } from '@trug/core/cellar/ready-window';
-import { PROOF_DAYS } from '@trug/core/ferment/judge-facts';
-import type { Method } from '@trug/core';
-import { provesFinished, type FermentStatus } from '@trug/core/ferment/verdict';
-import { STAGES, type BatchState, type Stage } from '@trug/core/log/batch-state';
-import { plannedDates } from '@trug/core/plan/planned-dates';
-import { calendarDays, dateAfter, dayText } from '@trug/core/quantity/days';
-import { dayIn } from '@trug/core/quantity/zone';
+import { readyWindow } from '../cellar/ready-window.js';
+import { PROOF_DAYS } from '../ferment/judge-facts.js';
+import type { Method } from './method.js';
+import { provesFinished, type FermentStatus } from '../ferment/verdict.js';
+import { STAGES, type BatchState, type Stage } from '../log/batch-state.js';
+import { plannedDates } from './planned-dates.js';
+import { calendarDays, dateAfter, dayText } from '../quantity/days.js';
+import { dayIn } from '../quantity/zone.js';
 
 /** A stop of the path as drawn. */
 export interface PathStop {
