@@ -37,7 +37,7 @@ export function tooFew(input: JudgeInput, usable: readonly GravityReading[]): Pi
         speaks: 'note',
       },
       { text: 'Bubbles prove nothing either way', speaks: 'note' },
-      ...(last
+      ...(input.readings.length > 0
         ? []
         : [
             {

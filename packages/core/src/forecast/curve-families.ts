@@ -14,14 +14,14 @@ export type Family = (typeof FAMILIES)[number];
 
 /** How often each is believed to be met with, before any reading. @source our estimate, checked by family in the tests */
 export const FAMILY_WEIGHTS: Readonly<Record<Family, number>> = {
-  decay: 0.14,
-  abrupt: 0.11,
-  bell: 0.17,
-  logistic: 0.22,
-  gompertz: 0.03,
-  'two-phase': 0.06,
-  'second-wind': 0.06,
-  rest: 0.21,
+  decay: 0.13,
+  abrupt: 0.12,
+  bell: 0.15,
+  logistic: 0.2,
+  gompertz: 0.02,
+  'two-phase': 0.05,
+  'second-wind': 0.09,
+  rest: 0.24,
 };
 
 /** One possible fall, by a clock that runs with the warmth. */
@@ -133,9 +133,9 @@ function partsOf(family: Family, half: number, z: (i: number) => number): Pick<C
     case 'two-phase':
       return { firstShare: within([0.35, 0.9], z(3)), secondFrom: 0, secondDays: log(4, 2.2, 0.4) * half };
     case 'second-wind':
-      return { firstShare: within([0.5, 0.9], z(3)), secondFrom: log(4, 2.2, 0.3) * half, secondDays: log(8, 0.7, 0.4) * half };
+      return { firstShare: within([0.5, 0.9], z(3)), secondFrom: log(4, 2.5, 0.3) * half, secondDays: log(8, 0.8, 0.5) * half };
     default:
-      return { firstShare: 1, secondFrom: log(3, 0.8, 0.4) * half, secondDays: log(4, 0.45, 0.6) * half };
+      return { firstShare: 1, secondFrom: log(3, 0.8, 0.4) * half, secondDays: log(4, 0.4, 0.6) * half };
   }
 }
 

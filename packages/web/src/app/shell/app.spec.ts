@@ -41,6 +41,12 @@ describe('App', () => {
     await TestBed.inject(Router).navigateByUrl('/batch/7/read');
     expect(await press('Escape')).toBe('/batch/7');
   });
+  it.each(['', '/pitch', '/rack', '/bottle', '/read/01M'])('says so when the batch of /batch/…%s is not there', async (page) => {
+    const app = await PageHarness.open(App);
+    await TestBed.inject(Router).navigateByUrl(`/batch/01K0000000000000000000LOST${page}`);
+    await press();
+    expect(app.text('main h1')).toBe('No such batch');
+  });
   it('lists the keys and closes the list again', async () => {
     const app = await PageHarness.open(App);
     await press('?');

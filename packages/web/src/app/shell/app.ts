@@ -6,6 +6,7 @@ import { filter, map } from 'rxjs';
 import { Icon } from '../shared/icon/icon';
 import { batchesFeature } from '../state/batches.reducer';
 import { BatchPageActions } from '../state/batches.actions';
+import { selectBatchViews } from '../state/batch-views.selectors';
 import { AppActions } from '../state/cellarbook.actions';
 import { cupboardFeature } from '../state/cupboard.reducer';
 import { Clock } from '../shared/clock';
@@ -53,6 +54,12 @@ export class App {
   );
   /** Where the book itself is looked after, which opens even when nothing can be read out of it. */
   protected readonly atBook = computed(() => this.url().startsWith('/settings/book'));
+  private readonly views = this.store.selectSignal(selectBatchViews);
+  /** Whether the page is about a batch that is not there: no page of a batch has anything to show then. */
+  protected readonly lost = computed(() => {
+    const id = /^\/batch\/([^/?#]+)/.exec(this.url())?.[1];
+    return id !== undefined && !this.views().some((view) => view.batch.id === id);
+  });
   private readonly mode = this.store.selectSignal(cupboardFeature.selectMode);
   /** What stands in the way of writing, on every page but the one where it is mended. */
   protected readonly notice = computed(() =>

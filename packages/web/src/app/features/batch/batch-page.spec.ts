@@ -56,8 +56,4 @@ describe('BatchPage', () => {
     const contents = page.text('trug-contents');
     for (const words of ['Volume20 L', 'Gravity1.020', 'pH3.55', 'Acid, as malic5.1 to 5.4 g/L, until measured']) expect(contents).toContain(words);
   });
-  it('knows when there is no such batch', async () => {
-    const page = await PageHarness.open(BatchPage, { inputs: { id: BATCH_ID } });
-    expect(page.text('h1')).toBe('No such batch');
-  });
 });

@@ -44,6 +44,8 @@ function packetsText(count: number): string {
   return halves < 1 ? 'Half a packet' : halves === 1 ? 'One packet' : `${halves} packets`;
 }
 
+/** Shown while there is no must to rank the kinds for. */
+const USUAL_YEAST = 'crisp-cider';
 /** Kinds shown before the rest are asked for. */
 const SHOWN = 4;
 const TEASPOON_G = kitchenWeights('yeast', null).gramsPerTeaspoon ?? 3;
@@ -66,11 +68,10 @@ export class PitchPage {
   protected readonly aims = AIMS;
   protected readonly ways = WAYS;
   protected readonly all = signal(false);
-  protected readonly draft = createBatchDraft(PITCH_DRAFT, { yeastId: 'crisp-cider', withId: '', temp: '', place: '', aim: '', way: '' });
+  protected readonly draft = createBatchDraft(PITCH_DRAFT, { yeastId: '', withId: '', temp: '', place: '', aim: '', way: '' });
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
-  protected readonly yeast = computed(() => yeastById(this.fields().yeastId));
   private readonly juiceC = computed(() => {
     const read = readQuantity(this.units, this.fields().temp, 'temperature');
     return read?.ok === true ? read.value.value : null;
@@ -92,10 +93,13 @@ export class PitchPage {
     const aim = YEAST_AIMS.find((a) => a === this.fields().aim) ?? null;
     return rankYeasts({ liquid, aim, tempProfile: placeC === null ? [] : [placeC], stock: this.stock(), today: this.writer.now() });
   });
+  /** The kind that was chosen, or the one that fits best until one is. */
+  protected readonly yeastId = computed(() => this.fields().yeastId || (this.ranked()?.value[0]?.yeastId ?? USUAL_YEAST));
+  protected readonly yeast = computed(() => yeastById(this.yeastId()));
   protected readonly choices = computed(() => {
     const ranked = this.ranked()?.value ?? [];
     const shown = this.all() ? ranked : ranked.slice(0, SHOWN);
-    const chosen = ranked.find((r) => r.yeastId === this.fields().yeastId);
+    const chosen = ranked.find((r) => r.yeastId === this.yeastId());
     const list = chosen && !shown.includes(chosen) ? [...shown, chosen] : shown;
     return list.map((r) => ({
       ...r,
@@ -104,13 +108,13 @@ export class PitchPage {
     }));
   });
   protected readonly way = computed((): PitchWay => WAYS.find((w) => w.id === this.fields().way)?.id ?? this.usualWay());
-  private readonly usualWay = computed((): PitchWay => (this.fields().yeastId === 'wild-spontaneous' ? 'wild' : (this.rate()?.value.method ?? 'sprinkled')));
+  private readonly usualWay = computed((): PitchWay => (this.yeastId() === 'wild-spontaneous' ? 'wild' : (this.rate()?.value.method ?? 'sprinkled')));
   protected readonly steps = computed(() => {
     const rate = this.rate();
     const liquid = this.view()?.state.liquid;
     if (!rate || !liquid) return [];
     const list = pitchSteps({
-      yeastId: this.fields().yeastId,
+      yeastId: this.yeastId(),
       massG: rate.value.massG,
       way: this.way(),
       juiceC: this.juiceC() ?? this.placeC() ?? 18,
@@ -121,30 +125,31 @@ export class PitchPage {
   protected readonly plan = computed(() => PLANS[this.way()]);
   /** The second kind, where two go in together. */
   private readonly withId = computed(() => {
-    const { withId, yeastId } = this.fields();
+    const { withId } = this.fields();
+    const yeastId = this.yeastId();
     return withId === '' || withId === yeastId ? null : withId;
   });
   /** What happens when kinds meet: the two that go in, or the one that goes into a ferment of another. */
   protected readonly together = computed(() => {
     const second = this.withId() ?? this.view()?.state.yeastId ?? null;
-    return second === null || second === this.fields().yeastId ? null : yeastTogether(second, this.fields().yeastId);
+    return second === null || second === this.yeastId() ? null : yeastTogether(second, this.yeastId());
   });
   private readonly take = viewChild(SupplyTake);
   protected readonly needs = computed((): readonly Need[] => {
     const massG = this.rate()?.value.massG ?? 0;
-    const ids = [this.fields().yeastId, ...(this.withId() === null ? [] : [this.withId()])];
+    const ids = [this.yeastId(), ...(this.withId() === null ? [] : [this.withId()])];
     return ids.map((refId) => ({ kind: 'yeast', refId, amount: massG / ids.length, unit: 'g' }));
   });
   /** The same weight as packets of the cupboard, and in level teaspoons. */
   protected readonly packets = computed(() => {
     const massG = this.rate()?.value.massG ?? 0;
-    const packetG = this.stock().find((s) => s.yeastId === this.fields().yeastId)?.packetG ?? 5;
+    const packetG = this.stock().find((s) => s.yeastId === this.yeastId())?.packetG ?? 5;
     const count = massG / packetG;
     return massG === 0 ? '' : `${packetsText(count)} of ${packetG} g, or about ${(massG / TEASPOON_G).toFixed(1)} level teaspoons. Weigh it if you can.`;
   });
   protected readonly rate = computed(() => {
     const liquid = this.view()?.state.liquid;
-    return liquid ? pitchRate({ liquid, yeastId: this.fields().yeastId, tempC: this.juiceC() ?? 18, purpose: 'start' }) : null;
+    return liquid ? pitchRate({ liquid, yeastId: this.yeastId(), tempC: this.juiceC() ?? 18, purpose: 'start' }) : null;
   });
   /** Juice from a carton was heated. */
   private readonly fromShop = computed(() => this.view()?.batch.entries.some((e) => e.kind === 'filled' && e.payload.source.startsWith('shop ')) ?? false);
@@ -153,7 +158,7 @@ export class PitchPage {
     if (!state?.liquid) return [];
     return pitchCautions({
       liquid: state.liquid,
-      yeastId: this.fields().yeastId,
+      yeastId: this.yeastId(),
       juiceC: this.juiceC(),
       sulfitedAt: state.sulfitedAt,
       at: this.writer.now(),
@@ -173,7 +178,7 @@ export class PitchPage {
       this.refusal.set(`${danger.text} ${danger.whatToDo}`);
       return;
     }
-    const { yeastId } = this.fields();
+    const yeastId = this.yeastId();
     const withYeastId = this.withId() ?? undefined;
     const supplies = this.take()?.uses();
     const note = danger ? `Danger acknowledged: ${danger.id}` : '';

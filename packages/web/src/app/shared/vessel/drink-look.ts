@@ -20,7 +20,7 @@ export function drinkLook(state: BatchState, verdict: Verdict | null, now: strin
   const fruit = state.lastLiquid?.fruit ?? 'apple';
   if (!state.pitchedAt) return { fruit, haze: 0.9, sedimentMm: 0, working: false };
   const status = verdict?.status;
-  const working = isWorking(status) || (status === 'too-few-readings' && state.readings.length < 2);
+  const working = isWorking(status) || (status === 'too-few-readings' && (state.readings.length < 2 || state.wokenAt !== null));
   const days = daysBetween(state.rackedAt ?? state.pitchedAt, now);
   const haze = working ? 0.85 : Math.max(0.05, 0.7 - days / CLEARS_IN_DAYS);
   return { fruit, haze, sedimentMm: state.rackedAt ? LEES_AFTER_RACKING_MM : Math.min(LEES_MM, 4 + days), working };
