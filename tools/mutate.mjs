@@ -13,7 +13,7 @@ const GROUPS = {
   },
   sealing: {
     mutate: ['log/sealing', 'log/bottling-check', 'log/check-entry', 'log/sealed-gas-of', 'finish/stabilise-dose'],
-    tests: ['log/sealing', 'log/seal-way', 'care/care', 'finish/bottling-routes'],
+    tests: ['log/sealing', 'log/seal-way', 'log/sealed-gas-of', 'log/bottling-check', 'log/check-entry', 'finish/stabilise-dose'],
   },
   verdict: { mutate: ['ferment/judge-fermentation', 'ferment/fitted-fall'], tests: ['ferment/ferment', 'ferment/verdict-words', 'ferment/hints'] },
   dose: { mutate: ['adjust/sulfite-dose', 'yeast/pitch-cautions', 'yeast/pitch-rate'], tests: ['adjust/adjust', 'adjust/corrections', 'adjust/feed'] },
