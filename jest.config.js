@@ -37,6 +37,8 @@ const plain = (name, decorators) => ({
 export default {
   // Here and not within a project, where Jest takes no notice of it. Nothing is timed by it: it only ends what hangs, on a slow machine too.
   testTimeout: 120_000,
+  // Jest leaves a core to itself, which with two of them halves the work done.
+  maxWorkers: '100%',
   projects: [
     plain('core', false),
     plain('contract', true),

@@ -1,5 +1,5 @@
 // Runs the parts of the test that are named, or all, and ends with one line that counts them.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuild, ensureChromium, ROOT, say } from './lib.mjs';
@@ -11,14 +11,36 @@ let failed = 0;
 /** Told again at the end, where a long log is read first. */
 const failures = [];
 
-function check(name, program, args, cwd = ROOT) {
-  say(`\n— ${name}`);
-  const { status } = spawnSync(program, args, { cwd, stdio: ['ignore', 'inherit', 'inherit'] });
-  if (status === 0) passed += 1;
-  else {
-    failed += 1;
-    failures.push(name);
-  }
+/** Of this many at once: more than there are cores only get in each other's way. */
+const AT_ONCE = 2;
+/** Checks that need nothing of one another, run beside each other. Each says what it has to say when it is done. */
+const beside = [];
+const later = (name, program, args) => beside.push({ name, program, args });
+
+async function runBeside() {
+  const waiting = beside.splice(0);
+  const worker = async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) {
+      const { status, said } = await outcome(next);
+      say(`\n— ${next.name}\n${said.trimEnd()}`);
+      if (status === 0) passed += 1;
+      else {
+        failed += 1;
+        failures.push(next.name);
+      }
+    }
+  };
+  await Promise.all(Array.from({ length: AT_ONCE }, worker));
+}
+
+function outcome({ program, args }) {
+  return new Promise((resolve) => {
+    const child = spawn(program, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk));
+    child.once('error', (error) => resolve({ status: null, said: String(error) }));
+    child.once('close', (status) => resolve({ status, said }));
+  });
 }
 
 function jest(name, config, env = {}) {
@@ -58,20 +80,21 @@ function jest(name, config, env = {}) {
 
 mkdirSync(join(ROOT, '.cache'), { recursive: true });
 ensureBuild({ web: wanted.includes('e2e') });
-if (wanted.includes('lint')) {
-  check('lint', bin('eslint'), ['--concurrency', 'auto', '.']);
-  check('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
-}
-if (wanted.includes('types')) {
-  for (const part of ['packages/core', 'packages/contract', 'packages/server', 'e2e']) check(`types of ${part}`, bin('tsc'), ['-p', part, '--noEmit']);
-  check('types of packages/web', bin('ngc'), ['-p', 'packages/web/tsconfig.spec.json', '--noEmit']);
-}
-if (wanted.includes('unit')) {
-  jest('unit tests', 'jest.config.js');
-}
 if (wanted.includes('torture')) {
   ensureChromium();
-  check('short torture', process.execPath, [join(ROOT, 'torture/main.mjs'), '--short']);
+  later('short torture', process.execPath, [join(ROOT, 'torture/main.mjs'), '--short']);
+}
+if (wanted.includes('lint')) {
+  later('lint', bin('eslint'), ['--concurrency', 'auto', '.']);
+  later('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
+}
+if (wanted.includes('types')) {
+  later('types of packages/web', bin('ngc'), ['-p', 'packages/web/tsconfig.spec.json', '--noEmit']);
+  for (const part of ['packages/core', 'packages/contract', 'packages/server', 'e2e']) later(`types of ${part}`, bin('tsc'), ['-p', part, '--noEmit']);
+}
+await runBeside();
+if (wanted.includes('unit')) {
+  jest('unit tests', 'jest.config.js');
 }
 if (wanted.includes('e2e')) {
   const env = { CHROMIUM_PATH: ensureChromium() };

@@ -45,7 +45,7 @@ describe('from a carton of juice to an opened bottle', () => {
     expect(page.url()).toMatch(/\/new$/);
     await bench.choose('preservative', 'none');
     await bench.fill('abv', '9.5');
-    await page.reload({ waitUntil: 'networkidle2' });
+    await page.reload({ waitUntil: 'load' });
     await bench.says(/9\.5 %/);
     await bench.press('Begin it');
     await bench.says(/Cannot tell yet: no reading/, 'trug-now');
@@ -111,7 +111,7 @@ describe('from a carton of juice to an opened bottle', () => {
     await bench.says(new RegExp(`${halves + 1} of ${halves + 1} left`));
     await bench.press('Open one crown-capped 500 mL of First Carton');
     await bench.says(new RegExp(`${halves} of ${halves + 1} left`));
-    await page.reload({ waitUntil: 'networkidle2' });
+    await page.reload({ waitUntil: 'load' });
     await bench.says(new RegExp(`${halves} of ${halves + 1} left`));
     expect(faults).toEqual([]);
   });

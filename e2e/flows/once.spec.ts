@@ -44,7 +44,7 @@ async function loseNextAnswer(page: Page): Promise<() => Promise<void>> {
 }
 
 /** Time for what should not come to come. */
-const settled = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 1200));
+const settled = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 600));
 
 /** What has arrived may have left nothing to press. */
 async function pressIfThere(page: Page, bench: Bench, selector: string): Promise<void> {

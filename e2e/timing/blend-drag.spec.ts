@@ -37,7 +37,7 @@ function report(what: string, gaps: readonly number[]): number {
 }
 
 it('drags the cross-hair for five seconds without a slow frame, and the cylinders follow', async () => {
-  const { page, faults } = await trug.page(DESK);
+  const { page, faults } = await trug.page(DESK, 'no-preference');
   const bench = new Bench(page, trug.url);
   await bench.open('/juice/blend');
   await bench.says(/if left dry/, '.words');
