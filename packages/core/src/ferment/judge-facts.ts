@@ -1,6 +1,7 @@
 import type { StrengthSchool } from '../measure/abv-from-gravities.js';
 import type { Liquid } from '../liquid/liquid.js';
 import type { YeastKind } from '../reference/yeast-kinds-data.js';
+import type { Help } from './help.js';
 import type { Hint } from './hints.js';
 import type { GravityReading } from './reading.js';
 
@@ -32,6 +33,8 @@ export interface JudgeInput {
   readonly entries: readonly JudgedEntry[];
   /** Bubbles, clarity and smell as noted: shown beside the verdict, never part of it. */
   readonly hints?: readonly Hint[] | undefined;
+  /** What was done to set it going, which moves no gravity. */
+  readonly helped?: readonly Help[] | undefined;
   /** IANA time zone of the maker; UTC when nobody says. */
   readonly zone?: string;
   /** How the maker reckons strength; mass balance when nobody says. */

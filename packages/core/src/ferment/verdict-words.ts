@@ -4,6 +4,7 @@ import { AT_END_SG, EPS, PROOF_DAYS, SHORT_PROOF_DAYS, TOUCH_HIGH_SG, type Facts
 import { firstReadingOn, nextReading } from './next-reading.js';
 import type { GravityReading } from './reading.js';
 import type { Evidence, FermentStatus, NextAction, Verdict } from './verdict.js';
+import { afterHelp, helpEvidence, helpSince } from './help.js';
 import { isWorking } from './verdict.js';
 import { countText } from '../quantity/count-text.js';
 
@@ -156,6 +157,8 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
       speaks: 'note',
     });
   }
+  const help = helpSince(facts);
+  if (help && !isWorking(status)) out.push(helpEvidence(help, input.zone));
   if (facts.repitchedAt !== null && status !== 'finished-dry') {
     out.push({ text: `New yeast went in on ${dayText(facts.repitchedAt, false, input.zone)}, so only readings since then can prove an end`, speaks: 'note' });
   }
@@ -213,11 +216,14 @@ export function nextFor(facts: Facts, status: FermentStatus): NextAction {
         'stabilise',
         'Do not bottle it as it is: the sugar could wake. Rack it and stabilise it for a still, sweet drink, keep it cold in a keg, or ferment a sample out to know what is left.',
       );
-    case 'stalled':
+    case 'stalled': {
+      const help = helpSince(facts);
+      if (help) return afterHelp(help, input.today, input.zone);
       return now(
         'restart',
         `${warmWords(facts, [to - 3, to])}. Rouse it, give it five days, and read again. If it stands at the same figure, a sugar test or a sample fermented out says whether anything is left.`,
       );
+    }
     case 'too-cold':
       return now('warm', `${warmWords(facts, [from, to])}, then read again after a week.`);
     case 'not-started':

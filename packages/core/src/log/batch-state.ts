@@ -96,6 +96,8 @@ export interface BatchState {
   readonly judged: readonly JudgedEntry[];
   /** Bubbles, clarity and smell as noted. */
   readonly hints: readonly Hint[];
+  /** When it was last stirred up. */
+  readonly rousedAt: string | null;
   /** Nitrogen given after the pitch. */
   readonly feeds: readonly { readonly at: string; readonly mgNPerL: number }[];
   readonly filledAt: string | null;
@@ -148,6 +150,7 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   yeastId: null,
   judged: [],
   hints: [],
+  rousedAt: null,
   feeds: [],
   filledAt: null,
   sulfitedAt: null,

@@ -1,4 +1,5 @@
 import { judgeFermentation } from '../ferment/judge-fermentation.js';
+import { warmings } from '../ferment/help.js';
 import type { Verdict } from '../ferment/verdict.js';
 import type { JudgeInput } from '../ferment/judge-facts.js';
 import { yeastById } from '../reference/yeast-kinds.js';
@@ -26,6 +27,11 @@ export function judgeState(state: BatchState, today: string, { school, waits }: 
     today,
     entries: state.judged,
     hints: state.hints,
+    helped: [
+      ...(state.rousedAt === null ? [] : [{ at: state.rousedAt, how: 'roused' as const }]),
+      ...state.feeds.map(({ at }) => ({ at, how: 'fed' as const })),
+      ...warmings(state.temps),
+    ],
     zone: state.zone,
     ...(school === undefined ? {} : { school }),
     ...(waits === undefined ? {} : { waits }),

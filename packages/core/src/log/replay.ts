@@ -101,7 +101,7 @@ function applied(state: Draft, entry: Entry): Patch {
       return emptied(state, left);
     }
     case 'stirred':
-      return { heldVolumes: null };
+      return { heldVolumes: null, rousedAt: entry.at };
     case 'tasted':
     case 'note':
     case 'corrected':

@@ -187,6 +187,10 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
     case 'not-started':
       // Its steps say what is next while a restart is under way.
       if (state.plan && isRestart(state.plan)) return;
+      if (verdict.next.kind === 'read') {
+        add('read', cause, verdict.next.dueOn, `Read ${batchName}`, `${verdict.sentence} ${verdict.next.text}`);
+        return;
+      }
       add(
         'restart',
         cause,

@@ -51,7 +51,7 @@ const verdict = (status: FermentStatus): Verdict => ({
   status,
   sentence: 'It is so.',
   evidence: [],
-  next: { kind: 'read', text: 'Do this.', on: '2026-11-23', dueOn: '2026-11-23' },
+  next: { kind: status === 'stalled' || status === 'not-started' ? 'restart' : 'read', text: 'Do this.', on: '2026-11-23', dueOn: '2026-11-23' },
   steadySince: null,
   expectedEndSg: 0.998,
   questionedIds: [],
