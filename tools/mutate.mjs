@@ -9,7 +9,7 @@ import { ROOT, say } from './lib.mjs';
 const GROUPS = {
   bottle: {
     mutate: ['bottle/sealed-gas', 'bottle/bottle-safety', 'bottle/co2-solubility', 'bottle/priming-sugar', 'cellar/ready-window'],
-    tests: ['bottle/bottle', 'bottle/fizz-properties'],
+    tests: ['bottle/bottle', 'bottle/bottle-safety', 'bottle/sealed-gas'],
   },
   sealing: {
     mutate: ['log/sealing', 'log/bottling-check', 'log/check-entry', 'log/sealed-gas-of', 'finish/stabilise-dose'],

@@ -78,6 +78,29 @@ describe('primingSugar', () => {
   it('refuses fizz that is there already, and a sugar that makes none', () => {
     expect(refusalCode(() => primingSugar({ ...priming, liquid: { ...dry, hexoseGPerL: 12 } }))).toBe('UNREACHABLE');
     expect(refusalCode(() => primingSugar({ ...priming, fermentableId: 'erythritol' }))).toBe('NOT_ALLOWED');
+    expect(() => primingSugar({ ...priming, liquid: { ...dry, hexoseGPerL: 12 } })).toThrow(/will reach 3\.9 volumes/);
+    expect(() => primingSugar({ ...priming, fermentableId: 'erythritol' })).toThrow(
+      expect.objectContaining({ details: expect.objectContaining({ field: 'fermentableId' }) }),
+    );
+  });
+  it('asks for none where the fizz is just there, and adds the strength of what it asks for', () => {
+    const there = residualCo2({ warmestSinceEndC: 18 }) + (fermentableGPerL(dry) * 0.489) / 1.9768;
+    expect(primingSugar({ ...priming, targetVolumes: there }).value).toMatchObject({ massG: 0, gPerL: 0, fromPrimingVolumes: 0, addsAbv: 0 });
+    const { addsAbv, gPerL } = primingSugar(priming).value;
+    // 16.83 g of sugar as hexose make a litre one per cent stronger; the syrup thins it by a little.
+    expectWithin(addsAbv, (gPerL * 1.0526) / 16.83 - 0.03, { abs: 0.02 });
+  });
+  it('tells every part of the sum, and warns of glass and of hot syrup', () => {
+    const { steps, cautions } = primingSugar({ ...priming, liquid: { ...dry, hexoseGPerL: 1 } });
+    expect(steps.map((s) => s.result)).toEqual(
+      ['0.88 volumes', '0.25 volumes', '5.65 g/L', '113 g'].map((r) => expect.stringContaining(r.slice(0, 3)) as string),
+    );
+    expect(cautions.map((c) => c.id)).toEqual(['burst-glass', 'scald']);
+  });
+  it('reckons the fizz of a dose the other way round, sugar left in it too', () => {
+    const liquid = { ...dry, hexoseGPerL: 2 };
+    const { massG } = primingSugar({ ...priming, liquid }).value;
+    expectWithin(fizzFromDose({ ...priming, liquid, massG }), 2.6, { abs: 1e-9 });
   });
 });
 

@@ -14,14 +14,14 @@ export type Family = (typeof FAMILIES)[number];
 
 /** How often each is believed to be met with, before any reading. @source our estimate, checked by family in the tests */
 export const FAMILY_WEIGHTS: Readonly<Record<Family, number>> = {
-  decay: 0.13,
-  abrupt: 0.12,
-  bell: 0.15,
+  decay: 0.15,
+  abrupt: 0.11,
+  bell: 0.16,
   logistic: 0.2,
   gompertz: 0.02,
   'two-phase': 0.05,
   'second-wind': 0.09,
-  rest: 0.24,
+  rest: 0.22,
 };
 
 /** One possible fall, by a clock that runs with the warmth. */

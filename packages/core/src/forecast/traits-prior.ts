@@ -10,7 +10,7 @@ export const SPREAD = {
   rate: 0.6,
   rateWithinMaker: 0.2,
   temperaturePower: 0.3,
-  drift: 0.2,
+  drift: 0.35,
 } as const;
 
 /** Answers to temperature are drawn from a few, so that their tables are made once. */
