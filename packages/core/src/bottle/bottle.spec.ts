@@ -79,9 +79,7 @@ describe('primingSugar', () => {
     expect(refusalCode(() => primingSugar({ ...priming, liquid: { ...dry, hexoseGPerL: 12 } }))).toBe('UNREACHABLE');
     expect(refusalCode(() => primingSugar({ ...priming, fermentableId: 'erythritol' }))).toBe('NOT_ALLOWED');
     expect(() => primingSugar({ ...priming, liquid: { ...dry, hexoseGPerL: 12 } })).toThrow(/will reach 3\.9 volumes/);
-    expect(() => primingSugar({ ...priming, fermentableId: 'erythritol' })).toThrow(
-      expect.objectContaining({ details: expect.objectContaining({ field: 'fermentableId' }) }),
-    );
+    expect(() => primingSugar({ ...priming, fermentableId: 'erythritol' })).toThrow(/does not ferment/);
   });
   it('asks for none where the fizz is just there, and adds the strength of what it asks for', () => {
     const there = residualCo2({ warmestSinceEndC: 18 }) + (fermentableGPerL(dry) * 0.489) / 1.9768;

@@ -1,3 +1,4 @@
+import { evenly } from '../numeric/normal.js';
 import type { FermentSetting } from './ferment-model.js';
 import { SPREAD, type RateBelief } from './traits-prior.js';
 
@@ -101,6 +102,20 @@ export interface CurvePrior {
   readonly toleranceAbv: readonly [low: number, high: number];
 }
 
+/**
+ * Share of the textbook's days until something shows that are waited through before a family begins: those that set in slowly
+ * by themselves wait less. @source our estimate: each then shows about when the growth model does
+ */
+const WAITS: Readonly<Record<Family, number>> = {
+  decay: 0.8,
+  abrupt: 0.7,
+  bell: 0.4,
+  gompertz: 0.3,
+  logistic: 0.2,
+  'two-phase': 0.6,
+  'second-wind': 0.2,
+  rest: 0.2,
+};
 /** Spread of the pace and the lag, as standard deviations of logarithms. @source our estimates, checked by family in the tests */
 const WIDE = { half: 0.75, lag: 0.8 } as const;
 /** How sharply each family sets in, and by how much that differs, as a logarithm. @source our estimates, checked by family in the tests */
@@ -122,8 +137,6 @@ const ORDERS: Readonly<Record<'decay' | 'abrupt' | 'bell' | 'two-phase', readonl
   'two-phase': [0.7, 1.5],
 };
 
-/** A normal as a share, 0–1, spread nearly evenly. */
-export const evenly = (z: number): number => 1 / (1 + Math.exp(-1.7 * z));
 const within = ([low, high]: readonly [number, number], z: number): number => low + (high - low) * evenly(z);
 
 /** The parts of a fall in two, by its family. */
@@ -157,7 +170,8 @@ export function curveFrom(family: Family, z: Float64Array, prior: CurvePrior, st
   const { setting, belief } = prior;
   const at = (i: number): number => z[i] ?? 0;
   const sdRate = Math.hypot(WIDE.half, belief.sdLog) * (belief.sdLog < SPREAD.rate ? belief.sdLog / SPREAD.rate : 1);
-  const half = prior.half * Math.exp(-belief.meanLog + sdRate * at(0));
+  const waits = WAITS[family];
+  const half = (prior.half + (1 - waits) * prior.lag) * Math.exp(-belief.meanLog + sdRate * at(0));
   const [usual, spread] = STEEP[family];
   const [low, high] = prior.toleranceAbv;
   const tolerance = Math.max(low - 1, (low + high) / 2 + 0.5 + ((high - low) / 4) * at(6));
@@ -165,7 +179,7 @@ export function curveFrom(family: Family, z: Float64Array, prior: CurvePrior, st
   const reach = Math.min(1, Math.max(0.05, (tolerance - setting.startAbv) / Math.max(0.1, setting.dryAbv - setting.startAbv)));
   return {
     family,
-    lag: prior.lag * Math.exp(WIDE.lag * at(1)),
+    lag: waits * prior.lag * Math.exp(WIDE.lag * at(1)),
     half,
     steep: usual * Math.exp(spread * at(2)),
     order: family in ORDERS ? within(ORDERS[family as keyof typeof ORDERS], at(8)) : 1,

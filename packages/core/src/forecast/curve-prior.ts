@@ -1,3 +1,5 @@
+import { isTooCold } from '../ferment/judge-facts.js';
+import type { YeastKind } from '../reference/yeast-kinds-data.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import { cardinalFactor } from './cardinal-temperature.js';
 import type { CurvePrior } from './curve-families.js';
@@ -5,7 +7,7 @@ import { fermentSetting, typicalTraits, type FermentSetting } from './ferment-mo
 import type { Feed, ForecastInput } from './forecast-types.js';
 import { integrateFerment, STEP_DAYS } from './integrate-ferment.js';
 import { tempsBySteps } from './temp-profile.js';
-import { TEMPERATURE_POWERS, type RateBelief } from './traits-prior.js';
+import { WARMTH_ANSWERS, type RateBelief, type WarmthAnswer } from './traits-prior.js';
 import { warmClock, type WarmClock } from './warm-clock.js';
 
 /** What a forecast draws its curves about, and by which clocks. */
@@ -39,13 +41,13 @@ export function curvePrior(
   const yeast = yeastById(input.yeastId);
   const setting = fermentSetting(input.liquid, yeast, input.pitchGPerL);
   const steps = Math.ceil(horizonDays / STEP_DAYS);
-  const factors = tempsBySteps(input.tempProfile, STEP_DAYS, steps).map((t) => cardinalFactor(t, yeast.tempC));
+  const temps = tempsBySteps(input.tempProfile, STEP_DAYS, steps);
+  const factors = temps.map((t) => cardinalFactor(t, yeast.tempC));
   const seen = factors.slice(0, Math.max(1, Math.round(Math.max(lastDay, 1) / STEP_DAYS)));
   const mean = seen.reduce((a, b) => a + b, 0) / seen.length;
   const pace = mean >= LEAST_FACTOR ? mean : USUAL_FACTOR;
   const feeds = input.feeds ?? [];
   const hurried = hurry(setting, feeds, { lastDay, factors });
-  const speeds = Array.from(factors, (f, i) => (f / pace) * (i >= hurried.fromStep ? hurried.times : 1));
   // Its course at the pace so far, without the food to come, whose help is in the clock.
   const usual = courseOf(
     setting,
@@ -56,9 +58,37 @@ export function curvePrior(
   const half = Math.max(0.5, daysUntil(usual, setting, 0.5) - lag);
   return {
     prior: { setting, belief, lag: Math.max(0.1, lag), half, toleranceAbv: yeast.toleranceAbv },
-    clocks: TEMPERATURE_POWERS.map((power) => warmClock(speeds, power, STEP_DAYS)),
+    clocks: WARMTH_ANSWERS.map((answer) => {
+      const speeds = speedsOf(answer, { temps, factors, pace, seenSteps: seen.length, yeast });
+      return warmClock(
+        Array.from(speeds, (s, i) => s * (i >= hurried.fromStep ? hurried.times : 1)),
+        STEP_DAYS,
+      );
+    }),
     asleep: (factors.at(-1) ?? 0) === 0,
   };
+}
+
+interface Warmths {
+  readonly temps: Float64Array;
+  readonly factors: Float64Array;
+  /** Mean of the factors so far. */
+  readonly pace: number;
+  readonly seenSteps: number;
+  readonly yeast: YeastKind;
+}
+
+/** Speed in each step, beside the mean speed so far. */
+function speedsOf(answer: WarmthAnswer, { temps, factors, pace, seenSteps, yeast }: Warmths): Float64Array {
+  if ('power' in answer) return factors.map((f) => (f > 0 ? (f / pace) ** answer.power : 0));
+  // Below its least it sleeps, and above its most it dies, by whichever answer.
+  const sleeps = (t: number, i: number): boolean => isTooCold(yeast, t) || (factors[i] === 0 && t > yeast.tempC[2]);
+  const raw = temps.map((t, i) => (sleeps(t, i) ? 0 : answer.per10C ** (t / 10)));
+  const seen = raw.subarray(0, seenSteps);
+  const mean = seen.reduce((a, b) => a + b, 0) / seen.length;
+  // One that slept all its time so far has no pace of its own: a usual warmth stands for it.
+  const usual = mean > 0 ? mean : answer.per10C ** (yeast.tempC[1] / 10);
+  return raw.map((r) => r / usual);
 }
 
 function courseOf(setting: FermentSetting, heat: Float64Array, feeds: readonly Feed[]): Float64Array {

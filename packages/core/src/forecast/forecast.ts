@@ -1,16 +1,17 @@
 import { inRange, LIMITS } from '../errors/guards.js';
 import { expectedEnd } from '../ferment/expected-end.js';
+import { evenly } from '../numeric/normal.js';
 import { seededRandom, type Random } from '../numeric/random.js';
 import { temperedSample } from '../numeric/tempered-sampler.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
-import { curveFrom, evenly, FAMILIES, FAMILY_WEIGHTS, gravityOn, type Curve, type CurvePrior, type Family } from './curve-families.js';
+import { curveFrom, FAMILIES, FAMILY_WEIGHTS, gravityOn, type Curve, type CurvePrior, type Family } from './curve-families.js';
 import { curvePrior } from './curve-prior.js';
 import type { Forecast, ForecastInput } from './forecast-types.js';
 import { summariseCurves, type FittedCurve } from './forecast-summary.js';
 import { logLikelihoodOf } from './likelihood.js';
-import { chanceToStick, DIMENSIONS, driftFrom, powerIndex, rateBelief, TEMPERATURE_POWERS } from './traits-prior.js';
+import { chanceToStick, answerIndex, DIMENSIONS, driftFrom, rateBelief, WARMTH_ANSWERS } from './traits-prior.js';
 import { clockAt, type WarmClock } from './warm-clock.js';
 import { effectiveCount, LEAST_EFFECTIVE, normalised } from './weights.js';
 
@@ -131,7 +132,7 @@ function effectiveOf(drawn: readonly Weighed[]): number {
 /** Where a curve of a shape lies in the space that is drawn from. */
 function curveOf({ prior }: Run, { family, sticks }: Shape, z: Float64Array): { readonly curve: Curve; readonly power: number } {
   const stopsAt = sticks ? STICK_RANGE.min + (STICK_RANGE.max - STICK_RANGE.min) * evenly(z[DIMENSIONS] ?? 0) : 0;
-  const power = powerIndex(z[7] ?? 0);
+  const power = answerIndex(z[7] ?? 0);
   return { curve: curveFrom(family, z, prior, stopsAt), power };
 }
 
@@ -172,7 +173,7 @@ function stepsOf(value: Forecast, { prior: { setting, belief }, input }: Run, co
     {
       label: 'Readings',
       expression: `${input.readings.length} since pitching, each ±0.0011, one in ten rough and one in a hundred mistyped`,
-      result: `speed ${figure(value.rate.p50, 2)} × usual, among temperature answers ${TEMPERATURE_POWERS.length}`,
+      result: `speed ${figure(value.rate.p50, 2)} × usual, among ${WARMTH_ANSWERS.length} answers to warmth`,
       source: 'normal errors mixed with rough and gross ones',
     },
     {

@@ -1,3 +1,4 @@
+import { evenly } from '../numeric/normal.js';
 import type { Random } from '../numeric/random.js';
 import type { FermentSetting } from './ferment-model.js';
 import type { PastFerment } from './forecast-types.js';
@@ -9,12 +10,20 @@ export const DIMENSIONS = 9;
 export const SPREAD = {
   rate: 0.6,
   rateWithinMaker: 0.2,
-  temperaturePower: 0.3,
   drift: 0.35,
 } as const;
 
-/** Answers to temperature are drawn from a few, so that their tables are made once. */
-export const TEMPERATURE_POWERS: readonly number[] = [-2, -1.5, -1, -0.5, 0, 0.5, 1, 1.5, 2].map((z) => Math.exp(SPREAD.temperaturePower * z));
+/**
+ * How a ferment may answer to warmth: by a power of its kind's cardinal curve, which cold nearly stops, or by so many times
+ * as fast for ten degrees, which slows less.
+ */
+export type WarmthAnswer = { readonly power: number } | { readonly per10C: number };
+
+/** Answers are drawn from a few, so that their tables are made once: neighbours are alike. @source our estimate; two to three times for ten degrees is usual of living things */
+export const WARMTH_ANSWERS: readonly WarmthAnswer[] = [
+  ...[1.6, 2.2, 3].map((per10C) => ({ per10C })),
+  ...[-1.5, -0.75, 0, 0.75, 1.5].map((z) => ({ power: Math.exp(0.3 * z) })),
+];
 
 /** What is believed of the speed before any reading. */
 export interface RateBelief {
@@ -38,8 +47,8 @@ export function rateBelief(history: readonly PastFerment[]): RateBelief {
   return { meanLog: (count / within / precision) * mean, sdLog: Math.sqrt(1 / precision + within) };
 }
 
-/** Which of the few answers to temperature a normal stands for. */
-export const powerIndex = (z: number): number => Math.min(TEMPERATURE_POWERS.length - 1, Math.max(0, Math.round(z * 2 + 4)));
+/** Which of the few answers a normal stands for. */
+export const answerIndex = (z: number): number => Math.min(WARMTH_ANSWERS.length - 1, Math.floor(evenly(z) * WARMTH_ANSWERS.length));
 
 /** How the days to come differ from those gone by: nobody can read that off the log. */
 export const driftFrom = (random: Random): number => Math.exp(SPREAD.drift * random.normal());

@@ -8,13 +8,12 @@ export interface WarmClock {
  * Winds a clock on which a day in the warmth so far is a day.
  *
  * @param speeds - of each step, beside the mean speed so far; 0 where it sleeps
- * @param power - how sharply this ferment answers to temperature, 1 for typical
  * @param stepDays - length of a step
  * @returns the clock
  */
-export function warmClock(speeds: readonly number[], power: number, stepDays: number): WarmClock {
+export function warmClock(speeds: readonly number[], stepDays: number): WarmClock {
   const ticks = new Float64Array(speeds.length + 1);
-  speeds.forEach((speed, i) => (ticks[i + 1] = (ticks[i] ?? 0) + (speed > 0 ? speed ** power : 0) * stepDays));
+  speeds.forEach((speed, i) => (ticks[i + 1] = (ticks[i] ?? 0) + speed * stepDays));
   return { stepDays, ticks };
 }
 

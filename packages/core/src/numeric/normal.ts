@@ -22,3 +22,6 @@ export function normalCdf(z: number): number {
 export function normalPdf(z: number): number {
   return Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI);
 }
+
+/** A standard normal as a share, 0–1, spread nearly evenly. @source the logistic curve stands in for the normal's integral, to two in a hundred */
+export const evenly = (z: number): number => 1 / (1 + Math.exp(-1.7 * z));
