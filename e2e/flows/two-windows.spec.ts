@@ -105,6 +105,7 @@ it('a form begun in one window is offered in the other, and brought over when as
   await two.says(/Another window has begun this form/);
   expect(await pageTwo.$eval('textarea[name=text]', (el) => el.value)).toBe('');
   await two.press('Bring it here');
+  await pageTwo.waitForFunction(() => document.querySelector<HTMLTextAreaElement>('textarea[name=text]')?.value !== '');
   expect(await pageTwo.$eval('textarea[name=text]', (el) => el.value)).toBe('half a thought');
   await pageOne.close();
   await pageTwo.close();

@@ -6,9 +6,6 @@ const centred = (handle: ElementHandle): Promise<void> => handle.evaluate((el) =
 /** A machine that is busy with other tests may take its time; nothing is measured by this. */
 const SAID_WITHIN_MS = 90_000;
 
-/** A page that has asked for nothing for so long has what it needs. */
-const IDLE_MS = 150;
-
 /** Waits until something has stayed in its place for some frames: what was typed may still move the page. */
 const still = (handle: ElementHandle): Promise<void> =>
   handle.evaluate(
@@ -38,10 +35,9 @@ export class Bench {
   ) {}
 
   async open(path: string): Promise<void> {
-    await this.page.goto(`${this.url}${path}`, { waitUntil: 'load' });
-    await this.page.waitForSelector('main h1');
     // A batch's page keeps one stream open for its devices.
-    await this.page.waitForNetworkIdle({ idleTime: IDLE_MS, concurrency: 2 });
+    await this.page.goto(`${this.url}${path}`, { waitUntil: 'networkidle2' });
+    await this.page.waitForSelector('main h1');
   }
 
   /** Types into the field of a name, replacing what is there. */

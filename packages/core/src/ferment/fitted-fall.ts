@@ -1,4 +1,5 @@
 import { DAY_MS } from '../quantity/days.js';
+import { EPS } from './judge-facts.js';
 import type { GravityReading } from './reading.js';
 
 /** How gravity fell over some readings, each counting alike. */
@@ -68,7 +69,6 @@ export function steadyFrom(readings: readonly GravityReading[], equalSg: number)
 }
 
 function isSteady(run: readonly GravityReading[], equalSg: number): boolean {
-  const EPS = 1e-6;
   const [first, last] = [run[0], run.at(-1)];
   if (!first || !last) return false;
   if (run.length === 2) return Math.abs(first.sg - last.sg) <= equalSg + EPS;
@@ -91,7 +91,7 @@ function tellingRun(readings: readonly GravityReading[], to: number): readonly G
     const start = readings[i];
     if (!start || !end) break;
     const days = (Date.parse(end.at) - Date.parse(start.at)) / DAY_MS;
-    if (days >= CLEAR_DAYS || (days >= 1 && start.sg - end.sg >= CLEAR_FALL_SG)) return readings.slice(i, to + 1);
+    if (days >= CLEAR_DAYS || (days >= 1 && start.sg - end.sg >= CLEAR_FALL_SG - EPS)) return readings.slice(i, to + 1);
   }
   return readings.slice(0, to + 1);
 }

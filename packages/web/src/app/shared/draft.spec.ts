@@ -41,6 +41,17 @@ describe('a draft', () => {
     expect(draft().fields()).toEqual({ a: '', b: 'x' });
     expect(Object.keys(localStorage)).toEqual([]);
   });
+  it('is emptied of what was filed, and keeps what was typed while it was on its way', () => {
+    const form = draft();
+    form.set('a', 'jar');
+    form.set('b', 'y');
+    const filed = form.fields();
+    form.set('a', 'next jar');
+    form.clear(filed, { a: '', b: 'x' });
+    expect(form.fields()).toEqual({ a: 'next jar', b: 'x' });
+    form.clear(form.fields(), { a: '', b: 'x' });
+    expect(form.fields()).toEqual({ a: '', b: 'x' });
+  });
   it('leaves nothing behind when a form is only opened', () => {
     draft();
     TestBed.tick();

@@ -17,6 +17,8 @@ export interface Draft<T extends DraftFields> {
    * elsewhere.
    */
   readonly fill: (stored: T) => void;
+  /** Empties the form of what was filed, for the next of its kind: what was typed while it was on its way stays. */
+  readonly clear: (filed: T, next: T) => void;
   /** Forgets the draft once it is filed. */
   readonly forget: () => void;
 }
@@ -45,6 +47,13 @@ function restored<T extends DraftFields>(initial: T, stored: StoredDraft | null)
   if (!stored) return initial;
   const known = Object.entries(stored.fields).filter(([field, value]) => field in initial && typeof value === 'string');
   return { ...initial, ...Object.fromEntries(known) };
+}
+
+/** Each field as it begins anew, where it still holds what was filed. */
+function withoutFiled<T extends DraftFields>(now: T, filed: T, next: T): T {
+  const sent = new Map<string, unknown>(Object.entries(filed));
+  const typedSince = Object.entries(now).filter(([field, value]) => value !== sent.get(field));
+  return { ...next, ...Object.fromEntries(typedSince) };
 }
 
 /** Drafts of a form that are not this window's, newest first. */
@@ -110,6 +119,7 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
       untouched = stored;
       fields.set(stored);
     },
+    clear: (filed, next) => fields.update((now) => withoutFiled(now, filed, next)),
     forget: () => {
       kept = false;
       removeStored(own);

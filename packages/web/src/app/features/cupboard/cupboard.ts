@@ -73,7 +73,8 @@ export class Cupboard {
   }
 
   protected async add(): Promise<void> {
-    const { name, kind, capacity } = this.draft.fields();
+    const typed = this.draft.fields();
+    const { name, kind, capacity } = typed;
     const read = readQuantity(this.units, capacity, 'volume');
     const capacityL = read === null ? this.usual().capacityL : read.ok ? read.value.value : 0;
     if (name.trim() === '' || !(capacityL >= 0.5 && capacityL <= 1000)) {
@@ -83,6 +84,6 @@ export class Cupboard {
     const vessel = { id: newId(), name: name.trim(), kind: kind as VesselKindId, capacityL };
     const { refused } = await this.larder.addVessel(vessel);
     this.refusal.set(refused);
-    if (refused === null) this.draft.fields.set({ name: '', kind, capacity: '' });
+    if (refused === null) this.draft.clear(typed, { name: '', kind, capacity: '' });
   }
 }

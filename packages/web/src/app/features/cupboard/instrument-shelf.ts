@@ -35,7 +35,8 @@ export class InstrumentShelf {
   protected readonly usual = this.units.temperature(USUAL_C);
 
   protected async add(): Promise<void> {
-    const { name, calibrated, posts } = this.draft.fields();
+    const typed = this.draft.fields();
+    const { name, calibrated, posts } = typed;
     const kind = this.kind();
     const read = readQuantity(this.units, calibrated, 'temperature');
     if (!kind || name.trim() === '' || read?.ok === false) {
@@ -59,6 +60,6 @@ export class InstrumentShelf {
     };
     const refused = await this.larder.save({ shelf: 'instruments', card });
     this.refusal.set(refused);
-    if (refused === null) this.draft.fields.set({ ...EMPTY, kind: kind.id });
+    if (refused === null) this.draft.clear(typed, { ...EMPTY, kind: kind.id });
   }
 }

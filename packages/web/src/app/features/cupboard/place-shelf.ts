@@ -30,7 +30,8 @@ export class PlaceShelf {
   private readonly like = computed(() => USUAL_PLACES.find((p) => p.id === this.draft.fields().like) ?? USUAL_PLACES[0]);
 
   protected async add(): Promise<void> {
-    const name = this.draft.fields().name.trim();
+    const typed = this.draft.fields();
+    const name = typed.name.trim();
     const like = this.like();
     if (name === '' || !like) {
       this.refusal.set('Give it the name you move batches to, such as the shed.');
@@ -39,6 +40,6 @@ export class PlaceShelf {
     const place: PlaceDto = { id: newId(), version: 0, name, monthlyC: [...like.monthlyC] };
     const refused = await this.larder.save({ shelf: 'places', card: place });
     this.refusal.set(refused);
-    if (refused === null) this.draft.fields.set(EMPTY);
+    if (refused === null) this.draft.clear(typed, EMPTY);
   }
 }

@@ -68,7 +68,8 @@ export class SupplyShelf {
 
   protected async add(): Promise<void> {
     const offer = this.offer();
-    const { amount: amountText, packetG: packetText, until } = this.draft.fields();
+    const typed = this.draft.fields();
+    const { amount: amountText, packetG: packetText, until } = typed;
     if (!offer) return;
     const amount = this.amountOf(offer, amountText);
     const packet = offer.unit === 'packet' ? readNumber(packetText, 'packetG') : null;
@@ -81,7 +82,7 @@ export class SupplyShelf {
     const bestBefore = until === '' ? null : until;
     const refused = await this.larder.save({ shelf: 'supplies', card: { id: newId(), version: 0, kind, refId, name, amount, unit, packetG, bestBefore } });
     this.refusal.set(refused);
-    if (refused === null) this.draft.fields.set({ ...EMPTY, what: this.draft.fields().what });
+    if (refused === null) this.draft.clear(typed, { ...EMPTY, what: typed.what });
   }
 
   /** How much there is of it, or why that cannot be read. */
