@@ -15,7 +15,10 @@ const GROUPS = {
     mutate: ['log/sealing', 'log/bottling-check', 'log/check-entry', 'log/sealed-gas-of', 'finish/stabilise-dose'],
     tests: ['log/sealing', 'log/seal-way', 'log/sealed-gas-of', 'log/bottling-check', 'log/check-entry', 'finish/stabilise-dose'],
   },
-  verdict: { mutate: ['ferment/judge-fermentation', 'ferment/fitted-fall'], tests: ['ferment/ferment', 'ferment/verdict-words', 'ferment/hints'] },
+  verdict: {
+    mutate: ['ferment/judge-fermentation', 'ferment/fitted-fall'],
+    tests: ['ferment/ferment', 'ferment/fitted-fall', 'ferment/verdict-words', 'ferment/hints', 'log/sealing', 'log/seal-way', 'log/judge-help'],
+  },
   dose: { mutate: ['adjust/sulfite-dose', 'yeast/pitch-cautions', 'yeast/pitch-rate'], tests: ['adjust/adjust', 'adjust/corrections', 'adjust/feed'] },
   room: { mutate: ['rack/headspace', 'care/blow-off-risk'], tests: ['rack/rack', 'care/care'] },
 };

@@ -1,7 +1,7 @@
 import { caution } from '../cautions/catalogue.js';
 import { headspaceCheck } from '../rack/headspace.js';
 import { isTooCold } from '../ferment/judge-facts.js';
-import { provesFinished, type Verdict } from '../ferment/verdict.js';
+import { isAtRest, type Verdict } from '../ferment/verdict.js';
 import { abvOf, dryGravityOf, gravityOf } from '../liquid/views.js';
 import type { BatchState } from '../log/batch-state.js';
 import { calendarDays, dateAfter, dayText } from '../quantity/days.js';
@@ -63,7 +63,7 @@ export function careNotes(
 ): readonly CareNote[] {
   if (!state.liquid || state.keg) return [];
   const notes: CareNote[] = [];
-  const working = verdict !== null && !provesFinished(verdict.status);
+  const working = verdict !== null && !isAtRest(verdict.status);
   const fills = state.vessels.flatMap((fill) => {
     const vessel = context.vessels.find((v) => v.id === fill.vesselId);
     return vessel ? [{ ...vessel, volumeL: fill.volumeL }] : [];

@@ -14,6 +14,8 @@ export interface Keeping {
   /** % by volume. */
   readonly abv: number;
   readonly sparkling: boolean;
+  /** Gas were the sugar to wake that sulfite and sorbate hold; null where there is none. */
+  readonly wakesVolumes?: number | null;
   /** Free sulfite when it was filled, mg/L. */
   readonly freeSo2MgPerL: number;
   readonly lots: readonly { readonly kindId: string }[];
@@ -32,6 +34,9 @@ const CLOSURE_SHARE: Readonly<Record<BottleKind['closure'], number>> = { crown: 
 /** A still drink with less free sulfite than this has nothing against the air in its neck. @source estimate */
 const GUARDED_MG_PER_L = 10;
 const UNGUARDED_SHARE = 0.6;
+/** Sugar under sorbate: a first bottle after a week, all within weeks. @source usual practice; six weeks are our estimate */
+const HELD_WAIT_DAYS = 7;
+const HELD_KEEP_DAYS = 42;
 /** It drinks well for so long at least, once it is ready. */
 const LEAST_SPAN_DAYS = 14;
 
@@ -43,6 +48,9 @@ const LEAST_SPAN_DAYS = 14;
  * @returns both dates; our estimate, so taste decides
  */
 export function readyWindow(input: Keeping, zone?: string): ReadyWindow {
+  // Sorbate only slows yeast: such bottles are opened week by week, and are not for keeping.
+  if (input.wakesVolumes !== null && input.wakesVolumes !== undefined)
+    return { from: dateAfter(input.bottledAt, HELD_WAIT_DAYS, zone), bestUntil: dateAfter(input.bottledAt, HELD_KEEP_DAYS, zone) };
   const over = Math.max(0, input.abv - 5);
   const wait = (input.sparkling ? SPARKLING_WAIT_DAYS : STILL_WAIT_DAYS) + over * WAIT_DAYS_PER_ABV_OVER_5;
   const guarded = input.sparkling || input.freeSo2MgPerL >= GUARDED_MG_PER_L ? 1 : UNGUARDED_SHARE;

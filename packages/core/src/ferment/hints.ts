@@ -1,7 +1,7 @@
 import { mentions } from '../log/mentions.js';
 import { daysBetween, dayText } from '../quantity/days.js';
 import type { Evidence, FermentStatus } from './verdict.js';
-import { provesFinished } from './verdict.js';
+import { isAtRest } from './verdict.js';
 
 /** Something seen or smelt in passing: it may point somewhere, and never proves anything. */
 export interface Hint {
@@ -41,7 +41,7 @@ export function hintEvidence(hints: readonly Hint[], status: FermentStatus, toda
   return (['bubbles', 'clarity', 'smell'] as const).flatMap((of) => {
     const newest = hints.filter((h) => h.of === of).reduce<Hint | null>((last, h) => (last === null || h.at >= last.at ? h : last), null);
     if (!newest || daysBetween(newest.at, today) > FRESH_DAYS) return [];
-    return lineOf(newest, provesFinished(status), zone) ?? [];
+    return lineOf(newest, isAtRest(status), zone) ?? [];
   });
 }
 

@@ -22,7 +22,7 @@ import { expectedEnd } from './expected-end.js';
 import { fallRates, steadyFrom } from './fitted-fall.js';
 import { lastBegun } from './next-reading.js';
 import { siftReadings, type GravityReading } from './reading.js';
-import { provesFinished, type FermentStatus, type Verdict } from './verdict.js';
+import { provesFinished, type JudgedStatus, type Verdict } from './verdict.js';
 import { evidenceFor, nextFor, questionedEvidence, sentenceFor, tooFew } from './verdict-words.js';
 
 /** Distance above the end at which a lone reading may or may not be the end. */
@@ -142,7 +142,7 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
 
 const meanSg = (readings: readonly GravityReading[]): number => readings.reduce((sum, r) => sum + r.sg, 0) / readings.length;
 
-function statusOf(facts: Facts, first: GravityReading): FermentStatus {
+function statusOf(facts: Facts, first: GravityReading): JudgedStatus {
   const { last, restSg, endSg, steadyDays, usable, tooCold, abvNow, toleranceAbv, leftGPerL } = facts;
   const dry = !facts.stopsAtTolerance && restSg <= endSg + AT_END_SG + EPS;
   const asleep = tooCold && leftGPerL > NOTHING_LEFT_G_PER_L;

@@ -3,7 +3,7 @@ import { figure, gravityText } from '../worked/figures.js';
 import { AT_END_SG, EPS, PROOF_DAYS, SHORT_PROOF_DAYS, TOUCH_HIGH_SG, type Facts, type JudgeInput } from './judge-facts.js';
 import { firstReadingOn, nextReading } from './next-reading.js';
 import type { GravityReading } from './reading.js';
-import type { Evidence, FermentStatus, NextAction, Verdict } from './verdict.js';
+import type { Evidence, FermentStatus, JudgedStatus, NextAction, Verdict } from './verdict.js';
 import { afterHelp, helpEvidence, helpSince } from './help.js';
 import { isWorking } from './verdict.js';
 import { countText } from '../quantity/count-text.js';
@@ -60,7 +60,7 @@ function readNext(input: JudgeInput, dueOn: string, why: string, first = ''): Ne
 }
 
 /** The verdict in one plain sentence. */
-export function sentenceFor(facts: Facts, status: FermentStatus): string {
+export function sentenceFor(facts: Facts, status: JudgedStatus): string {
   const now = gravityText(facts.last.sg);
   const end = gravityText(facts.endSg);
   switch (status) {
@@ -197,7 +197,7 @@ function warmWords({ tempC, input }: Facts, [low, high]: readonly [number, numbe
 }
 
 /** What to do next, and when. */
-export function nextFor(facts: Facts, status: FermentStatus): NextAction {
+export function nextFor(facts: Facts, status: JudgedStatus): NextAction {
   const { input, last } = facts;
   const today = dateAfter(input.today, 0, input.zone);
   const since = dateAfter(last.at, 0, input.zone);

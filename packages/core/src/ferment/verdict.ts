@@ -1,4 +1,4 @@
-/** The nine things that can be said of a ferment. */
+/** The ten things that can be said of a ferment. */
 export type FermentStatus =
   | 'not-started'
   | 'working'
@@ -6,9 +6,13 @@ export type FermentStatus =
   | 'finished-dry'
   | 'finished-at-tolerance'
   | 'settled-short'
+  | 'held'
   | 'stalled'
   | 'too-cold'
   | 'too-few-readings';
+
+/** What readings alone can say. */
+export type JudgedStatus = Exclude<FermentStatus, 'held'>;
 
 /** One sentence of evidence, and which way it speaks. */
 export interface Evidence {
@@ -51,6 +55,7 @@ export const STATUS_WORDS: Readonly<Record<FermentStatus, string>> = Object.free
   'finished-dry': 'finished dry',
   'finished-at-tolerance': 'stopped at the yeast’s limit',
   'settled-short': 'settled a touch high',
+  held: 'held by sulfite and sorbate',
   stalled: 'stuck',
   'too-cold': 'cannot tell yet',
   'too-few-readings': 'cannot tell yet',
@@ -70,3 +75,6 @@ export function isWorking(status: FermentStatus | undefined): boolean {
 export function provesFinished(status: FermentStatus): boolean {
   return status === 'finished-dry' || status === 'finished-at-tolerance' || status === 'settled-short';
 }
+
+/** Whether nothing is waited for any more: its end is proven, or sulfite and sorbate hold it. */
+export const isAtRest = (status: FermentStatus): boolean => provesFinished(status) || status === 'held';

@@ -1,6 +1,6 @@
 import { calendarDays, dateAfter, dayText } from '../quantity/days.js';
 import { figure, gravityText } from '../worked/figures.js';
-import { provesFinished, type FermentStatus } from '../ferment/verdict.js';
+import { isAtRest, type FermentStatus } from '../ferment/verdict.js';
 import { LEAST_EFFECTIVE } from './weights.js';
 import type { Forecast } from './forecast-types.js';
 
@@ -32,7 +32,8 @@ export interface ForecastMoment {
 
 /** Why a forecast names no day; null when it does. */
 function silence({ chanceStuck, effectiveMembers }: Forecast, status: FermentStatus | undefined): string | null {
-  if (status !== undefined && provesFinished(status)) return 'It has ended: its readings show it.';
+  if (status !== undefined && isAtRest(status))
+    return status === 'held' ? 'Sulfite and sorbate hold it, so nothing is waited for.' : 'It has ended: its readings show it.';
   if (chanceStuck > LIKELY_STUCK) return 'It looks stuck: by these readings it will not get there by itself.';
   if (status === 'stalled' || status === 'not-started') return 'It stands still, so no day can be named until it goes again.';
   if (status === 'too-cold') return 'It sleeps in the cold, so no day can be named until it is warm.';

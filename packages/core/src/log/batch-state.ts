@@ -21,6 +21,8 @@ export interface Crate {
   readonly lots: readonly { readonly kindId: string; readonly filled: number; readonly left: number }[];
   readonly testBottle: boolean;
   readonly co2Volumes: number;
+  /** What it would have were the sugar to wake that sulfite and sorbate hold; null where there is none. */
+  readonly wakesVolumes: number | null;
   readonly sparkling: boolean;
   readonly abv: number;
   /** What is in the bottles, the priming sugar fermented, and the must it came from. */

@@ -1,10 +1,13 @@
 import { judgeFermentation } from '../ferment/judge-fermentation.js';
 import { warmings } from '../ferment/help.js';
-import type { Verdict } from '../ferment/verdict.js';
+import { heldVerdict } from '../ferment/held-verdict.js';
+import { provesFinished, type Verdict } from '../ferment/verdict.js';
 import type { JudgeInput } from '../ferment/judge-facts.js';
+import { fermentableGPerL } from '../liquid/views.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import type { Worked } from '../worked/worked.js';
 import type { BatchState } from './batch-state.js';
+import { holdsDose } from './sealing.js';
 
 /** What the words and days of a verdict follow, beside the log. */
 export type JudgedBy = Pick<JudgeInput, 'school' | 'waits'>;
@@ -19,7 +22,7 @@ export type JudgedBy = Pick<JudgeInput, 'school' | 'waits'>;
  */
 export function judgeState(state: BatchState, today: string, { school, waits }: JudgedBy = {}): Worked<Verdict> | null {
   if (!state.pitchedAt || !state.must || !state.yeastId || !state.liquid || state.keg) return null;
-  return judgeFermentation({
+  const found = judgeFermentation({
     readings: state.readings,
     liquid: state.must,
     yeast: yeastById(state.yeastId),
@@ -36,4 +39,7 @@ export function judgeState(state: BatchState, today: string, { school, waits }: 
     ...(school === undefined ? {} : { school }),
     ...(waits === undefined ? {} : { waits }),
   });
+  if (state.stabilisedAt === null || !holdsDose(state) || provesFinished(found.value.status)) return found;
+  const held = { stabilisedAt: state.stabilisedAt, sugarGPerL: fermentableGPerL(state.liquid), today, zone: state.zone };
+  return { ...found, value: heldVerdict(found.value, held) };
 }

@@ -19,6 +19,7 @@ import { fed } from './replay-feeds.js';
 import { blended, split } from './replay-pours.js';
 import { originalBy, read } from './replay-readings.js';
 import { both, moveGravity, primed, stabilised, sugared, tested } from './replay-sugar.js';
+import { holdsDose } from './sealing.js';
 import { asIfDry, neverRead, sealedGasOf } from './sealed-gas-of.js';
 
 /**
@@ -210,7 +211,7 @@ function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {
     capColour: payload.capColour,
     lots: payload.bottles.map((b) => ({ kindId: b.kindId, filled: b.count, left: b.count })),
     testBottle: payload.testBottle,
-    co2Volumes: fizzOf(state),
+    ...fizzOf(state),
     sparkling: state.primed !== null,
     abv: abvOf(drink),
     drink: { liquid: drink, must: state.must },
@@ -221,13 +222,18 @@ function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {
   return emptied(state, loseVolume(liquid, Math.min(liquid.volumeL, filledL + payload.lossL)));
 }
 
-/** The fizz the bottles will have: what is still in it, and what all the sugar in it makes. */
-function fizzOf(state: Draft): number {
+/** Sugar that sorbate holds is told of from this on, volumes. @source estimate: less is a haze of bubbles at most */
+const WAKES_FROM_VOLUMES = 0.3;
+
+/** The fizz the bottles will have: what is still in it, and what all the sugar in it makes, where nothing holds its yeast. */
+function fizzOf(state: Draft): Pick<BatchState['crates'][number], 'co2Volumes' | 'wakesVolumes'> {
   const found = sealedGasOf(state);
-  if (!found) return 0;
+  if (!found) return { co2Volumes: 0, wakesVolumes: null };
   const gas = neverRead(state) ? asIfDry(found) : found;
   const { residual, weighed, leftover } = gasParts(gas);
-  return residual + weighed + leftover;
+  const all = residual + weighed + leftover;
+  if (!holdsDose(state)) return { co2Volumes: all, wakesVolumes: null };
+  return { co2Volumes: residual, wakesVolumes: weighed + leftover > WAKES_FROM_VOLUMES ? all : null };
 }
 
 function unsealed(state: Draft, { at }: EntryOf<'unsealed'>): Patch {

@@ -13,7 +13,7 @@ export type SealWay = 'proven' | 'ended-high' | 'stabilised' | 'unread' | 'unpro
 export const UNREAD_DAYS = 56;
 
 /** Whether the whole dose of sulfite and sorbate is still in it. */
-function holdsDose(state: BatchState): boolean {
+export function holdsDose(state: BatchState): boolean {
   // Sulfite leaves with time, and that it was whole was asked when it went in; sorbate is only thinned.
   return state.stabilisedAt !== null && state.liquid !== null && holdsSorbate(state.liquid);
 }

@@ -1,6 +1,6 @@
 import { readyWindow } from '../cellar/ready-window.js';
 import { RELEASE_HOURS } from '../care/care-notes.js';
-import { provesFinished, type Verdict } from '../ferment/verdict.js';
+import { isAtRest, type Verdict } from '../ferment/verdict.js';
 import type { BatchState, RunningPlan } from '../log/batch-state.js';
 import type { TimedPlan } from '../log/entry.js';
 import { calendarDays, dateAfter, daysBetween, dayText } from '../quantity/days.js';
@@ -127,7 +127,7 @@ function careJobs({ batchName, state, verdict }: JobsInput, add: Add): void {
       'Has it cleared? Hold a glass of it before a lamp. Rack it off what has settled.',
     );
   }
-  if (vent?.vent === 'loose-cap' && verdict && !provesFinished(verdict.status)) {
+  if (vent?.vent === 'loose-cap' && verdict && !isAtRest(verdict.status)) {
     const due = new Date(Date.parse(vent.at) + RELEASE_HOURS * 3_600_000).toISOString();
     add('release', vent.at, due, `Let the gas out of ${batchName}`, `Its cap is only loosened. Three times a day, next from ${hourIn(due, state.zone)}.`);
   }
@@ -204,6 +204,9 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
       return;
     case 'finished-at-tolerance':
       add('stabilise', cause, verdict.next.dueOn, `Find out what sugar is left in ${batchName}`, verdict.next.text);
+      return;
+    case 'held':
+      add('bottle', cause, verdict.next.dueOn, `Bottle or keg ${batchName}`, `${verdict.sentence} ${verdict.next.text}`);
       return;
     case 'finished-dry':
     case 'settled-short':

@@ -1,7 +1,7 @@
 import { readyWindow } from '../cellar/ready-window.js';
 import { PROOF_DAYS } from '../ferment/judge-facts.js';
 import type { Method } from './method.js';
-import { provesFinished, type FermentStatus } from '../ferment/verdict.js';
+import { isAtRest, type FermentStatus } from '../ferment/verdict.js';
 import { STAGES, type BatchState, type Stage } from '../log/batch-state.js';
 import { plannedDates } from './planned-dates.js';
 import { calendarDays, dateAfter, dayText } from '../quantity/days.js';
@@ -79,7 +79,7 @@ function daysAhead(
 ): ReadonlyMap<Stage, string> {
   const crate = state.crates.at(-1);
   if (crate) return new Map([['drink', readyWindow(crate, state.zone).from]]);
-  const ended = status !== null && provesFinished(status);
+  const ended = status !== null && isAtRest(status);
   if (ended || (state.pitchedAt !== null && state.readings.length > 0 && endOn === null)) return new Map();
   if (endOn !== null) {
     const { restDays, firstBottleDays } = method.waits;
@@ -107,7 +107,7 @@ function daysAhead(
 /** Racking does not end a ferment, and an end without racking leads to it: the verdict knows, the log alone does not. */
 function standsAt(state: BatchState, status: FermentStatus | null): Stage {
   if (status === null || state.primed || state.stabilisedAt || state.stage === 'drink') return state.stage;
-  if (!provesFinished(status)) return 'ferment';
+  if (!isAtRest(status)) return 'ferment';
   return state.rackedAt ? 'rest' : 'rack';
 }
 

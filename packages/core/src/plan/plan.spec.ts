@@ -39,6 +39,7 @@ const crate = (bottledDaysAgo: number, changes: Partial<Crate> = {}): Crate => (
   lots: [{ kindId: 'crown-500', filled: 20, left: 20 }],
   testBottle: true,
   co2Volumes: 2.6,
+  wakesVolumes: null,
   sparkling: true,
   abv: 6.5,
   drink: { liquid, must: liquid },

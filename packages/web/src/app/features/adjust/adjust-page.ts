@@ -3,7 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { CarbonateId, CoreError, Liquid, Need, SulfiteForm } from '@trug/core';
 import { NUTRIENTS } from '@trug/core/adjust/nutrient-plan';
-import { provesFinished } from '@trug/core/ferment/verdict';
+import { isAtRest } from '@trug/core/ferment/verdict';
 import { phOf, taOf, type AcidId } from '@trug/core/liquid/acid-chemistry';
 import { dryAbvOf, fermentedShare, gravityOf } from '@trug/core/liquid/views';
 import { effectiveEntries } from '@trug/core/log/effective-entries';
@@ -120,7 +120,7 @@ export class AdjustPage {
       bentoniteIn: standing.some((e) => e.kind === 'addition' && e.payload.what === 'bentonite'),
       sulfitedHoursAgo: state.sulfitedAt === null ? null : daysBetween(state.sulfitedAt, this.writer.now()) * 24,
       fermentedFraction: fermentedShare(liquid, must),
-      stage: state.pitchedAt === null ? 'must' : provesFinished(view.verdict?.value.status ?? 'working') ? 'finished' : 'working',
+      stage: state.pitchedAt === null ? 'must' : isAtRest(view.verdict?.value.status ?? 'working') ? 'finished' : 'working',
       phMeasured: standing.some((e) => e.kind === 'blended' || ((e.kind === 'filled' || e.kind === 'reading') && e.payload.ph !== null)),
       given: this.given(),
     });

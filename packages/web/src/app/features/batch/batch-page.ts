@@ -5,7 +5,7 @@ import { Store } from '@ngrx/store';
 import type { Forecast } from '@trug/core';
 import { deviceNow } from '@trug/core/device/device-now';
 import { forDeviceForecast, type DeviceGravity, type DeviceReading } from '@trug/core/device/device-tracks';
-import { provesFinished } from '@trug/core/ferment/verdict';
+import { isAtRest } from '@trug/core/ferment/verdict';
 import { phOf } from '@trug/core/liquid/acid-chemistry';
 import { likelyEndOn } from '@trug/core/forecast/forecast-words';
 import { fermentableGPerL, gravityOf } from '@trug/core/liquid/views';
@@ -59,7 +59,7 @@ export class BatchPage {
     computation: (quiet, before) => quiet?.flatMap(forDeviceForecast) ?? before?.value ?? [],
   });
   protected readonly deviceNotes = computed(() => {
-    const proven = provesFinished(this.view()?.verdict?.value.status ?? 'working');
+    const proven = isAtRest(this.view()?.verdict?.value.status ?? 'working');
     return this.feed.series().flatMap((series) => {
       const now = deviceNow(series);
       if (!now) return [];

@@ -4,7 +4,7 @@ import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { VesselFill } from '@trug/core';
 import { caution } from '@trug/core/cautions/catalogue';
-import { provesFinished } from '@trug/core/ferment/verdict';
+import { isAtRest } from '@trug/core/ferment/verdict';
 import { fitVessels } from '@trug/core/rack/fit-vessels';
 import { FOAM_ROOM_FRACTION, headspaceCheck } from '@trug/core/rack/headspace';
 import { leftoverWays, type LeftoverWay } from '@trug/core/rack/leftover-ways';
@@ -132,7 +132,7 @@ export class RackPage {
   });
   private readonly resting = computed(() => {
     const status = this.view()?.verdict?.value.status;
-    return status !== undefined && provesFinished(status);
+    return status !== undefined && isAtRest(status);
   });
   protected readonly cards = computed(() => {
     const stage = this.resting() ? 'resting' : 'working';

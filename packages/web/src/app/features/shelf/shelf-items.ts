@@ -1,6 +1,6 @@
 import type { VesselDto } from '@trug/contract/plain';
 import type { Crate } from '@trug/core';
-import { provesFinished, STATUS_WORDS } from '@trug/core/ferment/verdict';
+import { isAtRest, STATUS_WORDS } from '@trug/core/ferment/verdict';
 import { gravityOf } from '@trug/core/liquid/views';
 import { calendarDays } from '@trug/core/quantity/days';
 import type { DrinkLook } from '../../shared/vessel/vessel';
@@ -81,7 +81,7 @@ function stageLine(view: BatchView, now: string, units: Units): string {
   if (!state.pitchedAt) return state.sulfitedAt ? `sulfited ${units.hour(state.sulfitedAt)}, ${units.day(state.sulfitedAt)}` : 'waiting for yeast';
   const day = `day ${calendarDays(state.pitchedAt, now, state.zone)}`;
   const status = verdict?.value.status;
-  const word = status && (provesFinished(status) || status === 'stalled') ? ` · ${STATUS_WORDS[status]}` : heat;
+  const word = status && (isAtRest(status) || status === 'stalled') ? ` · ${STATUS_WORDS[status]}` : heat;
   return `${day}${word}`;
 }
 

@@ -4,7 +4,7 @@ import type { DeviceReading, Forecast } from '@trug/core';
 import { feedOf, usualFeedG, type WeighedFeed } from '@trug/core/adjust/feed';
 import { NUTRIENTS } from '@trug/core/adjust/nutrient-plan';
 import { attempt } from '@trug/core/errors/attempt';
-import { provesFinished, type FermentStatus } from '@trug/core/ferment/verdict';
+import { isAtRest, type FermentStatus } from '@trug/core/ferment/verdict';
 import { forecastWords } from '@trug/core/forecast/forecast-words';
 import { fermentedShare } from '@trug/core/liquid/views';
 import { forecastInputOf, pastFermentOf, type WhatIf } from '@trug/core/log/forecast-of';
@@ -94,7 +94,7 @@ export class Ahead {
   private readonly asIs = computed(
     () => {
       const { state, verdict } = this.view();
-      return verdict && provesFinished(verdict.value.status) ? null : forecastInputOf(state, this.hour(), {}, this.also());
+      return verdict && isAtRest(verdict.value.status) ? null : forecastInputOf(state, this.hour(), {}, this.also());
     },
     { equal: sameInput },
   );
@@ -105,8 +105,7 @@ export class Ahead {
       const { batch, state } = this.view();
       return this.views()
         .filter(
-          (v) =>
-            v.batch.id !== batch.id && v.state.yeastId === state.yeastId && (v.state.crates.length > 0 || provesFinished(v.verdict?.value.status ?? 'working')),
+          (v) => v.batch.id !== batch.id && v.state.yeastId === state.yeastId && (v.state.crates.length > 0 || isAtRest(v.verdict?.value.status ?? 'working')),
         )
         .flatMap((v) => pastFermentOf(v.state) ?? [])
         .slice(0, PAST_BATCHES);

@@ -4,7 +4,7 @@ import { Store } from '@ngrx/store';
 import { roomGasL } from '@trug/core/care/room-gas';
 import { careNotes } from '@trug/core/care/care-notes';
 import { caution } from '@trug/core/cautions/catalogue';
-import { provesFinished } from '@trug/core/ferment/verdict';
+import { isAtRest } from '@trug/core/ferment/verdict';
 import { VENTS, type Vent } from '@trug/core/log/entry';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { EntryWriter } from '../../../shared/entry-writer';
@@ -109,13 +109,13 @@ export class Care {
   protected readonly chosen = computed(() => this.picked() ?? this.vent());
   protected readonly working = computed(() => {
     const { state, verdict } = this.view();
-    return state.liquid !== null && state.keg === null && verdict !== null && !provesFinished(verdict.value.status);
+    return state.liquid !== null && state.keg === null && verdict !== null && !isAtRest(verdict.value.status);
   });
   /** The gas that everything at work in the same room has still to give. */
   private readonly roomGas = computed(() => {
     const { place } = this.view().state;
     const working = this.views().flatMap(({ state, verdict }) =>
-      state.liquid && verdict && !provesFinished(verdict.value.status) ? [{ place: state.place, liquid: state.liquid }] : [],
+      state.liquid && verdict && !isAtRest(verdict.value.status) ? [{ place: state.place, liquid: state.liquid }] : [],
     );
     return place === null ? 0 : roomGasL(working, place);
   });

@@ -1,5 +1,5 @@
 import { fizzWord } from '@trug/core/bottle/fizz-levels';
-import { provesFinished, type Evidence } from '@trug/core/ferment/verdict';
+import { isAtRest, type Evidence } from '@trug/core/ferment/verdict';
 import { restartOutcomeOf } from '@trug/core/log/restart-of';
 import { dayText, instantMs } from '@trug/core/quantity/days';
 import { hourIn } from '@trug/core/quantity/zone';
@@ -84,7 +84,7 @@ export function nowWords(view: BatchView): NowWords {
 
 /** How a restart is going, once new yeast went into a batch that had stopped. */
 function restartEvidence({ state, verdict }: BatchView): readonly Evidence[] {
-  const outcome = verdict && !provesFinished(verdict.value.status) ? restartOutcomeOf(state) : null;
+  const outcome = verdict && !isAtRest(verdict.value.status) ? restartOutcomeOf(state) : null;
   return outcome ? [{ text: outcome.text, speaks: outcome.is === 'going' ? 'for' : 'note' }] : [];
 }
 
@@ -113,7 +113,15 @@ function cellarWords({ state, jobs }: BatchView): NowWords {
       also: [],
     };
   }
-  const evidence: Evidence[] = [{ text: `${crate.co2Volumes.toFixed(1)} volumes, ${fizzWord(crate.co2Volumes)}`, speaks: 'for' }];
+  const evidence: Evidence[] =
+    crate.wakesVolumes === null
+      ? [{ text: crate.sparkling ? `${crate.co2Volumes.toFixed(1)} volumes, ${fizzWord(crate.co2Volumes)}` : 'Still', speaks: 'for' }]
+      : [
+          {
+            text: `Still, while sulfite and sorbate hold its sugar. Were that to wake, it would make ${crate.wakesVolumes.toFixed(1)} volumes and burst its bottles: keep them cold and open one each week`,
+            speaks: 'against',
+          },
+        ];
   return {
     sentence: left > 0 ? `In the bottle: ${left} left, filled on ${dayText(crate.bottledAt, false, state.zone)}.` : 'All drunk. The log stays.',
     tone: 'good',
