@@ -1,4 +1,4 @@
-import { logOf } from '../testing/made-logs.js';
+import { logOf, rawGravity } from '../testing/made-logs.js';
 import type { BatchState } from './batch-state.js';
 import { checkEntryAgainst } from './check-entry.js';
 import type { Entry } from './entry.js';
@@ -53,5 +53,26 @@ describe('checkEntryAgainst', () => {
     const state = replay(dry);
     const verdict = judgeState(state, make.at(28))?.value ?? null;
     expect(checkEntryAgainst({ ...state, liquid: null }, verdict, make.bottled(28))).toEqual({ refusal: null, dangers: [] });
+  });
+  it('asks for a fridge where an end is not proven, to the degree, and for nothing where it is', () => {
+    const [working, proven] = [replay([make.filled(), make.pitched(), make.read(3, 1.03), make.read(6, 1.02)]), replay(dry)];
+    const keg = (storeC: number): Entry => make.kegged(28, { storeC, acknowledged: ['sealed-ferment'] });
+    expect([refusal(working, keg(5)), refusal(proven, keg(20))]).toEqual([null, null]);
+    expect(refusal(working, keg(5.1))).toMatch(/5 °C or colder/);
+    const verdict = judgeState(proven, make.at(28))?.value ?? null;
+    expect(checkEntryAgainst(proven, verdict, make.kegged(28, { storeC: 20 })).dangers).toEqual([]);
+  });
+  it('believes a sample from its fifth day at 22 °C on, and one that contradicts the sums in words only', () => {
+    const state = replay([make.filled(), make.pitched(), make.read(7, 1.02), make.read(20, 1.0155), make.read(36, 1.0155)]);
+    const forced = (days: number, tempC: number): Entry =>
+      make.entry('tested', 37, { by: 'forced-ferment', before: rawGravity(1.0155), after: rawGravity(1.0155), days, tempC, acknowledged: [] });
+    expect(refusal(state, forced(5, 22))).toBeNull();
+    expect([refusal(state, forced(4.9, 25)), refusal(state, forced(7, 21.9))]).toEqual([
+      expect.stringMatching(/at least 5 days/),
+      expect.stringMatching(/at least 5 days/),
+    ]);
+    expect(refusal({ ...state, liquid: null }, forced(5, 22))).toMatch(/nothing in the vessels/);
+    const dangers = (of: BatchState): readonly string[] => checkEntryAgainst(of, null, forced(6, 25)).dangers.map((d) => d.id);
+    expect([dangers(state), dangers(replay(dry))]).toEqual([['test-disagrees'], []]);
   });
 });
