@@ -20,7 +20,7 @@ const GROUPS = {
     tests: ['ferment/ferment', 'ferment/fitted-fall', 'ferment/verdict-words', 'ferment/hints', 'log/sealing', 'log/seal-way', 'log/judge-help'],
   },
   dose: { mutate: ['adjust/sulfite-dose', 'yeast/pitch-cautions', 'yeast/pitch-rate'], tests: ['adjust/adjust', 'adjust/corrections', 'adjust/feed'] },
-  room: { mutate: ['rack/headspace', 'care/blow-off-risk'], tests: ['rack/rack', 'care/care'] },
+  room: { mutate: ['rack/headspace', 'care/blow-off-risk'], tests: ['rack/rack', 'rack/room-for-foam', 'care/care'] },
 };
 const LEAST = 0.85;
 const KILLED = new Set(['Killed', 'Timeout']);
