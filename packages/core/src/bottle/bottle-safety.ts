@@ -42,7 +42,7 @@ export interface BottleSafety {
 }
 
 /** Whether sugar is there to make fizz, volumes. @source estimate: less is a haze of bubbles at most */
-const FIZZY_VOLUMES = 0.3;
+export const FIZZY_VOLUMES = 0.3;
 
 /**
  * The chance that any bottle of a lot passes what its kind stands.

@@ -49,7 +49,7 @@ const LEAST_SPAN_DAYS = 14;
  */
 export function readyWindow(input: Keeping, zone?: string): ReadyWindow {
   // Sorbate only slows yeast: such bottles are opened week by week, and are not for keeping.
-  if (input.wakesVolumes !== null && input.wakesVolumes !== undefined)
+  if ((input.wakesVolumes ?? null) !== null)
     return { from: dateAfter(input.bottledAt, HELD_WAIT_DAYS, zone), bestUntil: dateAfter(input.bottledAt, HELD_KEEP_DAYS, zone) };
   const over = Math.max(0, input.abv - 5);
   const wait = (input.sparkling ? SPARKLING_WAIT_DAYS : STILL_WAIT_DAYS) + over * WAIT_DAYS_PER_ABV_OVER_5;

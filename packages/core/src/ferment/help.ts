@@ -1,5 +1,4 @@
 import { dateAfter, dayText } from '../quantity/days.js';
-import type { Evidence, NextAction } from './verdict.js';
 import type { Facts, PlaceTemperature } from './judge-facts.js';
 
 /** What a maker did to set a slow ferment going. It moves no gravity, so it neither ends a proof nor begins one. */
@@ -9,7 +8,7 @@ export interface Help {
 }
 
 /** Days after which a reading shows whether it helped. @source craft practice: rouse, wait five days, read */
-export const HELP_DAYS = 5;
+const HELP_DAYS = 5;
 /** A place this much warmer than before is a help, °C. @source our estimate */
 const WARMER_C = 2;
 
@@ -31,19 +30,8 @@ export function helpSince({ input, last }: Facts): Help | null {
   return since.reduce<Help | null>((latest, h) => (latest === null || Date.parse(h.at) > Date.parse(latest.at) ? h : latest), null);
 }
 
-/** What that help does to a proof, in words. */
-export const helpEvidence = ({ how, at }: Help, zone: string | undefined): Evidence => ({
-  text: `It was ${how} on ${dayText(at, false, zone)}: that changes no gravity, so the readings before it still count`,
-  speaks: 'note',
-});
+/** What was done and when, in words. */
+export const helpText = ({ how, at }: Help, zone: string | undefined): string => `It was ${how} on ${dayText(at, false, zone)}`;
 
-/** What to do after it: read once it has had its time. */
-export function afterHelp({ how, at }: Help, today: string, zone: string | undefined): NextAction {
-  const dueOn = dateAfter(at, HELP_DAYS, zone);
-  const on = dueOn < dateAfter(today, 0, zone) ? dateAfter(today, 0, zone) : dueOn;
-  const text =
-    on === dueOn
-      ? `It was ${how} on ${dayText(at, false, zone)}. Read it on ${dayText(dueOn, true)}: by then a fall would show.`
-      : `It was ${how} on ${dayText(at, false, zone)}. Read it now: a reading has been due since ${dayText(dueOn, true)}.`;
-  return { kind: 'read', text, on, dueOn };
-}
+/** The day by which it would show. */
+export const helpShowsOn = ({ at }: Help, zone: string | undefined): string => dateAfter(at, HELP_DAYS, zone);

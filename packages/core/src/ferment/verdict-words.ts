@@ -4,7 +4,7 @@ import { AT_END_SG, EPS, PROOF_DAYS, SHORT_PROOF_DAYS, TOUCH_HIGH_SG, type Facts
 import { firstReadingOn, nextReading } from './next-reading.js';
 import type { GravityReading } from './reading.js';
 import type { Evidence, FermentStatus, JudgedStatus, NextAction, Verdict } from './verdict.js';
-import { afterHelp, helpEvidence, helpSince } from './help.js';
+import { helpShowsOn, helpSince, helpText } from './help.js';
 import { isWorking } from './verdict.js';
 import { countText } from '../quantity/count-text.js';
 
@@ -158,7 +158,9 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
     });
   }
   const help = helpSince(facts);
-  if (help && !isWorking(status)) out.push(helpEvidence(help, input.zone));
+  if (help && !isWorking(status)) {
+    out.push({ text: `${helpText(help, input.zone)}: that changes no gravity, so the readings before it still count`, speaks: 'note' });
+  }
   if (facts.repitchedAt !== null && status !== 'finished-dry') {
     out.push({ text: `New yeast went in on ${dayText(facts.repitchedAt, false, input.zone)}, so only readings since then can prove an end`, speaks: 'note' });
   }
@@ -218,7 +220,7 @@ export function nextFor(facts: Facts, status: JudgedStatus): NextAction {
       );
     case 'stalled': {
       const help = helpSince(facts);
-      if (help) return afterHelp(help, input.today, input.zone);
+      if (help) return readNext(input, helpShowsOn(help, input.zone), 'by then a fall would show', `${helpText(help, input.zone)}. `);
       return now(
         'restart',
         `${warmWords(facts, [to - 3, to])}. Rouse it, give it five days, and read again. If it stands at the same figure, a sugar test or a sample fermented out says whether anything is left.`,

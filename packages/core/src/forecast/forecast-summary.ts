@@ -2,7 +2,7 @@ import { TOUCH_HIGH_SG } from '../ferment/judge-facts.js';
 import { endOn, gravityOn, shareFallen, type Curve } from './curve-families.js';
 import type { FermentSetting } from './ferment-model.js';
 import type { BandDay, Forecast, Spread } from './forecast-types.js';
-import { weightedQuantile } from './weights.js';
+import { systematic, weightedQuantile } from '../numeric/weights.js';
 import { clockAt, dayWhen, type WarmClock } from './warm-clock.js';
 
 /** A possible course: its curve, its answer to temperature, and how the days to come differ from those gone by. */
@@ -50,7 +50,10 @@ export function summariseCurves(curves: readonly FittedCurve[], weights: Float64
     return Number.isFinite(found) ? found : null;
   };
   return {
-    band: bandOf(resampled(curves, weights), frame),
+    band: bandOf(
+      systematic(weights, 0.5, BAND_CURVES).flatMap((k) => curves[k] ?? []),
+      frame,
+    ),
     finishDay: { p10: day(0.1), p50: day(0.5), p90: day(0.9) },
     finalSg: spreadOf(ends, weights),
     finalAbv: spreadOf(abvs, weights),
@@ -94,23 +97,6 @@ function finishOf(fitted: FittedCurve, { setting, clocks, todayDay }: SummaryFra
   }
   const today = clockAt(clock, todayDay);
   return dayWhen(clock, hi <= today ? hi : today + (hi - today) / drift);
-}
-
-/** Equally weighted courses instead of weighted ones. @source systematic resampling */
-function resampled(curves: readonly FittedCurve[], weights: Float64Array): readonly FittedCurve[] {
-  const picked: FittedCurve[] = [];
-  let sum = 0;
-  let k = -1;
-  for (let i = 0; i < BAND_CURVES; i += 1) {
-    const at = (i + 0.5) / BAND_CURVES;
-    while (sum < at && k < curves.length - 1) {
-      k += 1;
-      sum += weights[k] ?? 0;
-    }
-    const found = curves[k];
-    if (found) picked.push(found);
-  }
-  return picked;
 }
 
 function bandOf(curves: readonly FittedCurve[], { setting, clocks, todayDay, horizonDays }: SummaryFrame): readonly BandDay[] {

@@ -67,3 +67,6 @@ export interface Forecast {
   /** How many of the possible ferments still count after the readings. */
   readonly effectiveMembers: number;
 }
+
+/** Fewer members than this that still count say nothing. @source usual practice of importance sampling */
+export const LEAST_EFFECTIVE = 100;

@@ -1,8 +1,7 @@
 import { calendarDays, dateAfter, dayText } from '../quantity/days.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { isAtRest, type FermentStatus } from '../ferment/verdict.js';
-import { LEAST_EFFECTIVE } from './weights.js';
-import type { Forecast } from './forecast-types.js';
+import { LEAST_EFFECTIVE, type Forecast } from './forecast-types.js';
 
 /** A forecast in a maker's words. */
 export interface ForecastWords {

@@ -3,17 +3,17 @@ import { expectedEnd } from '../ferment/expected-end.js';
 import { evenly } from '../numeric/normal.js';
 import { seededRandom, type Random } from '../numeric/random.js';
 import { temperedSample } from '../numeric/tempered-sampler.js';
+import { weighed } from '../numeric/weights.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
 import { curveFrom, FAMILIES, FAMILY_WEIGHTS, gravityOn, type Curve, type CurvePrior, type Family } from './curve-families.js';
 import { curvePrior } from './curve-prior.js';
-import type { Forecast, ForecastInput } from './forecast-types.js';
+import { LEAST_EFFECTIVE, type Forecast, type ForecastInput } from './forecast-types.js';
 import { summariseCurves, type FittedCurve } from './forecast-summary.js';
 import { logLikelihoodOf } from './likelihood.js';
 import { chanceToStick, answerIndex, DIMENSIONS, driftFrom, rateBelief, WARMTH_ANSWERS } from './traits-prior.js';
-import { clockAt, type WarmClock } from './warm-clock.js';
-import { effectiveCount, LEAST_EFFECTIVE, normalised } from './weights.js';
+import { clockAt } from './warm-clock.js';
 
 const USUAL_MEMBERS = 3000;
 const USUAL_HORIZON_DAYS = 200;
@@ -29,7 +29,8 @@ const HARDLY = 1e-4;
 
 interface Run {
   readonly prior: CurvePrior;
-  readonly clocks: readonly WarmClock[];
+  /** What each clock shows at each reading, which is asked for thousands of times. */
+  readonly shown: readonly (readonly number[])[];
   readonly input: ForecastInput;
   readonly chanceToStick: number;
   readonly random: Random;
@@ -81,25 +82,26 @@ export function* forecastInParts(input: ForecastInput): Generator<number, Worked
   const { prior, clocks, asleep } = curvePrior(input, rateBelief(input.history ?? []), { lastDay, horizonDays });
   inRange('sugarGPerL', prior.setting.sugarGPerL, { min: 1, max: 800 });
   const lastSg = readings.find((r) => r.day === lastDay)?.sg ?? prior.setting.originalSg;
-  const run: Run = { prior, clocks, input: { ...input, readings }, chanceToStick: chanceToStick(prior.setting), random: seededRandom(input.seed) };
+  const shown = clocks.map((clock) => readings.map(({ day }) => clockAt(clock, day)));
+  const run: Run = { prior, shown, input: { ...input, readings }, chanceToStick: chanceToStick(prior.setting), random: seededRandom(input.seed) };
 
-  let drawn: Weighed[] = [];
+  let drawn: Drawn[] = [];
+  let counted = countOf(drawn);
   for (let attempt = 0; attempt <= REDRAWS; attempt += 1) {
     drawn = [];
     for (const [i, shape] of SHAPES.entries()) {
       drawn.push(...drawnFrom(run, shape, members * 2 ** attempt));
       yield (attempt + (i + 1) / SHAPES.length) / (REDRAWS + 1);
     }
-    if (effectiveOf(drawn) >= LEAST_EFFECTIVE) break;
+    counted = countOf(drawn);
+    if (counted.effective >= LEAST_EFFECTIVE) break;
   }
-  const logWeights = Float64Array.from(drawn, (d) => d.logWeight);
-  const weights = normalised(logWeights);
   // Most of what was drawn hardly counts, and need not be summed up.
-  const counting = drawn.flatMap((d, k) => ((weights[k] ?? 0) * drawn.length > HARDLY ? [d] : []));
+  const counting = drawn.flatMap((d, k) => ((counted.weights[k] ?? 0) * drawn.length > HARDLY ? [d] : []));
   const end = expectedEnd(input.liquid, yeast.toleranceAbv[1]);
   const summary = summariseCurves(
     counting.map((d) => d.fitted),
-    normalised(Float64Array.from(counting, (d) => d.logWeight)),
+    countOf(counting).weights,
     {
       setting: prior.setting,
       clocks,
@@ -111,22 +113,22 @@ export function* forecastInParts(input: ForecastInput): Generator<number, Worked
       lowestSg: readings.length === 0 ? null : lastSg,
     },
   );
-  const value: Forecast = { ...summary, effectiveMembers: Math.round(effectiveOf(drawn)) };
+  const value: Forecast = { ...summary, effectiveMembers: Math.round(counted.effective) };
   return worked(value, stepsOf(value, run, drawn.length));
 }
 
-interface Weighed {
+interface Drawn {
   readonly fitted: FittedCurve;
   readonly logWeight: number;
   /** Share of its fellows that are no copies of one another. */
   readonly fresh: number;
 }
 
-/** How many draws really count. */
-function effectiveOf(drawn: readonly Weighed[]): number {
-  const logWeights = Float64Array.from(drawn, (d) => d.logWeight);
-  const fresh = normalised(logWeights).reduce((sum, w, k) => sum + w * (drawn[k]?.fresh ?? 0), 0);
-  return fresh * effectiveCount(logWeights);
+/** How much each draw counts, and how many really do. */
+function countOf(drawn: readonly Drawn[]): { readonly weights: Float64Array; readonly effective: number } {
+  const { weights, effective } = weighed(Float64Array.from(drawn, (d) => d.logWeight));
+  const fresh = weights.reduce((sum, w, k) => sum + w * (drawn[k]?.fresh ?? 0), 0);
+  return { weights, effective: fresh * effective };
 }
 
 /** Where a curve of a shape lies in the space that is drawn from. */
@@ -137,14 +139,12 @@ function curveOf({ prior }: Run, { family, sticks }: Shape, z: Float64Array): { 
 }
 
 /** Draws curves of one shape that agree with the readings, each weighed by how well its shape does. */
-function drawnFrom(run: Run, shape: Shape, members: number): readonly Weighed[] {
-  const { prior, clocks, input, random } = run;
+function drawnFrom(run: Run, shape: Shape, members: number): readonly Drawn[] {
+  const { prior, shown, input, random } = run;
   const { originalSg } = prior.setting;
   const share = (shape.sticks ? DRAWN_STICKING : 1 - DRAWN_STICKING) / FAMILIES.length;
   const believed = FAMILY_WEIGHTS[shape.family] * (shape.sticks ? run.chanceToStick : 1 - run.chanceToStick);
   const count = Math.max(LEAST_OF_A_SHAPE, Math.round(members * share));
-  // What each clock shows at each reading is asked for thousands of times.
-  const shown = clocks.map((clock) => input.readings.map(({ day }) => clockAt(clock, day)));
   const { points, logEvidence, fresh } = temperedSample({
     dimensions: DIMENSIONS + (shape.sticks ? 1 : 0),
     count,

@@ -1,4 +1,5 @@
 import { CoreError } from '../errors/core-error.js';
+import { FIZZY_VOLUMES } from '../bottle/bottle-safety.js';
 import { gasParts } from '../bottle/sealed-gas.js';
 import { bottleById } from '../bottle/bottle-kinds.js';
 import { addAcid, addCarbonate, addTannin, malolactic } from '../liquid/add-acid.js';
@@ -222,9 +223,6 @@ function bottled(state: Draft, entry: EntryOf<'bottled'>): Patch {
   return emptied(state, loseVolume(liquid, Math.min(liquid.volumeL, filledL + payload.lossL)));
 }
 
-/** Sugar that sorbate holds is told of from this on, volumes. @source estimate: less is a haze of bubbles at most */
-const WAKES_FROM_VOLUMES = 0.3;
-
 /** The fizz the bottles will have: what is still in it, and what all the sugar in it makes, where nothing holds its yeast. */
 function fizzOf(state: Draft): Pick<BatchState['crates'][number], 'co2Volumes' | 'wakesVolumes'> {
   const found = sealedGasOf(state);
@@ -233,7 +231,7 @@ function fizzOf(state: Draft): Pick<BatchState['crates'][number], 'co2Volumes' |
   const { residual, weighed, leftover } = gasParts(gas);
   const all = residual + weighed + leftover;
   if (!holdsDose(state)) return { co2Volumes: all, wakesVolumes: null };
-  return { co2Volumes: residual, wakesVolumes: weighed + leftover > WAKES_FROM_VOLUMES ? all : null };
+  return { co2Volumes: residual, wakesVolumes: weighed + leftover > FIZZY_VOLUMES ? all : null };
 }
 
 function unsealed(state: Draft, { at }: EntryOf<'unsealed'>): Patch {

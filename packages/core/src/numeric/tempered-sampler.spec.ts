@@ -1,6 +1,7 @@
 import { cholesky, covarianceOf } from './covariance.js';
 import { seededRandom } from './random.js';
-import { systematic, temperedSample } from './tempered-sampler.js';
+import { temperedSample } from './tempered-sampler.js';
+import { systematic } from './weights.js';
 
 const mean = (values: readonly number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
 const spread = (values: readonly number[]): number => Math.sqrt(mean(values.map((v) => (v - mean(values)) ** 2)));
@@ -49,7 +50,7 @@ describe('temperedSample', () => {
 });
 
 it('copies points as often as they weigh', () => {
-  expect(systematic(Float64Array.of(0.5, 0, 0.25, 0.25), seededRandom(1), 8)).toEqual([0, 0, 0, 0, 2, 2, 3, 3]);
+  expect(systematic(Float64Array.of(0.5, 0, 0.25, 0.25), seededRandom(1).uniform(), 8)).toEqual([0, 0, 0, 0, 2, 2, 3, 3]);
 });
 
 it('the root of a covariance gives the covariance back', () => {

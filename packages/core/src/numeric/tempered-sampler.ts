@@ -1,5 +1,6 @@
 import { cholesky, covarianceOf } from './covariance.js';
 import type { Random } from './random.js';
+import { systematic, weighed } from './weights.js';
 
 /** What is to be sampled: standard normals, weighed by how likely what was seen is by each. */
 export interface TemperedInput {
@@ -47,7 +48,7 @@ export function temperedSample({ dimensions, count, logLikelihood, random }: Tem
     const { weights, logMean } = weighed(likelihoods, next - power);
     logEvidence += logMean;
     power = next;
-    const picked = systematic(weights, random);
+    const picked = systematic(weights, random.uniform());
     points = picked.map((k) => Float64Array.from(points[k] ?? []));
     likelihoods = Float64Array.from(picked, (k) => likelihoods[k] ?? -Infinity);
     const root = cholesky(covarianceOf(points));
@@ -84,34 +85,6 @@ function nextPower(likelihoods: Float64Array, power: number): number {
     else hi = middle;
   }
   return power + Math.max(lo, 1e-6);
-}
-
-function weighed(likelihoods: Float64Array, step: number): { readonly weights: Float64Array; readonly logMean: number; readonly effective: number } {
-  const most = likelihoods.reduce((a, b) => Math.max(a, b), -Infinity);
-  const weights = likelihoods.map((l) => Math.exp(step * (l - most)));
-  let [sum, squares] = [0, 0];
-  for (const w of weights) {
-    sum += w;
-    squares += w * w;
-  }
-  return { weights: weights.map((w) => w / sum), logMean: step * most + Math.log(sum / weights.length), effective: (sum * sum) / squares };
-}
-
-/** Which points are kept, and how often. @source systematic resampling */
-export function systematic(weights: Float64Array, random: Random, count = weights.length): readonly number[] {
-  const start = random.uniform();
-  const picked: number[] = [];
-  let sum = 0;
-  let k = -1;
-  for (let i = 0; i < count; i += 1) {
-    const at = (i + start) / count;
-    while (sum < at && k < weights.length - 1) {
-      k += 1;
-      sum += weights[k] ?? 0;
-    }
-    picked.push(Math.max(0, k));
-  }
-  return picked;
 }
 
 function stepped(point: Float64Array, root: readonly Float64Array[], scale: number, random: Random): Float64Array {
