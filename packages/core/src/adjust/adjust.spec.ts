@@ -1,19 +1,16 @@
 import * as fc from 'fast-check';
-import { FREE_SULFITE_CASES } from '../../reference-cases/acid.js';
 import { addFermentable } from '../liquid/additions.js';
 import { fermentTo } from '../liquid/ferment-to.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import { waterOf } from '../liquid/liquid.js';
 import { abvOf, dryGravityOf, gravityOf } from '../liquid/views.js';
 import { sgFromSolids } from '../measure/solids.js';
-import { pitchCautions } from '../yeast/pitch-cautions.js';
-import { pitchRate } from '../yeast/pitch-rate.js';
 import { arbitraryJuice, SEED } from '../testing/arbitrary-liquid.js';
 import { expectWithin, refusalCode } from '../testing/expect-within.js';
 import { topUp, waterForGravity } from './dilution.js';
 import { gravityForAbv, sugarForGravity } from './sugar-for-gravity.js';
 import { sulfiteGiven } from './sulfite-given.js';
-import { freeSo2For, sulfiteDose } from './sulfite-dose.js';
+import { sulfiteDose } from './sulfite-dose.js';
 
 const reference = liquidFromReadings({ volumeL: 20, sg: 1.05, taGPerL: 6, ph: 3.5, tanninGPerL: 0.5 });
 
@@ -124,66 +121,5 @@ describe('sulfiteGiven', () => {
     const cautionsAt = (totalSo2MgPerL: number): string[] => sulfiteGiven({ ...given, totalSo2MgPerL }).cautions.map((c) => c.id);
     expect(cautionsAt(99)).toEqual([]);
     expect(cautionsAt(101)).toEqual(['sulfite-total']);
-  });
-});
-
-describe('what a dose of sulfite says', () => {
-  const notes = (changes: Partial<Parameters<typeof sulfiteDose>[0]>): string =>
-    sulfiteDose({ ph: 3.4, volumeL: 20, aim: 'juice', form: 'tablet', ...changes }).value.notes.join(' ');
-  it('shows the packet’s rule beside a sum that rests on a pH nobody measured', () => {
-    expect(notes({ phMeasured: false })).toMatch(/only typical.*4\.0 to 4\.4 here/);
-    expect(notes({})).toBe('');
-  });
-  it('divides a tablet that would be too much', () => {
-    // 60 mg/L in a litre are 60 of the 225 mg of a tablet, or 0.10 g of powder.
-    expect(notes({ ph: 3.2, volumeL: 1, totalSo2MgPerL: 15 })).toMatch(/dissolve one in 100 mL of water and use 27 mL of it, or weigh 0\.10 g/);
-  });
-  it('says when the cap leaves it guarded only in part', () => {
-    expect(notes({ ph: 3.8, aim: 'storage' })).toBe('');
-    expect(notes({ ph: 3.8, aim: 'storage', totalSo2MgPerL: 150 })).toMatch(/It would take 158 mg\/L; only 50 are left/);
-  });
-});
-
-describe('sulfiteDose', () => {
-  it.each(FREE_SULFITE_CASES)('keeps 0.8 mg/L molecular at pH $ph with $freeMgPerL mg/L free', ({ ph, freeMgPerL }) => {
-    expectWithin(freeSo2For(ph, 0.8), freeMgPerL, { abs: 0.05 });
-  });
-  it.each([
-    [3.2, 75],
-    [3.5, 100],
-    [3.7, 150],
-  ])('doses a juice of pH %p with %p mg/L', (ph, so2MgPerL) => {
-    const dose = sulfiteDose({ ph, volumeL: 20, aim: 'juice', form: 'potassium-metabisulfite' });
-    expect(dose.value.so2MgPerL).toBe(so2MgPerL);
-    expectWithin(dose.value.massG ?? NaN, (so2MgPerL * 20) / 1000 / 0.576, { abs: 1e-9 });
-    expect(dose.value.waitH).toBe(24);
-  });
-  it('counts tablets of 50 mg/L in 4.5 L, keeps under the cap, and warns above pH 3.8', () => {
-    expect(sulfiteDose({ ph: 3.4, volumeL: 4.5, aim: 'juice', form: 'tablet' }).value.tabletCount).toBe(2);
-    expect(sulfiteDose({ ph: 3.4, volumeL: 4.5, aim: 'juice', form: 'tablet', totalSo2MgPerL: 190 }).value.so2MgPerL).toBe(0);
-    expect(sulfiteDose({ ph: 4.1, volumeL: 4.5, aim: 'juice', form: 'tablet' }).cautions.map((c) => c.id)).toContain('ph-high');
-  });
-});
-
-describe('pitchRate and pitchCautions', () => {
-  it('weighs 0.25 g/L, half as much again when strong or cold, and none when wild', () => {
-    const at = (tempC: number, yeastId = 'crisp-cider'): number => pitchRate({ liquid: reference, yeastId, tempC, purpose: 'start' }).value.massG;
-    expect(at(18)).toBe(5);
-    expect(at(8)).toBe(7.5);
-    expect(at(18, 'wild-spontaneous')).toBe(0);
-    expect(refusalCode(() => at(NaN))).toBe('OUT_OF_RANGE');
-  });
-  it('minds sulfite on the same day, hot juice and too much strength', () => {
-    const strong = sugarForGravity({ liquid: reference, targetSg: 1.1, fermentableId: 'sucrose' }).value.liquid;
-    const ids = (hours: number, juiceC: number): string[] =>
-      pitchCautions({
-        liquid: strong,
-        yeastId: 'english-ale',
-        juiceC,
-        sulfitedAt: '2026-11-01T10:00:00Z',
-        at: new Date(Date.UTC(2026, 10, 1, 10 + hours)).toISOString(),
-      }).map((c) => c.id);
-    expect(ids(3, 40)).toEqual(['sulfite-and-yeast', 'hot-pitch', 'over-tolerance']);
-    expect(ids(24, 18)).toEqual(['over-tolerance']);
   });
 });

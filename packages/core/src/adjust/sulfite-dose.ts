@@ -53,8 +53,10 @@ const JUICE_DOSE_MG_PER_L: readonly (readonly [upToPh: number, so2MgPerL: number
   [3.0, 40],
   [3.3, 75],
   [3.5, 100],
-  [3.8, 150],
 ];
+/** Of any less acid juice; above this pH sulfite alone hardly guards. */
+const MOST_JUICE_DOSE_MG_PER_L = 150;
+const HARDLY_GUARDED_ABOVE_PH = 3.8;
 /** Usual legal ceiling on total sulfite. @source common limit for cider, 200 mg/L; local rules differ */
 export const TOTAL_CAP_MG_PER_L = 200;
 /** pKa of sulfurous acid in a drink. @source Usseglio-Tomasset, 1.81 */
@@ -102,6 +104,28 @@ function packetNotes({ phMeasured = true, volumeL, aim }: SulfiteInput): readonl
   return [`Its pH is only typical, not measured. Packets say a tablet for 4.5 to 5 L, whatever the pH: ${count} here.`];
 }
 
+/** So much of it in the form the maker has, and how that is counted. */
+function amountOf(
+  totalMg: number,
+  form: SulfiteForm,
+  tabletMgSo2: number,
+): readonly [amount: Pick<SulfiteDose, 'massG' | 'tabletCount'>, counted: Worked<unknown>['steps'][number]] {
+  if (form === 'tablet') {
+    const tabletCount = Math.round((totalMg / tabletMgSo2) * 2) / 2;
+    const expression = `${figure(totalMg, 0)} mg ÷ ${tabletMgSo2} mg each`;
+    return [
+      { massG: null, tabletCount },
+      { label: 'Tablets', expression, result: `${tabletCount}`, source: 'usual tablet; your packet wins' },
+    ];
+  }
+  const massG = totalMg / 1000 / SO2_FRACTION[form];
+  const expression = `${figure(totalMg, 0)} mg ÷ ${SO2_FRACTION[form]}`;
+  return [
+    { massG, tabletCount: null },
+    { label: 'Powder', expression, result: `${figure(massG, 1)} g`, source: 'share of SO₂ in the salt' },
+  ];
+}
+
 /**
  * Sulfite for a juice or a finished drink, in the form the maker has. A juice is dosed by its pH class; a drink to be
  * kept is dosed to a molecular level, counting what is free already.
@@ -122,10 +146,10 @@ export function sulfiteDose(input: SulfiteInput): Worked<SulfiteDose> {
   let wantedMgPerL: number;
   let why: string;
   if (aim === 'juice') {
-    const row = JUICE_DOSE_MG_PER_L.find(([upTo]) => ph <= upTo);
-    if (!row) cautions.push(caution('ph-high'));
-    wantedMgPerL = Math.max(0, (row?.[1] ?? 150) - totalSo2MgPerL);
-    why = `juice at pH ${figure(ph, 2)} takes ${row?.[1] ?? 150} mg/L in all, less ${figure(totalSo2MgPerL, 0)} there`;
+    const [, doseMgPerL] = JUICE_DOSE_MG_PER_L.find(([upTo]) => ph <= upTo) ?? [ph, MOST_JUICE_DOSE_MG_PER_L];
+    if (ph > HARDLY_GUARDED_ABOVE_PH) cautions.push(caution('ph-high'));
+    wantedMgPerL = Math.max(0, doseMgPerL - totalSo2MgPerL);
+    why = `juice at pH ${figure(ph, 2)} takes ${doseMgPerL} mg/L in all, less ${figure(totalSo2MgPerL, 0)} there`;
   } else {
     const molecular = aim === 'storage' ? 0.8 : 0.5;
     const free = freeSo2For(ph, molecular);
@@ -135,32 +159,15 @@ export function sulfiteDose(input: SulfiteInput): Worked<SulfiteDose> {
   }
   const so2MgPerL = Math.min(wantedMgPerL, Math.max(0, TOTAL_CAP_MG_PER_L - totalSo2MgPerL));
   const totalMg = so2MgPerL * volumeL;
-  const massG = form === 'tablet' ? null : totalMg / 1000 / SO2_FRACTION[form];
-  const tabletCount = form === 'tablet' ? Math.round((totalMg / tabletMgSo2) * 2) / 2 : null;
+  const [amount, counted] = amountOf(totalMg, form, tabletMgSo2);
   return worked(
     {
       so2MgPerL,
-      massG,
-      tabletCount,
+      ...amount,
       waitH: aim === 'juice' && so2MgPerL > 0 ? WAIT_BEFORE_YEAST_H : 0,
       notes: [...capNotes(wantedMgPerL, so2MgPerL), ...partTabletNotes(totalMg, form, tabletMgSo2), ...packetNotes(input)],
     },
-    [
-      { label: 'Sulfite wanted', expression: why, result: `${figure(so2MgPerL, 0)} mg/L`, source: 'usual doses by pH; total kept under 200 mg/L' },
-      massG === null
-        ? {
-            label: 'Tablets',
-            expression: `${figure(totalMg, 0)} mg ÷ ${tabletMgSo2} mg each`,
-            result: `${tabletCount ?? 0}`,
-            source: 'usual tablet; your packet wins',
-          }
-        : {
-            label: 'Powder',
-            expression: `${figure(totalMg, 0)} mg ÷ ${form === 'tablet' ? '' : SO2_FRACTION[form]}`,
-            result: `${figure(massG, 1)} g`,
-            source: 'share of SO₂ in the salt',
-          },
-    ],
+    [{ label: 'Sulfite wanted', expression: why, result: `${figure(so2MgPerL, 0)} mg/L`, source: 'usual doses by pH; total kept under 200 mg/L' }, counted],
     cautions,
   );
 }
