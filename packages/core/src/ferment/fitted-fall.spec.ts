@@ -83,6 +83,13 @@ describe('fallRates', () => {
   });
   it('has no best below nothing, and none at all of one reading', () => {
     expect(fallRates(reads([0, 1.0], [8, 1.002]))).toMatchObject({ bestPerDay: 0 });
-    expect(fallRates(reads([0, 1.0]))).toEqual({ lastPerDay: 0, lastOverDays: 0, bestPerDay: 0 });
+    expect(fallRates(reads([0, 1.0]))).toEqual({ lastPerDay: 0, lastOverDays: 0, bestPerDay: 0, rests: false });
+  });
+  it('sees a rest as soon as four tenths of the best pace would have shown three points', () => {
+    // Ten points a day at best, so in three quarters of a day.
+    expect(fallRates(reads([0, 1.05], [3, 1.02], [3.8, 1.02])).rests).toBe(true);
+    expect(fallRates(reads([0, 1.05], [3, 1.02], [3.7, 1.02])).rests).toBe(false);
+    expect(fallRates(reads([0, 1.05], [3, 1.02], [6, 1.018])).rests).toBe(false);
+    expect(fallRates(reads([0, 1.05], [6, 1.05])).rests).toBe(false);
   });
 });

@@ -1,5 +1,5 @@
 import { DAY_MS } from '../quantity/days.js';
-import { EPS } from './judge-facts.js';
+import { EPS, EQUAL_SG, WORKING_SHARE } from './judge-facts.js';
 import type { GravityReading } from './reading.js';
 
 /** How gravity fell over some readings, each counting alike. */
@@ -101,16 +101,29 @@ export interface FallRates {
   readonly lastPerDay: number;
   readonly lastOverDays: number;
   readonly bestPerDay: number;
+  /** Whether it has stood still for so long that a working ferment would have shown it, though too short to tell a rate. */
+  readonly rests: boolean;
 }
+
+/** A fall that two readings would show, SG. @source estimate: two stems' errors of 0.0011 */
+const SHOWN_FALL_SG = 0.003;
 
 /**
  * How fast gravity falls, told over stretches long enough to stand out of the noise.
  *
  * @param readings - usable ones by date, at least two
- * @returns rates of the last such stretch and of the quickest
+ * @returns rates of the last such stretch and of the quickest, and whether it rests since
  */
 export function fallRates(readings: readonly GravityReading[]): FallRates {
   const runs = readings.slice(1).map((_r, i) => fittedFall(tellingRun(readings, i + 1)));
   const last = runs.at(-1);
-  return { lastPerDay: last?.perDay ?? 0, lastOverDays: last?.days ?? 0, bestPerDay: Math.max(0, ...runs.map((r) => r.perDay)) };
+  const bestPerDay = Math.max(0, ...runs.map((r) => r.perDay));
+  const [from, to] = [steadyFrom(readings, EQUAL_SG), readings.at(-1)];
+  const restDays = from && to ? (Date.parse(to.at) - Date.parse(from.at)) / DAY_MS : 0;
+  return {
+    lastPerDay: last?.perDay ?? 0,
+    lastOverDays: last?.days ?? 0,
+    bestPerDay,
+    rests: bestPerDay > 0 && WORKING_SHARE * bestPerDay * restDays >= SHOWN_FALL_SG,
+  };
 }

@@ -54,6 +54,8 @@ export const AT_END_SG = 0.002;
 export const TOUCH_HIGH_SG = 0.006;
 /** Distance under what a yeast usually stands at which strength may be what stops it, % by volume. */
 export const UNDER_TOLERANCE_ABV = 1.5;
+/** From this share of its best pace on a ferment works. @source design rule */
+export const WORKING_SHARE = 0.4;
 /** So far below its least temperature a yeast sleeps, °C. @source our estimate */
 export const TOO_COLD_BY_C = 3;
 
@@ -83,6 +85,8 @@ export interface Facts {
   /** Over how many days the last rate was seen. */
   readonly lastOverDays: number;
   readonly bestRatePerDay: number;
+  /** Whether it stands still for longer than a working ferment would. */
+  readonly rests: boolean;
   /** What the sums still find that could ferment, at the last reading, g/L as hexose. */
   readonly leftGPerL: number;
   /** When new yeast went in after the first; null when none did. */

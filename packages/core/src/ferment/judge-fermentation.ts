@@ -13,6 +13,7 @@ import {
   SHORT_PROOF_DAYS,
   TOUCH_HIGH_SG,
   UNDER_TOLERANCE_ABV,
+  WORKING_SHARE,
   type Facts,
   type JudgeInput,
 } from './judge-facts.js';
@@ -29,7 +30,6 @@ import { evidenceFor, nextFor, questionedEvidence, sentenceFor, tooFew } from '.
 const NEAR_END_SG = 0.004;
 /** Sugar so little that cold needs no asking, g/L. @source design rule */
 const NOTHING_LEFT_G_PER_L = 2;
-const WORKING_SHARE = 0.4;
 const SLOWING_SG_PER_WEEK = 0.001;
 const ALL_WITHIN_DAYS = 1.5;
 const NO_FALL_SG = EQUAL_SG + 1e-6;
@@ -119,6 +119,7 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
     lastRatePerDay: rates.lastPerDay,
     lastOverDays: rates.lastOverDays,
     bestRatePerDay: rates.bestPerDay,
+    rests: rates.rests,
     leftGPerL: fermentableGPerL(now),
     repitchedAt: pitches.length > 1 ? (pitches.at(-1) ?? null) : null,
     tempC: lastTemp,
@@ -160,7 +161,7 @@ function statusOf(facts: Facts, first: GravityReading): JudgedStatus {
     if (restSg > endSg + TOUCH_HIGH_SG + EPS) return 'stalled';
     return steadyDays >= SHORT_PROOF_DAYS - EPS ? 'settled-short' : 'too-few-readings';
   }
-  if (facts.lastRatePerDay >= WORKING_SHARE * facts.bestRatePerDay - EPS && facts.lastRatePerDay > 0) return 'working';
+  if (!facts.rests && facts.lastRatePerDay >= WORKING_SHARE * facts.bestRatePerDay - EPS && facts.lastRatePerDay > 0) return 'working';
   if (asleep) return 'too-cold';
   if (last.sg <= endSg + NEAR_END_SG + EPS) return 'too-few-readings';
   return facts.lastRatePerDay * 7 >= SLOWING_SG_PER_WEEK - EPS ? 'slowing' : 'too-few-readings';

@@ -134,8 +134,9 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
   const out: Evidence[] = [];
   const low = input.yeast.toleranceAbv[0];
   const high = input.yeast.toleranceAbv[1];
-  if (steadyDays >= PROOF_DAYS - EPS) {
-    out.push({ text: `Readings ${Math.round(steadyDays)} days apart differ by ${Math.abs(steadyFrom.sg - last.sg).toFixed(3)}`, speaks: 'for' });
+  if (steadyDays >= PROOF_DAYS - EPS || facts.rests) {
+    const apart = `Readings ${countText(Math.round(steadyDays), 'day')} apart differ by ${Math.abs(steadyFrom.sg - last.sg).toFixed(3)}`;
+    out.push({ text: apart, speaks: steadyDays >= PROOF_DAYS - EPS ? 'for' : 'note' });
   } else if (facts.lastRatePerDay > 0) {
     out.push({
       text: fallText(facts),
