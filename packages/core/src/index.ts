@@ -82,6 +82,8 @@ export { BLEND_STYLES, type BlendStyle } from './blend/blend-styles.js';
 export { limitWords } from './blend/limit-words.js';
 // adjusting and yeast
 export { gravityForAbv, sugarForGravity, type SugarAddition } from './adjust/sugar-for-gravity.js';
+export { additionPlan } from './adjust/addition-plan.js';
+export { ADDITIONS, type AdditionAsk, type AdditionId, type AdditionOutcome, type AdditionPlan } from './adjust/addition-types.js';
 export { topUp, waterForGravity } from './adjust/dilution.js';
 export { freeSo2For, sulfiteDose, type SulfiteForm } from './adjust/sulfite-dose.js';
 export { sulfiteGiven, type SulfiteGiven } from './adjust/sulfite-given.js';
@@ -107,6 +109,7 @@ export { siftReadings, type GravityReading } from './ferment/reading.js';
 export { questionReading, type ReadingQuestion } from './ferment/question-reading.js';
 export { isWorking, provesFinished, STATUS_WORDS, type Evidence, type FermentStatus, type NextAction, type Verdict } from './ferment/verdict.js';
 // racking, finishing and bottling
+export { fillableShare, fillEvenly, smallestWithFoamRoom } from './rack/fill-evenly.js';
 export { fitVessels, type VesselFit, type VesselSize } from './rack/fit-vessels.js';
 export { toppingWays, type ToppingSource, type ToppingWay } from './rack/topping-ways.js';
 export { leftoverWays, type LeftoverWay } from './rack/leftover-ways.js';
@@ -116,6 +119,7 @@ export { bottlePressure, co2Solubility, kegPressure, residualCo2, volumesAt } fr
 export { primingSugar, type Priming, type PrimingMode } from './bottle/priming-sugar.js';
 export { BOTTLE_KINDS, bottleById, type BottleKind } from './bottle/bottle-kinds.js';
 export { planBottles, type BottlePlan } from './bottle/plan-bottles.js';
+export { bottlingPlan, type BottlingInputs, type BottlingPlan } from './finish/bottling-plan.js';
 export { bottleSafety, chanceText, type BottleSafety } from './bottle/bottle-safety.js';
 export { pressureBand, withPriming, type PressureBand, type SealedGas } from './bottle/sealed-gas.js';
 export { stabiliseDose, type StabiliseDose } from './finish/stabilise-dose.js';
@@ -169,6 +173,7 @@ export { describeEntry, type EntryWords } from './log/describe-entry.js';
 // planning
 export { methodById, METHODS, type Method } from './plan/method.js';
 export { plannedDates, type PlannedStop } from './plan/planned-dates.js';
+export { cartonPlan, type CartonInputs, type CartonOutcome, type CartonPlan } from './plan/carton-plan.js';
 export { juiceJobs } from './plan/juice-jobs.js';
 export { nextJobs, urgencyOf, type Job, type JobKind, type JobUrgency } from './plan/next-jobs.js';
 // reference

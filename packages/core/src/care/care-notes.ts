@@ -131,7 +131,7 @@ function narrowNotes({ must, readings }: BatchState, fills: readonly Fill[]): re
     {
       id: 'narrow',
       weight: 'mind',
-      text: `${figure(gone * 100, 0)} % through, so its foam is over. Move it from ${bucket.name} to a narrow neck, full, under an airlock: the gas no longer keeps the air out.`,
+      text: `${figure(gone * 100, 0)} % through, so its foam is over. Move it from ${bucket.name} to a narrow neck, nearly full, under an airlock: the gas no longer keeps the air out.`,
     },
   ];
 }

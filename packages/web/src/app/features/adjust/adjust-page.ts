@@ -20,8 +20,8 @@ import { firstRefusal, QuantityField, readQuantity } from '../../shared/field/qu
 import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { Units, type ReadingHints } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
-import { adjustPlan } from './adjust-plan';
-import { ADJUSTS, type AdjustId, type AdjustPlan } from './adjust-types';
+import { additionPlan } from '@trug/core/adjust/addition-plan';
+import { ADDITIONS, type AdditionId, type AdditionPlan } from '@trug/core/adjust/addition-types';
 import { SaidPipe } from '../../shared/units/said.pipe';
 import { countText } from '@trug/core/quantity/count-text';
 
@@ -61,12 +61,12 @@ export class AdjustPage {
   protected readonly draft = createBatchDraft('adjust', FIELDS);
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly refusal = signal<string | null>(null);
-  protected readonly kinds = ADJUSTS;
+  protected readonly kinds = ADDITIONS;
   protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable');
   /** What stays sweet and keeps its gravity: told here, it is no sugar to any later sum. */
   protected readonly lasting = FERMENTABLES.filter((f) => LASTING.includes(f.id));
   protected readonly nutrients = NUTRIENTS;
-  protected readonly what = computed((): AdjustId => ADJUSTS.find((a) => a.id === this.fields().what)?.id ?? 'sugar');
+  protected readonly what = computed((): AdditionId => ADDITIONS.find((a) => a.id === this.fields().what)?.id ?? 'sugar');
   protected readonly liquid = computed(() => this.view()?.state.liquid ?? null);
   private readonly given = computed(() => {
     const text = this.fields().given;
@@ -85,7 +85,7 @@ export class AdjustPage {
       ...(this.unit() === 'mL' ? { bareUnit: 'mL' } : small && this.unit() === 'g' ? { bareUnit: 'g' } : {}),
     };
   });
-  protected readonly unit = computed((): AdjustPlan['unit'] => {
+  protected readonly unit = computed((): AdditionPlan['unit'] => {
     const f = this.fields();
     if (this.what() === 'sulfite') return f.form === 'tablet' ? 'tablets' : 'g';
     if (this.what() === 'acid' && f.acid === 'lemon') return 'mL';
@@ -100,7 +100,7 @@ export class AdjustPage {
     const { state, batch } = view;
     const must = state.must ?? liquid;
     const standing = effectiveEntries(batch.entries).entries;
-    return adjustPlan({
+    return additionPlan({
       what: this.what(),
       liquid,
       targetSg: sg?.ok === true ? sg.value.value : null,
@@ -175,7 +175,7 @@ export class AdjustPage {
     return [{ ...need, amount: this.given() ?? plan.amount, unit: plan.unit === 'tablets' ? 'tablet' : 'g' }];
   });
 
-  protected choose(what: AdjustId): void {
+  protected choose(what: AdditionId): void {
     this.draft.fields.update((f) => ({ ...f, what, given: '' }));
     this.refusal.set(null);
   }
@@ -223,7 +223,7 @@ export class AdjustPage {
 type Kept = Pick<Need, 'kind' | 'refId'>;
 
 /** What of the cupboard each addition draws on. */
-const NEEDS: Readonly<Record<AdjustId, (f: typeof FIELDS) => Kept | null>> = {
+const NEEDS: Readonly<Record<AdditionId, (f: typeof FIELDS) => Kept | null>> = {
   sugar: (f) => ({ kind: 'sugar', refId: f.sugar }),
   water: () => null,
   acid: (f) => ({ kind: 'acid', refId: f.acid }),
@@ -236,7 +236,7 @@ const NEEDS: Readonly<Record<AdjustId, (f: typeof FIELDS) => Kept | null>> = {
 };
 
 /** Why an addition cannot be, in a maker's words. */
-function refusalWords(error: CoreError, what: AdjustId): string {
+function refusalWords(error: CoreError, what: AdditionId): string {
   if (error.code === 'UNREACHABLE') {
     if (what === 'sugar') return `${error.message}. To go lower, add water or blend.`;
     if (what === 'acid') return `${error.message}. To take acid out, use “Acid down”.`;

@@ -22,7 +22,8 @@ import { selectFreeVessels } from '../../shared/free-vessels';
 import { Units, type ReadingHints } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
 import { cupboardFeature } from '../../state/cupboard.reducer';
-import { benchPlan, NEW_BENCH, readBottles, type BottleBenchFields } from './bottle-plan';
+import { bottlingPlan } from '@trug/core/finish/bottling-plan';
+import { NEW_BENCH, readBottles, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../shared/units/said.pipe';
 
@@ -106,7 +107,7 @@ export class BottleBench {
     const view = this.view();
     if (!view) return null;
     const { fizz, sugar, mode, testBottle } = this.fields();
-    return benchPlan({
+    return bottlingPlan({
       state: view.state,
       verdict: this.verdict(),
       route: this.route(),

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Units } from '../../shared/units/units';
 import { BAR_PER } from '@trug/core/quantity/units';
-import type { BenchPlan } from './bottle-plan';
+import type { BottlingPlan } from '@trug/core';
 import { pressureDrawing } from './pressure-geometry';
 
 /** What the bottles will feel: a column with each bottle's limit and the predicted pressure at three heats. */
@@ -105,7 +105,7 @@ import { pressureDrawing } from './pressure-geometry';
 })
 export class PressureColumn {
   protected readonly units = inject(Units);
-  readonly plan = input.required<BenchPlan>();
+  readonly plan = input.required<BottlingPlan>();
   protected readonly unit = computed(() => this.units.preferences().pressure);
   protected readonly drawing = computed(() =>
     pressureDrawing({ bands: this.plan().bands, limits: this.plan().limits, top: 20, bottom: 540, barPerUnit: BAR_PER[this.unit()] }),

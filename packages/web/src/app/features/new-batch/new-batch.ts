@@ -22,12 +22,12 @@ import { Vessel } from '../../shared/vessel/vessel';
 import { Working } from '../../shared/working/working';
 import { batchesFeature } from '../../state/batches.reducer';
 import { cupboardFeature } from '../../state/cupboard.reducer';
-import { cartonPlan, type CartonPlan } from './carton-plan';
+import { cartonPlan, type CartonPlan } from '@trug/core/plan/carton-plan';
 import { SaidPipe } from '../../shared/units/said.pipe';
 import { usualGauge } from '../../shared/gauges';
 import { larderFeature } from '../../state/larder.reducer';
 import { cartonPlusMinus } from '@trug/core/log/correct-gravity';
-import { FOAM_ROOM_FRACTION } from '@trug/core/rack/headspace';
+import { smallestWithFoamRoom } from '@trug/core/rack/fill-evenly';
 
 const NEW_BATCH = {
   name: '',
@@ -87,8 +87,9 @@ export class NewBatch {
   private readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
   protected readonly newKind = computed(() => {
     const volumeL = this.volumeL() ?? 0;
-    const bySize = [...VESSEL_KINDS].filter((k) => k.id !== 'keg').sort((a, b) => a.capacityL - b.capacityL);
-    const fits = bySize.find((k) => k.capacityL * (1 - FOAM_ROOM_FRACTION) >= volumeL) ?? bySize.at(-1) ?? VESSEL_KINDS[0];
+    const still = VESSEL_KINDS.filter((k) => k.id !== 'keg');
+    const largest = still.reduce((most, k) => (k.capacityL > most.capacityL ? k : most), VESSEL_KINDS[0]);
+    const fits = smallestWithFoamRoom(volumeL, still) ?? largest;
     return VESSEL_KINDS.find((k) => k.id === this.fields().newKind) ?? fits;
   });
   protected readonly tempC = computed(() => this.read(this.fields().temp, 'temperature') ?? this.yeast().tempC[1] + 2);
@@ -137,9 +138,10 @@ export class NewBatch {
     effect(() => {
       const volumeL = this.volumeL();
       if (this.fields().vessel !== '' || volumeL === null) return;
-      const fits = this.free()
-        .filter((v) => v.clean && v.capacityL * 0.9 >= volumeL)
-        .sort((a, b) => a.capacityL - b.capacityL)[0];
+      const fits = smallestWithFoamRoom(
+        volumeL,
+        this.free().filter((v) => v.clean),
+      );
       if (fits) this.draft.set('vessel', fits.id);
     });
   }

@@ -6,7 +6,8 @@ import type { VesselFill } from '@trug/core';
 import { caution } from '@trug/core/cautions/catalogue';
 import { isAtRest } from '@trug/core/ferment/verdict';
 import { fitVessels } from '@trug/core/rack/fit-vessels';
-import { FOAM_ROOM_FRACTION, headspaceCheck } from '@trug/core/rack/headspace';
+import { fillableShare, fillEvenly } from '@trug/core/rack/fill-evenly';
+import { headspaceCheck } from '@trug/core/rack/headspace';
 import { leftoverWays, type LeftoverWay } from '@trug/core/rack/leftover-ways';
 import { toppingWays, type ToppingWay } from '@trug/core/rack/topping-ways';
 import { injectBatchView } from '../../shared/batch-of-page';
@@ -25,13 +26,9 @@ import { cupboardFeature } from '../../state/cupboard.reducer';
 import { selectCiderSources, selectJuiceSources } from '../juice/bench/bench-sources';
 import { partOf, takenFrom } from '../juice/bench/pour-acts';
 import { SaidPipe } from '../../shared/units/said.pipe';
-import { fermentedShare } from '@trug/core/liquid/views';
 
 /** What stays behind with the lees unless the maker says otherwise, as a share. @source our estimate: 2–3 % */
 const USUAL_LOSS_FRACTION = 0.025;
-/** Share of the sugar that is gone when nothing is left to foam on. @source our estimate */
-const FOAMS_UNTIL = 0.9;
-
 /** Vessels whose every choice is tried while someone types. */
 const MOST_SEARCHED = 12;
 /** Less than this over is a splash. @source our estimate */
@@ -78,11 +75,9 @@ export class RackPage {
     const own = (this.view()?.state.vessels ?? []).flatMap((f) => this.all().get(f.vesselId) ?? []);
     return [...own.map((v) => ({ ...v, own: true, clean: true })), ...this.free().map((v) => ({ ...v, own: false }))];
   });
-  /** Share of a vessel that is filled: what still has sugar to foam on needs room, what is at or near its rest none. */
   private readonly full = computed(() => {
     const { liquid, must } = this.view()?.state ?? { liquid: null, must: null };
-    const foams = !this.resting() && liquid !== null && must !== null && fermentedShare(liquid, must) < FOAMS_UNTIL;
-    return foams ? 1 - FOAM_ROOM_FRACTION : 1;
+    return fillableShare({ liquid, must, resting: this.resting() });
   });
   protected readonly best = computed(() =>
     fitVessels({
@@ -98,13 +93,15 @@ export class RackPage {
     const { picked } = this.draft.fields();
     return picked === '' ? this.best().value.fills.map((f) => f.vesselId) : picked.split(',').filter((id) => id !== '-');
   });
-  protected readonly fills = computed((): readonly VesselFill[] => {
-    const chosen = this.candidates().filter((v) => this.picked().includes(v.id));
-    const capacityL = chosen.reduce((sum, v) => sum + v.capacityL, 0) * this.full();
-    const share = capacityL > 0 ? Math.min(1, this.toFillL() / capacityL) : 0;
-    return chosen.map((v) => ({ vesselId: v.id, volumeL: v.capacityL * this.full() * share }));
-  });
-  protected readonly overL = computed(() => this.toFillL() - this.fills().reduce((sum, f) => sum + f.volumeL, 0));
+  private readonly filled = computed(() =>
+    fillEvenly(
+      this.toFillL(),
+      this.candidates().filter((v) => this.picked().includes(v.id)),
+      this.full(),
+    ),
+  );
+  protected readonly fills = computed((): readonly VesselFill[] => this.filled().fills);
+  protected readonly overL = computed(() => this.filled().overL);
   /** What can be done with what finds no room. */
   protected readonly ways = computed((): readonly LeftoverWay[] => {
     const liquid = this.view()?.state.liquid;

@@ -3,6 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Liquid } from '@trug/core';
+import { FOAM_ROOM_FRACTION } from '@trug/core/rack/headspace';
 import { injectBatchView } from '../../shared/batch-of-page';
 import { createBatchDraft } from '../../shared/draft';
 import { EntryWriter } from '../../shared/entry-writer';
@@ -13,8 +14,8 @@ import { Units } from '../../shared/units/units';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { SaidPipe } from '../../shared/units/said.pipe';
 
-/** How full a trial jar is filled, so that foam has room. @source usual practice: about a tenth empty */
-const FULL = 0.92;
+/** A trial jar goes on working: it leaves room for foam. */
+const FULL = 1 - FOAM_ROOM_FRACTION;
 const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without sulfite', 'another place'] as const;
 
 /** Split: one juice into several vessels, with one thing changed, kept as sibling batches. */

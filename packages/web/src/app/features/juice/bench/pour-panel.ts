@@ -3,7 +3,9 @@ import { FormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { METHODS } from '@trug/core/plan/method';
+import { fillEvenly } from '@trug/core/rack/fill-evenly';
 import { fitVessels } from '@trug/core/rack/fit-vessels';
+import { FOAM_ROOM_FRACTION } from '@trug/core/rack/headspace';
 import { EntryWriter } from '../../../shared/entry-writer';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../../shared/free-vessels';
@@ -18,8 +20,8 @@ import type { BenchSource } from './bench-sources';
 import { partOf, takenFrom } from './pour-acts';
 import { SaidPipe } from '../../../shared/units/said.pipe';
 
-/** Room a fermenting must leaves for foam. @source usual practice: about a tenth */
-const FOAM_FRACTION = 0.1;
+/** Less than this is no difference in room, L. */
+const SPLASH_L = 0.05;
 
 /** Pour it: which vessels, what the batch is called, and how warm it stands. Nothing is taken from the juices before this. */
 @Component({
@@ -111,35 +113,34 @@ export class PourPanel {
       .map((p) => `${this.units.volume(Math.round(p.volumeL * 100) / 100)} ${p.source.name}`)
       .join(' + '),
   );
-  private readonly headroom = computed(() => (this.parts().every((p) => p.source.from === 'batch') ? 0 : FOAM_FRACTION));
+  /** Ciders at rest may fill a vessel; anything else in it foams. */
+  private readonly full = computed(() => (this.parts().every((p) => p.source.from === 'batch') ? 1 : 1 - FOAM_ROOM_FRACTION));
   private readonly best = computed(() => {
     const vessels = this.free()
       .filter((v) => v.clean)
       .slice(0, 12)
-      .map((v) => ({ ...v, capacityL: v.capacityL * (1 - this.headroom()) }));
+      .map((v) => ({ ...v, capacityL: v.capacityL * this.full() }));
     return vessels.length === 0 ? [] : fitVessels({ volumeL: this.totalL(), vessels, maxHeadspaceFraction: 0.4 }).value.fills.map((f) => f.vesselId);
   });
   protected readonly picked = computed(() => {
     const { vessels } = this.draft().fields();
     return vessels === '' ? this.best() : vessels.split(',').filter((id) => this.free().some((v) => v.id === id));
   });
-  /** Vessels are filled alike, up to the foam room. */
-  private readonly fills = computed(() => {
-    const chosen = this.free().filter((v) => this.picked().includes(v.id));
-    const roomL = chosen.reduce((sum, v) => sum + v.capacityL, 0);
-    const share = roomL > 0 ? Math.min(1, this.totalL() / roomL) : 0;
-    return chosen.map((v) => ({ vesselId: v.id, volumeL: v.capacityL * share }));
-  });
-  protected readonly overL = computed(() => this.totalL() - this.fills().reduce((sum, f) => sum + f.volumeL, 0));
+  private readonly filled = computed(() =>
+    fillEvenly(
+      this.totalL(),
+      this.free().filter((v) => this.picked().includes(v.id)),
+    ),
+  );
+  private readonly fills = computed(() => this.filled().fills);
+  protected readonly overL = computed(() => this.filled().overL);
   protected readonly fits = computed(() => {
-    if (this.overL() > 0.05) return `${this.units.volume(Math.round(this.overL() * 100) / 100)} find no room. Choose another vessel.`;
-    const roomL = this.free()
-      .filter((v) => this.picked().includes(v.id))
-      .reduce((sum, v) => sum + v.capacityL, 0);
-    const emptyL = roomL - this.totalL();
-    return emptyL < roomL * FOAM_FRACTION * 0.95 && this.headroom() > 0
-      ? `${this.units.volume(Math.round(emptyL * 10) / 10)} above it is little for foam: leave about a tenth empty, or fit a blow-off tube.`
-      : `${this.units.volume(Math.round(emptyL * 10) / 10)} stay empty above it.`;
+    const { overL, emptyL, fills } = this.filled();
+    if (overL > SPLASH_L) return `${this.units.volume(Math.round(overL * 100) / 100)} find no room. Choose another vessel.`;
+    const above = this.units.volume(Math.round(emptyL * 10) / 10);
+    return fills.length > 0 && emptyL < (this.totalL() + emptyL) * (1 - this.full()) - SPLASH_L
+      ? `${above} above it is little for foam: leave about a tenth empty, or fit a blow-off tube.`
+      : `${above} stay empty above it.`;
   });
 
   protected fillOf(id: string): number | null {
@@ -158,7 +159,7 @@ export class PourPanel {
       this.refusal.set('Trug cannot read that temperature. Write it as 14 C or 57 F, or leave it empty.');
       return;
     }
-    if (this.fills().length === 0 || this.overL() > 0.05) {
+    if (this.fills().length === 0 || this.overL() > SPLASH_L) {
       this.refusal.set('Choose vessels that hold all of it.');
       return;
     }

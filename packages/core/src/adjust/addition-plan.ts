@@ -1,23 +1,23 @@
-import { acidForTarget, deacidify, tanninForTarget } from '@trug/core/adjust/acid-for-target';
-import { waterForGravity } from '@trug/core/adjust/dilution';
-import { bentoniteDose, enzymeDose } from '@trug/core/adjust/enzyme-dose';
-import { nutrientById, nutrientPlan } from '@trug/core/adjust/nutrient-plan';
-import { gravityForAbv, sugarForGravity } from '@trug/core/adjust/sugar-for-gravity';
-import { sulfiteDose } from '@trug/core/adjust/sulfite-dose';
-import { sulfiteGiven } from '@trug/core/adjust/sulfite-given';
-import { attempt } from '@trug/core/errors/attempt';
-import { phOf, type AcidId } from '@trug/core/liquid/acid-chemistry';
-import { addAcid, addCarbonate, addTannin } from '@trug/core/liquid/add-acid';
-import { addFermentable, addSulfite, addWater } from '@trug/core/liquid/additions';
-import { gravityOf } from '@trug/core/liquid/views';
-import type { AdjustAsk, AdjustId, AdjustOutcome, AdjustPlan } from './adjust-types';
-import { fermentableById } from '@trug/core/reference/fermentables';
-import { caution } from '@trug/core/cautions/catalogue';
+import { acidForTarget, deacidify, tanninForTarget } from './acid-for-target.js';
+import { waterForGravity } from './dilution.js';
+import { bentoniteDose, enzymeDose } from './enzyme-dose.js';
+import { nutrientById, nutrientPlan } from './nutrient-plan.js';
+import { gravityForAbv, sugarForGravity } from './sugar-for-gravity.js';
+import { sulfiteDose } from './sulfite-dose.js';
+import { sulfiteGiven } from './sulfite-given.js';
+import { attempt } from '../errors/attempt.js';
+import { phOf, type AcidId } from '../liquid/acid-chemistry.js';
+import { addAcid, addCarbonate, addTannin } from '../liquid/add-acid.js';
+import { addFermentable, addSulfite, addWater } from '../liquid/additions.js';
+import { gravityOf } from '../liquid/views.js';
+import type { AdditionAsk, AdditionId, AdditionOutcome, AdditionPlan } from './addition-types.js';
+import { fermentableById } from '../reference/fermentables.js';
+import { caution } from '../cautions/catalogue.js';
 
 /** g of citric acid in a litre of lemon juice. @source usual composition, 45–60 g/L */
 const CITRIC_IN_LEMON_G_PER_L = 50;
 
-const untold = (what: string): AdjustOutcome => ({ kind: 'untold', what });
+const untold = (what: string): AdditionOutcome => ({ kind: 'untold', what });
 
 /**
  * The addition asked for, worked out by the core: how much, what it does, what to mind.
@@ -25,14 +25,14 @@ const untold = (what: string): AdjustOutcome => ({ kind: 'untold', what });
  * @param ask - what, on which liquid, to which target
  * @returns a plan, what is still to be told, or why it cannot be
  */
-export function adjustPlan(ask: AdjustAsk): AdjustOutcome {
+export function additionPlan(ask: AdditionAsk): AdditionOutcome {
   const missing = missingOf(ask);
   if (missing !== null) return untold(missing);
   const made = attempt(() => PLANNERS[ask.what](ask));
   return made.ok ? { kind: 'plan', plan: made.value } : { kind: 'refused', error: made.error };
 }
 
-function missingOf(ask: AdjustAsk): string | null {
+function missingOf(ask: AdditionAsk): string | null {
   switch (ask.what) {
     case 'sugar':
       return ask.targetSg === null && ask.targetAbv === null && ask.given === null ? 'the strength or gravity wanted' : null;
@@ -48,9 +48,9 @@ function missingOf(ask: AdjustAsk): string | null {
   }
 }
 
-type Planner = (ask: AdjustAsk) => AdjustPlan;
+type Planner = (ask: AdditionAsk) => AdditionPlan;
 
-const PLANNERS: Readonly<Record<AdjustId, Planner>> = {
+const PLANNERS: Readonly<Record<AdditionId, Planner>> = {
   sugar: (ask) => {
     const { liquid, fermentableId } = ask;
     // What does not ferment makes no strength.
@@ -222,7 +222,7 @@ const PLANNERS: Readonly<Record<AdjustId, Planner>> = {
 };
 
 /** What to say of a dose of sulfite, by where the batch stands. */
-function sulfiteAdvice(stage: AdjustAsk['stage'], so2MgPerL: number, totalMgPerL: number, waitH: number): readonly string[] {
+function sulfiteAdvice(stage: AdditionAsk['stage'], so2MgPerL: number, totalMgPerL: number, waitH: number): readonly string[] {
   const inAll = `${Math.round(totalMgPerL)} mg/L in all, of the 200 that is commonly allowed.`;
   if (stage === 'working') return ['It is at work, and yeast binds what it is given now: wait for the end, then sulfite it for keeping.'];
   if (so2MgPerL <= 0) return [stage === 'must' ? 'At this pH the juice keeps itself: none is needed.' : 'It holds enough for keeping.'];
@@ -231,7 +231,7 @@ function sulfiteAdvice(stage: AdjustAsk['stage'], so2MgPerL: number, totalMgPerL
 }
 
 /** The one target that counts: a pH, when one is given. */
-function targetOf({ targetPh, targetTaGPerL }: AdjustAsk): { readonly targetPh: number } | { readonly targetTaGPerL: number } | null {
+function targetOf({ targetPh, targetTaGPerL }: AdditionAsk): { readonly targetPh: number } | { readonly targetTaGPerL: number } | null {
   if (targetPh !== null) return { targetPh };
   return targetTaGPerL === null ? null : { targetTaGPerL };
 }

@@ -1,7 +1,14 @@
-import type { AcidId, CarbonateId, Caution, CoreError, EntryPayloads, Liquid, Step, SulfiteForm } from '@trug/core';
+import type { SulfiteForm } from './sulfite-dose.js';
+import type { Caution } from '../cautions/caution.js';
+import type { CoreError } from '../errors/core-error.js';
+import type { AcidId } from '../liquid/acid-chemistry.js';
+import type { CarbonateId } from '../liquid/add-acid.js';
+import type { Liquid } from '../liquid/liquid.js';
+import type { EntryPayloads } from '../log/entry.js';
+import type { Step } from '../worked/worked.js';
 
 /** What can be put in a must or a cider. */
-export const ADJUSTS = [
+export const ADDITIONS = [
   { id: 'sugar', name: 'Sugar' },
   { id: 'water', name: 'Water' },
   { id: 'acid', name: 'Acid up' },
@@ -14,11 +21,11 @@ export const ADJUSTS = [
 ] as const;
 
 /** One of them. */
-export type AdjustId = (typeof ADJUSTS)[number]['id'];
+export type AdditionId = (typeof ADDITIONS)[number]['id'];
 
 /** What is asked for; a target that is null was not given. */
-export interface AdjustAsk {
-  readonly what: AdjustId;
+export interface AdditionAsk {
+  readonly what: AdditionId;
   readonly liquid: Liquid;
   readonly targetSg: number | null;
   readonly targetAbv: number | null;
@@ -46,7 +53,7 @@ export interface AdjustAsk {
 }
 
 /** What to do. */
-export interface AdjustPlan {
+export interface AdditionPlan {
   /** The amount worked out, in the unit of `unit`. */
   readonly amount: number;
   readonly unit: 'g' | 'L' | 'tablets' | 'mL';
@@ -60,7 +67,7 @@ export interface AdjustPlan {
 }
 
 /** The outcome of asking. */
-export type AdjustOutcome =
-  | { readonly kind: 'plan'; readonly plan: AdjustPlan }
+export type AdditionOutcome =
+  | { readonly kind: 'plan'; readonly plan: AdditionPlan }
   | { readonly kind: 'untold'; readonly what: string }
   | { readonly kind: 'refused'; readonly error: CoreError };

@@ -1,4 +1,4 @@
-import { cartonPlan, type CartonInputs, type CartonPlan } from './carton-plan';
+import { cartonPlan, type CartonInputs, type CartonPlan } from './carton-plan.js';
 
 const input: CartonInputs = {
   fruit: 'apple',

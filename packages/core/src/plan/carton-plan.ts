@@ -1,20 +1,24 @@
-import type { Caution, CoreError, Fruit, Liquid, RawGravity, Step } from '@trug/core';
-import { gravityForAbv, sugarForGravity, type SugarAddition } from '@trug/core/adjust/sugar-for-gravity';
-import { sulfiteDose, type SulfiteForm } from '@trug/core/adjust/sulfite-dose';
-import { caution } from '@trug/core/cautions/catalogue';
-import { attempt } from '@trug/core/errors/attempt';
-import { phOf } from '@trug/core/liquid/acid-chemistry';
-import { liquidFromReadings } from '@trug/core/liquid/liquid-from-readings';
-import { dryAbvOf, gravityOf } from '@trug/core/liquid/views';
-import { gravityFromCarton } from '@trug/core/measure/carton-gravity';
-import { methodById } from '@trug/core/plan/method';
-import { plannedDates, type PlannedStop } from '@trug/core/plan/planned-dates';
-import { headspaceCheck } from '@trug/core/rack/headspace';
-import { fermentableById } from '@trug/core/reference/fermentables';
-import { yeastById } from '@trug/core/reference/yeast-kinds';
-import { pitchCautions } from '@trug/core/yeast/pitch-cautions';
-import { pitchRate } from '@trug/core/yeast/pitch-rate';
-import { countText } from '@trug/core/quantity/count-text';
+import type { Caution } from '../cautions/caution.js';
+import type { CoreError } from '../errors/core-error.js';
+import type { Fruit, Liquid } from '../liquid/liquid.js';
+import type { RawGravity } from '../log/entry.js';
+import type { Step } from '../worked/worked.js';
+import { gravityForAbv, sugarForGravity, type SugarAddition } from '../adjust/sugar-for-gravity.js';
+import { sulfiteDose, type SulfiteForm } from '../adjust/sulfite-dose.js';
+import { caution } from '../cautions/catalogue.js';
+import { attempt } from '../errors/attempt.js';
+import { phOf } from '../liquid/acid-chemistry.js';
+import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
+import { dryAbvOf, gravityOf } from '../liquid/views.js';
+import { gravityFromCarton } from '../measure/carton-gravity.js';
+import { methodById } from './method.js';
+import { plannedDates, type PlannedStop } from './planned-dates.js';
+import { headspaceCheck } from '../rack/headspace.js';
+import { fermentableById } from '../reference/fermentables.js';
+import { yeastById } from '../reference/yeast-kinds.js';
+import { pitchCautions } from '../yeast/pitch-cautions.js';
+import { pitchRate } from '../yeast/pitch-rate.js';
+import { countText } from '../quantity/count-text.js';
 
 /** What the carton plan is made from; null is what has not been told yet. */
 export interface CartonInputs {

@@ -1,53 +1,24 @@
-import type { BatchState, BottlingCheck, FizzChoice, Liquid, RouteId, WayToHold, Worked } from '@trug/core';
-import { BOTTLE_KINDS, bottleById } from '@trug/core/bottle/bottle-kinds';
-import { hottestTaken } from '@trug/core/bottle/bottle-safety';
-import { planBottles, type BottlePlan } from '@trug/core/bottle/plan-bottles';
-import { CoreError } from '@trug/core/errors/core-error';
-import { fizzFromDose, primingSugar, type Priming } from '@trug/core/bottle/priming-sugar';
-import { attempt, type Attempt } from '@trug/core/errors/attempt';
-import { pressureBand, withPriming, type PressureBand } from '@trug/core/bottle/sealed-gas';
-import { fizzChoice, waysToHold } from '@trug/core/bottle/ways-to-hold';
-import type { Verdict } from '@trug/core/ferment/verdict';
-import { checkBottling } from '@trug/core/log/bottling-check';
-import { asIfDry, sealedGasOf } from '@trug/core/log/sealed-gas-of';
-import { sealWay } from '@trug/core/log/sealing';
-
-/** The bottle bench as set. */
-export interface BottleBenchFields {
-  readonly route: string;
-  readonly fizz: string;
-  readonly sugar: string;
-  readonly mode: string;
-  /** The sugar the maker gives by habit, in all or in each bottle; empty for what Trug works out. */
-  readonly dose: string;
-  readonly warmest: string;
-  readonly hottest: string;
-  readonly loss: string;
-  readonly cap: string;
-  /** Chosen kinds of bottle, `kind:count` apart by commas; an empty count fills as many as there is drink for. */
-  readonly bottles: string;
-  readonly testBottle: string;
-}
-
-/** A bench nobody has touched. */
-export const NEW_BENCH: BottleBenchFields = {
-  route: 'sparkling-dry',
-  // As lively as the bottles take, until the maker chooses.
-  fizz: '',
-  sugar: 'sucrose',
-  mode: 'bulk',
-  dose: '',
-  warmest: '',
-  hottest: '',
-  // The usual loss, until the maker says.
-  loss: '',
-  cap: 'rust',
-  bottles: 'crown-500:',
-  testBottle: 'yes',
-};
+import type { FizzChoice, WayToHold } from '../bottle/ways-to-hold.js';
+import type { RouteId } from './bottling-routes.js';
+import type { Liquid } from '../liquid/liquid.js';
+import type { BatchState } from '../log/batch-state.js';
+import type { BottlingCheck } from '../log/bottling-check.js';
+import type { Worked } from '../worked/worked.js';
+import { BOTTLE_KINDS, bottleById } from '../bottle/bottle-kinds.js';
+import { hottestTaken } from '../bottle/bottle-safety.js';
+import { planBottles, type BottlePlan } from '../bottle/plan-bottles.js';
+import { CoreError } from '../errors/core-error.js';
+import { fizzFromDose, primingSugar, type Priming } from '../bottle/priming-sugar.js';
+import { attempt, type Attempt } from '../errors/attempt.js';
+import { pressureBand, withPriming, type PressureBand } from '../bottle/sealed-gas.js';
+import { fizzChoice, waysToHold } from '../bottle/ways-to-hold.js';
+import type { Verdict } from '../ferment/verdict.js';
+import { checkBottling } from '../log/bottling-check.js';
+import { asIfDry, sealedGasOf } from '../log/sealed-gas-of.js';
+import { sealWay } from '../log/sealing.js';
 
 /** The figures a plan is made from. */
-export interface BottleInputs {
+export interface BottlingInputs {
   readonly state: BatchState;
   readonly verdict: Verdict | null;
   readonly route: RouteId;
@@ -64,8 +35,8 @@ export interface BottleInputs {
   readonly testBottle: boolean;
 }
 
-/** What the bench shows. */
-export interface BenchPlan {
+/** What comes of it. */
+export interface BottlingPlan {
   readonly liquid: Liquid;
   /** The fizz it is primed for, volumes. */
   readonly targetVolumes: number;
@@ -84,7 +55,7 @@ const SHED_C = 15;
 const TEST_BOTTLE = 'plastic-500';
 
 /** What is set aside by the test bottle comes first, so that the rest is counted from what remains. */
-function chosenBottles({ bottles, testBottle, route }: BottleInputs): BottleInputs['bottles'] {
+function chosenBottles({ bottles, testBottle, route }: BottlingInputs): BottlingInputs['bottles'] {
   return testBottle && route === 'sparkling-dry' ? [{ kindId: TEST_BOTTLE, count: 1 }, ...bottles] : bottles;
 }
 
@@ -94,7 +65,7 @@ const UNREAD_VOLUMES = 1.5;
 const MOST_VOLUMES = 6;
 
 /** The fizz of the dose a maker gives by habit. */
-function fizzOfHabit({ mode, bottles, fermentableId, warmestC }: BottleInputs, doseG: number, liquid: Liquid, bottleMl: number): number {
+function fizzOfHabit({ mode, bottles, fermentableId, warmestC }: BottlingInputs, doseG: number, liquid: Liquid, bottleMl: number): number {
   if (mode === 'per-bottle' && new Set(bottles.map((b) => bottleById(b.kindId).sizeMl)).size > 1) {
     throw new CoreError(
       'NOT_ALLOWED',
@@ -110,12 +81,13 @@ function fizzOfHabit({ mode, bottles, fermentableId, warmestC }: BottleInputs, d
 }
 
 /**
- * Everything the bottle bench shows, from the core.
+ * A run of bottles as chosen: what sugar primes it, what it fills, which pressures come of it and whether they are safe.
  *
  * @param input - the batch and what the maker chose
  * @returns priming, the run, pressures, safety and cautions; null when there is nothing to bottle
+ * @source `primingSugar`, `planBottles`, `pressureBand`, `checkBottling`
  */
-export function benchPlan(input: BottleInputs): BenchPlan | null {
+export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
   const found = sealedGasOf(input.state);
   if (!found) return null;
   const way = sealWay(input.state, input.verdict);
@@ -161,21 +133,4 @@ export function benchPlan(input: BottleInputs): BenchPlan | null {
     check,
     ways: weakest ? waysToHold({ gas: sealed, bottle: bottleById(weakest.kindId), hottestC, bottleCount: counts.get(weakest.kindId) || 1 }) : [],
   };
-}
-
-/**
- * Reads the chosen kinds of bottle.
- *
- * @param text - `kind:count` apart by commas
- * @returns kinds with their counts; null fills as many as there is drink for
- */
-export function readBottles(text: string): BottleInputs['bottles'] {
-  return text
-    .split(',')
-    .filter((part) => part !== '')
-    .map((part) => {
-      const [kindId = '', count = ''] = part.split(':');
-      const number = Number(count);
-      return { kindId, count: count === '' || !Number.isInteger(number) || number < 0 ? null : number };
-    });
 }

@@ -1,0 +1,21 @@
+import { readBottles } from './bottle-draft';
+import { pressureDrawing } from './pressure-geometry';
+
+describe('readBottles', () => {
+  it('reads the chosen bottles back from the draft', () => {
+    expect(readBottles('crown-500:,swing-500:6,crown-330:-2')).toEqual([
+      { kindId: 'crown-500', count: null },
+      { kindId: 'swing-500', count: 6 },
+      { kindId: 'crown-330', count: null },
+    ]);
+  });
+});
+describe('pressureDrawing', () => {
+  it('keeps labels apart however close the limits lie', () => {
+    const limits = [4.2, 4.2, 4.3].map((limitBar, i) => ({ name: String(i), limitBar, chosen: false }));
+    const ys = pressureDrawing({ bands: [], limits, top: 0, bottom: 500 })
+      .limits.map((l) => l.textY)
+      .sort((a, b) => a - b);
+    ys.slice(1).forEach((y, i) => expect(y - (ys[i] ?? 0)).toBeGreaterThanOrEqual(20));
+  });
+});

@@ -1,0 +1,52 @@
+import type { BottlingInputs } from '@trug/core/finish/bottling-plan';
+
+/** The bottle bench as set. */
+export interface BottleBenchFields {
+  readonly route: string;
+  readonly fizz: string;
+  readonly sugar: string;
+  readonly mode: string;
+  /** The sugar the maker gives by habit, in all or in each bottle; empty for what Trug works out. */
+  readonly dose: string;
+  readonly warmest: string;
+  readonly hottest: string;
+  readonly loss: string;
+  readonly cap: string;
+  /** Chosen kinds of bottle, `kind:count` apart by commas; an empty count fills as many as there is drink for. */
+  readonly bottles: string;
+  readonly testBottle: string;
+}
+
+/** A bench nobody has touched. */
+export const NEW_BENCH: BottleBenchFields = {
+  route: 'sparkling-dry',
+  // As lively as the bottles take, until the maker chooses.
+  fizz: '',
+  sugar: 'sucrose',
+  mode: 'bulk',
+  dose: '',
+  warmest: '',
+  hottest: '',
+  // The usual loss, until the maker says.
+  loss: '',
+  cap: 'rust',
+  bottles: 'crown-500:',
+  testBottle: 'yes',
+};
+
+/**
+ * Reads the chosen kinds of bottle.
+ *
+ * @param text - `kind:count` apart by commas
+ * @returns kinds with their counts; null fills as many as there is drink for
+ */
+export function readBottles(text: string): BottlingInputs['bottles'] {
+  return text
+    .split(',')
+    .filter((part) => part !== '')
+    .map((part) => {
+      const [kindId = '', count = ''] = part.split(':');
+      const number = Number(count);
+      return { kindId, count: count === '' || !Number.isInteger(number) || number < 0 ? null : number };
+    });
+}
