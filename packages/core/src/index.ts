@@ -1,7 +1,8 @@
 // errors
 export { CoreError, type CoreErrorCode, type Details } from './errors/core-error.js';
 export { attempt, type Attempt } from './errors/attempt.js';
-export { LIMITS, type Range } from './errors/guards.js';
+export { type Range } from './errors/guards.js';
+export { LIMITS } from './errors/limits.js';
 // quantities, dates and workings
 export { DEFAULT_UNITS, formatQuantity, type Quantity, type UnitPreferences } from './quantity/format-quantity.js';
 export { parseQuantity, type ParsedQuantity, type ParseQuantityOptions } from './quantity/parse-quantity.js';

@@ -1,13 +1,10 @@
 import { DEVICE_LIMITS } from '@trug/core/device/readings-from-table';
 import { strictInstantMs } from '@trug/core/quantity/strict-dates';
 import { IsBoolean, IsOptional, ValidateBy, ValidateIf } from 'class-validator';
-import { InRange } from '../validation/decorators.js';
+import { InRange, LIMITS } from '../validation/decorators.js';
 
 /** How many readings one request may carry. */
 export const MOST_READINGS_AT_ONCE = 5000;
-
-/** Seconds since 1970, from 2001 to 2199: fewer are a device that never knew its date, more are milliseconds. */
-const UNIX_S = { min: 1_000_000_000, max: 7_258_118_399 };
 
 /**
  * One reading as a device or a script posts it: a moment, and any of its figures. Without a moment it counts as read
@@ -34,5 +31,5 @@ export class DeviceReadingDto {
   @IsOptional() @IsBoolean() madeUp?: boolean;
 }
 
-/** Whether a number can be seconds since 1970. */
-export const isUnixSeconds = (at: number): boolean => at >= UNIX_S.min && at <= UNIX_S.max;
+/** Whether a number can be seconds since 1970: fewer are a device that never knew its date, more are milliseconds. */
+export const isUnixSeconds = (at: number): boolean => at >= LIMITS.unixS.min && at <= LIMITS.unixS.max;

@@ -17,16 +17,13 @@ import {
 import { InRange, InRangeOrNull, LIMITS, Text, TextList } from '../validation/decorators.js';
 import { GravityDto, SupplyUseDto, VesselFillDto } from './liquid-payloads.js';
 
-/** How hot or cold a place may be, °C. */
-const PLACE_C = { min: -10, max: 60 };
-const COUNT = { min: 0, max: 5000 };
 const isForced = (test: { readonly by: string }): boolean => test.by !== 'sugar-test';
 
 export class PitchedPayloadDto {
   @Text(60) @IsNotEmpty() yeastId!: string;
-  @InRange({ min: 0, max: 5000 }) massG!: number;
+  @InRange(LIMITS.smallDoseG) massG!: number;
   @IsIn(['sprinkled', 'rehydrated', 'starter', 'wild']) method!: EntryPayloads['pitched']['method'];
-  @InRangeOrNull(PLACE_C) juiceC!: number | null;
+  @InRangeOrNull(LIMITS.placeC) juiceC!: number | null;
   @IsOptional() @Text(60) @IsNotEmpty() withYeastId?: string;
   @IsOptional() @IsArray() @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => SupplyUseDto) supplies?: SupplyUseDto[];
 }
@@ -34,11 +31,10 @@ export class PitchedPayloadDto {
 export class SteppedPayloadDto {
   @IsIn(TIMED_PLANS) plan!: TimedPlan;
   @Text(400) @IsNotEmpty() done!: string;
-  @IsInt() @InRange({ min: 1, max: 30 }) step!: number;
-  @IsInt() @InRange({ min: 1, max: 30 }) of!: number;
+  @IsInt() @InRange(LIMITS.steps) step!: number;
+  @IsInt() @InRange(LIMITS.steps) of!: number;
   @ValidateIf((s: SteppedPayloadDto) => s.next !== null) @Text(400) @IsNotEmpty() next!: string | null;
-  /** Sixty days at most. */
-  @InRange({ min: 0, max: 86_400 }) waitMin!: number;
+  @InRange(LIMITS.waitMin) waitMin!: number;
 }
 
 /** An act that needs no figures. A class without any rule would be refused as unknown, so it has one. */
@@ -48,7 +44,7 @@ export class NoFiguresDto {
 
 export class MovedPayloadDto {
   @Text(80) @IsNotEmpty() place!: string;
-  @InRange(PLACE_C) tempC!: number;
+  @InRange(LIMITS.placeC) tempC!: number;
 }
 
 export class RackedPayloadDto {
@@ -58,8 +54,8 @@ export class RackedPayloadDto {
 
 export class ClarifiedPayloadDto {
   @IsIn(CLEARING_MEANS) means!: ClearingMeans;
-  @InRange({ min: 0, max: 5000 }) massG!: number;
-  @InRange({ min: 0, max: 365 }) waitDays!: number;
+  @InRange(LIMITS.smallDoseG) massG!: number;
+  @InRange(LIMITS.waitDays) waitDays!: number;
   @IsOptional() @IsArray() @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => SupplyUseDto) supplies?: SupplyUseDto[];
 }
 
@@ -75,8 +71,8 @@ export class VentedPayloadDto {
 }
 
 export class StabilisedPayloadDto {
-  @InRange({ min: 0, max: 500 }) so2MgPerL!: number;
-  @InRange({ min: 0, max: 1000 }) sorbateMgPerL!: number;
+  @InRange(LIMITS.so2MgPerL) so2MgPerL!: number;
+  @InRange(LIMITS.sorbateMgPerL) sorbateMgPerL!: number;
 }
 
 /** A sample fermented out in the warm, or a test for sugar: which of them decides what else must be there. */
@@ -84,28 +80,28 @@ export class TestedPayloadDto {
   @IsIn(['forced-ferment', 'sugar-test']) by!: EntryPayloads['tested']['by'];
   @ValidateIf(isForced) @IsObject() @ValidateNested() @Type(() => GravityDto) before?: GravityDto;
   @ValidateIf(isForced) @IsObject() @ValidateNested() @Type(() => GravityDto) after?: GravityDto;
-  @ValidateIf(isForced) @InRange({ min: 0.5, max: 60 }) days?: number;
-  @ValidateIf(isForced) @InRange({ min: 0, max: 45 }) tempC?: number;
-  @ValidateIf((t: TestedPayloadDto) => t.by !== 'forced-ferment') @InRange({ min: 0, max: 200 }) sugarGPerL?: number;
+  @ValidateIf(isForced) @InRange(LIMITS.forcedFermentDays) days?: number;
+  @ValidateIf(isForced) @InRange(LIMITS.forcedFermentC) tempC?: number;
+  @ValidateIf((t: TestedPayloadDto) => t.by !== 'forced-ferment') @InRange(LIMITS.sugarGPerL) sugarGPerL?: number;
   @TextList({ maxCount: 20, maxLength: 40 }) acknowledged!: string[];
 }
 
 export class SweetenedPayloadDto {
   @Text(60) @IsNotEmpty() sweetenerId!: string;
-  @InRange({ min: 0, max: 100_000 }) massG!: number;
+  @InRange(LIMITS.sugarG) massG!: number;
 }
 
 export class PrimedPayloadDto {
   @Text(60) @IsNotEmpty() fermentableId!: string;
-  @InRange({ min: 0, max: 100_000 }) massG!: number;
+  @InRange(LIMITS.sugarG) massG!: number;
   @IsIn(['bulk', 'per-bottle']) mode!: 'bulk' | 'per-bottle';
-  @InRange({ min: 0, max: 6 }) targetVolumes!: number;
-  @InRange({ min: 0, max: 60 }) warmestSinceEndC!: number;
+  @InRange(LIMITS.fizzVolumes) targetVolumes!: number;
+  @InRange(LIMITS.hottestC) warmestSinceEndC!: number;
 }
 
 export class BottleCountDto {
   @Text(60) @IsNotEmpty() kindId!: string;
-  @IsInt() @InRange(COUNT) count!: number;
+  @IsInt() @InRange(LIMITS.bottles) count!: number;
 }
 
 export class BottledPayloadDto {
@@ -114,21 +110,21 @@ export class BottledPayloadDto {
   @InRange(LIMITS.volumeL) lossL!: number;
   @Text(80) @IsNotEmpty() crate!: string;
   @IsIn(['rust', 'slate', 'leaf', 'straw', 'plum']) capColour!: CapColour;
-  @InRange({ min: 0, max: 60 }) hottestC!: number;
+  @InRange(LIMITS.hottestC) hottestC!: number;
   @TextList({ maxCount: 20, maxLength: 40 }) acknowledged!: string[];
 }
 
 export class KeggedPayloadDto {
   @ValidateNested() @Type(() => VesselFillDto) vessel!: VesselFillDto;
   @InRange(LIMITS.volumeL) lossL!: number;
-  @InRange({ min: 0, max: 6 }) targetVolumes!: number;
-  @InRange({ min: -2, max: 30 }) storeC!: number;
+  @InRange(LIMITS.fizzVolumes) targetVolumes!: number;
+  @InRange(LIMITS.storeC) storeC!: number;
   @TextList({ maxCount: 20, maxLength: 40 }) acknowledged!: string[];
 }
 
 export class OpenedPayloadDto {
   @Text(60) @IsNotEmpty() kindId!: string;
-  @IsInt() @InRange({ min: 1, max: 5000 }) count!: number;
+  @IsInt() @InRange(LIMITS.opened) count!: number;
 }
 
 export class TastedPayloadDto {

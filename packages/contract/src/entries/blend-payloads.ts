@@ -1,33 +1,30 @@
 import type { Fruit } from '@trug/core';
+import { LIQUID_LIMITS } from '@trug/core/liquid/liquid-limits';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNotEmpty, ValidateIf, ValidateNested } from 'class-validator';
 import { InRange, InRangeOrNull, LIMITS, Text, Ulid } from '../validation/decorators.js';
 import { VesselFillDto } from './liquid-payloads.js';
 
-const SUGAR = { min: 0, max: 900 };
-const ACID = { min: 0, max: 100 };
-const SULFITE = { min: 0, max: 1000 };
-
 /** A liquid as the core knows it. */
 export class LiquidDto {
-  @InRange(LIMITS.volumeL) volumeL!: number;
-  @InRange(SUGAR) sucroseGPerL!: number;
-  @InRange(SUGAR) hexoseGPerL!: number;
-  @InRange({ min: -5, max: 900 }) otherSolidsGPerL!: number;
-  @InRange({ min: 0, max: 250 }) ethanolGPerL!: number;
-  @InRange(ACID) malicGPerL!: number;
-  @InRange(ACID) lacticGPerL!: number;
-  @InRange(ACID) citricGPerL!: number;
-  @InRange(ACID) tartaricGPerL!: number;
-  @InRange({ min: 0, max: 2000 }) backgroundMmolPerL!: number;
-  @InRange({ min: -500, max: 1000 }) strongCationsMmolPerL!: number;
-  @InRange({ min: 0, max: 50 }) tanninGPerL!: number;
-  @InRange({ min: 0, max: 200 }) sorbitolGPerL!: number;
-  @InRange({ min: 0, max: 5000 }) yanMgPerL!: number;
-  @InRange(SULFITE) freeSo2MgPerL!: number;
-  @InRange(SULFITE) totalSo2MgPerL!: number;
-  @InRange({ min: 0, max: 2000 }) sorbateMgPerL!: number;
-  @InRange({ min: 0, max: 1000 }) sweetenerGPerL!: number;
+  @InRange(LIQUID_LIMITS.volumeL) volumeL!: number;
+  @InRange(LIQUID_LIMITS.sucroseGPerL) sucroseGPerL!: number;
+  @InRange(LIQUID_LIMITS.hexoseGPerL) hexoseGPerL!: number;
+  @InRange(LIQUID_LIMITS.otherSolidsGPerL) otherSolidsGPerL!: number;
+  @InRange(LIQUID_LIMITS.ethanolGPerL) ethanolGPerL!: number;
+  @InRange(LIQUID_LIMITS.malicGPerL) malicGPerL!: number;
+  @InRange(LIQUID_LIMITS.lacticGPerL) lacticGPerL!: number;
+  @InRange(LIQUID_LIMITS.citricGPerL) citricGPerL!: number;
+  @InRange(LIQUID_LIMITS.tartaricGPerL) tartaricGPerL!: number;
+  @InRange(LIQUID_LIMITS.backgroundMmolPerL) backgroundMmolPerL!: number;
+  @InRange(LIQUID_LIMITS.strongCationsMmolPerL) strongCationsMmolPerL!: number;
+  @InRange(LIQUID_LIMITS.tanninGPerL) tanninGPerL!: number;
+  @InRange(LIQUID_LIMITS.sorbitolGPerL) sorbitolGPerL!: number;
+  @InRange(LIQUID_LIMITS.yanMgPerL) yanMgPerL!: number;
+  @InRange(LIQUID_LIMITS.freeSo2MgPerL) freeSo2MgPerL!: number;
+  @InRange(LIQUID_LIMITS.totalSo2MgPerL) totalSo2MgPerL!: number;
+  @InRange(LIQUID_LIMITS.sorbateMgPerL) sorbateMgPerL!: number;
+  @InRange(LIQUID_LIMITS.sweetenerGPerL) sweetenerGPerL!: number;
   @IsIn(['apple', 'pear', 'other']) fruit!: Fruit;
 }
 
@@ -43,14 +40,14 @@ export class BlendPartDto {
 export class BlendedPayloadDto {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => BlendPartDto) parts!: BlendPartDto[];
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => VesselFillDto) vessels!: VesselFillDto[];
-  @InRangeOrNull({ min: -10, max: 60 }) tempC!: number | null;
+  @InRangeOrNull(LIMITS.placeC) tempC!: number | null;
 }
 
 /** What left a batch for another. */
 export class SplitShareDto {
   @Ulid() batchId!: string;
   @Text(60) @IsNotEmpty() name!: string;
-  @InRange({ min: 0.05, max: LIMITS.volumeL.max }) volumeL!: number;
+  @InRange(LIMITS.splitL) volumeL!: number;
 }
 
 export class SplitPayloadDto {

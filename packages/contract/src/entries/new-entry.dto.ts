@@ -3,7 +3,7 @@ import { IsObject } from 'class-validator';
 import type { ProblemField } from '../http/problem.js';
 import { checkDto, type DtoCheck } from '../validation/check-dto.js';
 import { Instant, Text, Ulid } from '../validation/decorators.js';
-import { CorrectedPayloadDto, IsEntryKind, PAYLOAD_DTOS, ReplacementDto } from './payload-dtos.js';
+import { CorrectedPayloadDto, IsEntryKind, payloadDtoOf, ReplacementDto } from './payload-dtos.js';
 
 /** An entry as a client sends it. */
 export class NewEntryDto {
@@ -29,12 +29,12 @@ export function checkEntry(plain: unknown): DtoCheck<Entry> {
   const envelope = checkDto(NewEntryDto, plain);
   if (!envelope.ok) return envelope;
   const { kind, payload } = envelope.value;
-  const body = checkDto(PAYLOAD_DTOS[kind], payload);
+  const body = checkDto(payloadDtoOf(kind), payload);
   if (!body.ok) return { ok: false, fields: under('payload', body.fields) };
   if (body.value instanceof CorrectedPayloadDto && body.value.replacement !== null) {
     const replacement = checkDto(ReplacementDto, body.value.replacement);
     if (!replacement.ok) return { ok: false, fields: under('payload.replacement', replacement.fields) };
-    const replaced = checkDto(PAYLOAD_DTOS[replacement.value.kind], replacement.value.payload);
+    const replaced = checkDto(payloadDtoOf(replacement.value.kind), replacement.value.payload);
     if (!replaced.ok) return { ok: false, fields: under('payload.replacement.payload', replaced.fields) };
   }
   // The envelope and the payload of its kind were both checked above, which is what makes this an entry.

@@ -46,10 +46,8 @@ export class CorrectedPayloadDto {
   @ValidateIf((c: CorrectedPayloadDto) => c.replacement !== null) @IsObject() replacement!: Replacement | null;
 }
 
-type PayloadDtos = { readonly [K in EntryKind]: ClassConstructor<object> };
-
-/** The class that checks each kind of payload. */
-export const PAYLOAD_DTOS: PayloadDtos = {
+/** The class that checks each kind of payload; a type test holds their fields against those of the core. */
+export const PAYLOAD_DTOS = {
   filled: FilledPayloadDto,
   blended: BlendedPayloadDto,
   split: SplitPayloadDto,
@@ -75,7 +73,10 @@ export const PAYLOAD_DTOS: PayloadDtos = {
   note: acts.NotePayloadDto,
   discarded: acts.DiscardedPayloadDto,
   corrected: CorrectedPayloadDto,
-};
+} as const satisfies { readonly [K in EntryKind]: ClassConstructor<object> };
+
+/** The same by a kind that is known only when it comes in. */
+export const payloadDtoOf = (kind: EntryKind): ClassConstructor<object> => PAYLOAD_DTOS[kind];
 
 /** A kind the contract knows. */
 export const IsEntryKind = (): PropertyDecorator => IsIn([...REPLACEABLE, 'corrected']);

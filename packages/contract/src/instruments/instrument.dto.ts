@@ -1,5 +1,6 @@
 import { IsBoolean, IsIn, IsInt, IsNotEmpty, ValidateIf } from 'class-validator';
-import { Day, InRange, Text, Ulid } from '../validation/decorators.js';
+import { Day, InRange, LIMITS, Text, Ulid } from '../validation/decorators.js';
+import { InstrumentOffset } from '../validation/instrument-figures.js';
 
 /** What a maker measures with. */
 export const INSTRUMENT_KINDS = ['hydrometer', 'refractometer', 'thermometer', 'ph-meter', 'scale', 'floating-hydrometer'] as const;
@@ -10,13 +11,13 @@ export type InstrumentKindId = (typeof INSTRUMENT_KINDS)[number];
 /** An instrument in the cupboard. One that posts its own readings is a device, and may stand in a batch. */
 export class InstrumentDto {
   @Ulid() id!: string;
-  @IsInt() @InRange({ min: 0, max: 1_000_000 }) version!: number;
+  @IsInt() @InRange(LIMITS.version) version!: number;
   @IsIn(INSTRUMENT_KINDS) kind!: InstrumentKindId;
   @Text(40) @IsNotEmpty({ message: 'name must be given' }) name!: string;
   /** Where its scale is true, °C. */
-  @InRange({ min: 0, max: 40 }) calibratedAtC!: number;
-  /** What must be added to what it shows, in its own unit: SG, pH, °C or g. */
-  @InRange({ min: -50, max: 50 }) offset!: number;
+  @InRange(LIMITS.calibratedAtC) calibratedAtC!: number;
+  /** What must be added to what it shows, in its own unit: SG, °Bx, pH, °C or g. */
+  @InstrumentOffset() offset!: number;
   /** The day it was last checked; null when it never was. */
   @ValidateIf((i: InstrumentDto) => i.checkedOn !== null)
   @Day()

@@ -10,7 +10,7 @@ import { TAPES } from '../batches/tapes.js';
 /** Fruit of one kind, as weighed. */
 export class FruitLotDto {
   @ValidateIf((l: FruitLotDto) => l.fruitId !== null) @Text(60) @IsNotEmpty() fruitId!: string | null;
-  @InRange({ min: 0, max: 5000 }) massKg!: number;
+  @InRange(LIMITS.fruitKg) massKg!: number;
   @IsIn(RIPENESS) ripeness!: FruitLot['ripeness'];
   @IsIn(CONDITIONS) condition!: FruitLot['condition'];
 }
@@ -18,7 +18,7 @@ export class FruitLotDto {
 /** Juice caught between two looks at the press. */
 export class PressRunDto {
   @Instant() at!: string;
-  @InRange({ min: 0.01, max: LIMITS.volumeL.max }) volumeL!: number;
+  @InRange(LIMITS.pourL) volumeL!: number;
   @Text(40) into!: string;
 }
 
@@ -31,14 +31,14 @@ export class PressingDto {
 /** Pulp steeping in water. */
 export class SteepingDto {
   @Instant() startedAt!: string;
-  @IsInt() @InRange({ min: 1, max: 14 }) days!: number;
+  @IsInt() @InRange(LIMITS.steepDays) days!: number;
   @IsBoolean() hot!: boolean;
-  @InRange({ min: 0.1, max: 500 }) fruitKg!: number;
+  @InRange(LIMITS.steepedKg) fruitKg!: number;
   @InRange(LIMITS.volumeL) waterL!: number;
-  @InRange({ min: 0, max: 100_000 }) sugarG!: number;
-  @InRange({ min: 0, max: 5000 }) acidG!: number;
-  @InRange({ min: 0, max: 200 }) teaCups!: number;
-  @InRange({ min: 0, max: 50_000 }) driedFruitG!: number;
+  @InRange(LIMITS.sugarG) sugarG!: number;
+  @InRange(LIMITS.smallDoseG) acidG!: number;
+  @InRange(LIMITS.teaCups) teaCups!: number;
+  @InRange(LIMITS.driedFruitG) driedFruitG!: number;
   @InstantList(200) stirredAt!: readonly string[];
   @ValidateIf((s: SteepingDto) => s.strainedAt !== null) @Instant() strainedAt!: string | null;
 }
@@ -47,7 +47,7 @@ export class SteepingDto {
 export class JuiceDto implements StoredJuice {
   @Ulid() id!: string;
   /** Raised by the server at each change; 0 before the first. */
-  @IsInt() @InRange({ min: 0, max: 1_000_000 }) version!: number;
+  @IsInt() @InRange(LIMITS.version) version!: number;
   @Text(60) @IsNotEmpty({ message: 'name must be given' }) name!: string;
   @IsIn(TAPES) tape!: string;
   @IsIn(JUICE_ORIGINS) origin!: JuiceOrigin;
@@ -58,9 +58,9 @@ export class JuiceDto implements StoredJuice {
   @ValidateIf((j: JuiceDto) => j.gravity !== null) @ValidateNested() @Type(() => GravityDto) gravity!: GravityDto | null;
   @InRangeOrNull(LIMITS.ph) ph!: number | null;
   @InRangeOrNull(LIMITS.taGPerL) taGPerL!: number | null;
-  @InRangeOrNull({ min: 0, max: 20 }) tanninGPerL!: number | null;
-  @InRangeOrNull({ min: 0, max: 1000 }) yanMgPerL!: number | null;
-  @InRangeOrNull({ min: 0, max: 1000 }) costPerL!: number | null;
+  @InRangeOrNull(LIMITS.tanninGPerL) tanninGPerL!: number | null;
+  @InRangeOrNull(LIMITS.yanMgPerL) yanMgPerL!: number | null;
+  @InRangeOrNull(LIMITS.costPerL) costPerL!: number | null;
   @IsBoolean() preserved!: boolean;
   @IsBoolean() vitaminC!: boolean;
   @IsOptional() @IsBoolean() fromConcentrate?: boolean;

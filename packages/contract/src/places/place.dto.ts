@@ -1,17 +1,17 @@
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsNotEmpty, IsNumber, Max, Min } from 'class-validator';
-import { InRange, Text, Ulid } from '../validation/decorators.js';
+import { InRange, LIMITS, Text, Ulid } from '../validation/decorators.js';
 
 /** A place where vessels stand, with its usual year. */
 export class PlaceDto {
   @Ulid() id!: string;
-  @IsInt() @InRange({ min: 0, max: 1_000_000 }) version!: number;
+  @IsInt() @InRange(LIMITS.version) version!: number;
   @Text(60) @IsNotEmpty({ message: 'name must be given' }) name!: string;
   /** January to December, °C. */
   @IsArray()
   @ArrayMinSize(12)
   @ArrayMaxSize(12)
   @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true })
-  @Min(-10, { each: true })
-  @Max(45, { each: true })
+  @Min(LIMITS.monthC.min, { each: true })
+  @Max(LIMITS.monthC.max, { each: true })
   monthlyC!: number[];
 }

@@ -1,6 +1,6 @@
 import type { StrengthSchool, UnitPreferences } from '@trug/core';
-import { IsBoolean, IsIn, IsInt, Min } from 'class-validator';
-import { InRange, Zone } from '../validation/decorators.js';
+import { IsBoolean, IsIn, IsInt } from 'class-validator';
+import { InRange, LIMITS, Zone } from '../validation/decorators.js';
 
 /** A maker's choices. */
 export class SettingsDto {
@@ -12,15 +12,15 @@ export class SettingsDto {
   @IsIn(['mass-balance', 'x131.25', 'x135', 'duty-table']) strengthSchool!: StrengthSchool;
   @IsIn(['daylight', 'lamplight', 'system']) theme!: 'daylight' | 'lamplight' | 'system';
   /** What the maker's hydrometer is marked for, °C. */
-  @InRange({ min: 4, max: 30 }) calibratedAtC!: number;
+  @InRange(LIMITS.calibratedAtC) calibratedAtC!: number;
   /** Added to its readings, SG. */
-  @InRange({ min: -0.02, max: 0.02 }) offsetSg!: number;
+  @InRange(LIMITS.offsetSg) offsetSg!: number;
   /** The hottest day bottles will see, °C. */
-  @InRange({ min: 5, max: 50 }) hottestC!: number;
+  @InRange(LIMITS.plannedHottestC) hottestC!: number;
   /** Where the maker's days begin and end: an IANA time zone. */
   @Zone() timeZone!: string;
   /** Whether the zone was chosen by hand; until then it follows the browser. */
   @IsBoolean() timeZoneChosen!: boolean;
   /** The version this change was made from; another window may have been quicker. */
-  @IsInt() @Min(0) version!: number;
+  @IsInt() @InRange(LIMITS.version) version!: number;
 }

@@ -1,5 +1,5 @@
 import { IsIn, IsInt, IsNotEmpty, ValidateIf } from 'class-validator';
-import { Day, InRange, InRangeOrNull, Text, Ulid } from '../validation/decorators.js';
+import { Day, InRange, InRangeOrNull, LIMITS, Text, Ulid } from '../validation/decorators.js';
 
 /** What the cupboard holds besides vessels. */
 export const SUPPLY_KINDS = ['yeast', 'nutrient', 'sulfite', 'acid', 'carbonate', 'tannin', 'sugar', 'enzyme', 'bentonite', 'finings', 'other'] as const;
@@ -13,15 +13,15 @@ export const SUPPLY_UNITS = ['packet', 'g', 'tablet', 'mL'] as const;
 /** A packet, jar or box in the cupboard. */
 export class SupplyDto {
   @Ulid() id!: string;
-  @IsInt() @InRange({ min: 0, max: 1_000_000 }) version!: number;
+  @IsInt() @InRange(LIMITS.version) version!: number;
   @IsIn(SUPPLY_KINDS) kind!: SupplyKind;
   /** The kind of yeast, or what it is of its kind; null when that does not matter. */
   @ValidateIf((s: SupplyDto) => s.refId !== null) @Text(60) @IsNotEmpty() refId!: string | null;
   @Text(60) @IsNotEmpty({ message: 'name must be given' }) name!: string;
-  @InRange({ min: 0, max: 100_000 }) amount!: number;
+  @InRange(LIMITS.supplyAmount) amount!: number;
   @IsIn(SUPPLY_UNITS) unit!: (typeof SUPPLY_UNITS)[number];
   /** What one packet holds, g; null when it is not counted in packets. */
-  @InRangeOrNull({ min: 0.1, max: 5000 }) packetG!: number | null;
+  @InRangeOrNull(LIMITS.packetG) packetG!: number | null;
   @ValidateIf((s: SupplyDto) => s.bestBefore !== null)
   @Day()
   bestBefore!: string | null;

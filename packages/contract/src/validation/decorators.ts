@@ -1,5 +1,6 @@
 import { applyDecorators } from './apply-decorators.js';
-import { LIMITS, type Range } from '@trug/core/errors/guards';
+import { type Range } from '@trug/core/errors/guards';
+import { LIMITS } from '@trug/core/errors/limits';
 import { isDay, isUtcInstant, YEARS } from '@trug/core/quantity/strict-dates';
 import { isZone } from '@trug/core/quantity/zone';
 import { ArrayMaxSize, IsArray, IsNumber, IsString, Matches, Max, MaxLength, Min, ValidateBy, ValidateIf } from 'class-validator';

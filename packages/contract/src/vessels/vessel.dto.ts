@@ -1,5 +1,5 @@
 import { IsIn, IsNotEmpty } from 'class-validator';
-import { InRange, Instant, Text, Ulid } from '../validation/decorators.js';
+import { InRange, Instant, LIMITS, Text, Ulid } from '../validation/decorators.js';
 import { VESSEL_KINDS, type VesselKindId } from './vessel-kinds.js';
 
 /** A vessel as the maker adds it. */
@@ -7,7 +7,7 @@ export class NewVesselDto {
   @Ulid() id!: string;
   @Text(40) @IsNotEmpty({ message: 'name must be given' }) name!: string;
   @IsIn(VESSEL_KINDS.map((k) => k.id)) kind!: VesselKindId;
-  @InRange({ min: 0.5, max: 1000 }) capacityL!: number;
+  @InRange(LIMITS.vesselL) capacityL!: number;
 }
 
 /** A vessel as stored. */

@@ -1,6 +1,7 @@
 import { phCautions } from '../cautions/ph-cautions.js';
 import { CoreError } from '../errors/core-error.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { addAcid, addCarbonate, addTannin, type CarbonateId } from '../liquid/add-acid.js';
 import { phOf, taOf, type AcidId } from '../liquid/acid-chemistry.js';
 import type { Liquid } from '../liquid/liquid.js';

@@ -1,5 +1,6 @@
 import { CoreError } from '../errors/core-error.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { taOf } from '../liquid/acid-chemistry.js';
 import { addWater } from '../liquid/additions.js';
 import { blendLiquids } from '../liquid/blend-liquids.js';

@@ -1,5 +1,6 @@
 import { caution } from '../cautions/catalogue.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { figure } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
 
@@ -39,7 +40,7 @@ export function enzymeDose(input: {
 }): Worked<PacketDose> {
   const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
   const tempC = inRange('tempC', input.tempC, LIMITS.tempC);
-  const rate = inRange('packetGPerL', input.packetGPerL ?? ENZYME_G_PER_L, { min: 0.001, max: 20 });
+  const rate = inRange('packetGPerL', input.packetGPerL ?? ENZYME_G_PER_L, LIMITS.packetGPerL);
   const cold = tempC < COLD_C;
   const times = cold || input.fermented === true ? 2 : 1;
   const advice: string[] = [];

@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { figure } from '../worked/figures.js';
 import { nutrientById, tooLateToFeed } from './nutrient-plan.js';
 
@@ -15,7 +16,6 @@ const USUAL_MG_N_PER_L = 50;
 /** What a kitchen scale may be off is not too much. @source our estimate */
 const KITCHEN_SCALE = 1.05;
 /** Less is no drink to feed. */
-const VOLUME_L = { min: 0.01, max: LIMITS.volumeL.max };
 
 /**
  * What an amount of a nutrient gives a drink.
@@ -33,7 +33,7 @@ export function feedOf(input: {
 }): WeighedFeed {
   const product = nutrientById(input.productId);
   const massG = inRange('massG', input.massG, LIMITS.massG);
-  const volumeL = inRange('volumeL', input.volumeL, VOLUME_L);
+  const volumeL = inRange('volumeL', input.volumeL, LIMITS.pourL);
   const mgNPerL = (massG * product.mgNPerG) / volumeL;
   const brings = `${figure(mgNPerL, 0)} mg/L of nitrogen`;
   const mostG = product.mostGPerL * volumeL;
@@ -52,5 +52,5 @@ export function feedOf(input: {
  */
 export function usualFeedG(productId: string, volumeL: number): number {
   const product = nutrientById(productId);
-  return Math.min(product.mostGPerL, USUAL_MG_N_PER_L / product.mgNPerG) * inRange('volumeL', volumeL, VOLUME_L);
+  return Math.min(product.mostGPerL, USUAL_MG_N_PER_L / product.mgNPerG) * inRange('volumeL', volumeL, LIMITS.pourL);
 }

@@ -1,5 +1,6 @@
 import { CoreError } from '../errors/core-error.js';
 import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { brixOf } from '../liquid/views.js';
 import { yeastById } from '../reference/yeast-kinds.js';
@@ -91,7 +92,7 @@ export function nutrientPlan(input: {
   const { liquid } = input;
   const yeast = yeastById(input.yeastId);
   const product = nutrientById(input.product);
-  const gone = inRange('fermentedFraction', input.fermentedFraction ?? 0, { min: 0, max: 1 });
+  const gone = inRange('fermentedFraction', input.fermentedFraction ?? 0, LIMITS.fraction);
   const brix = brixOf(liquid);
   const needMgNPerL = brix * yeast.nitrogenMgNPerLPerBrix;
   const lackMgNPerL = Math.max(0, needMgNPerL - liquid.yanMgPerL);

@@ -1,5 +1,6 @@
 import { CoreError } from '../errors/core-error.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { addFermentable } from '../liquid/additions.js';
 import { fermentTo } from '../liquid/ferment-to.js';
 import type { Liquid } from '../liquid/liquid.js';

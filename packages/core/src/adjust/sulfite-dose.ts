@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { caution } from '../cautions/catalogue.js';
 import type { Caution } from '../cautions/caution.js';
 import { figure } from '../worked/figures.js';
@@ -139,8 +140,8 @@ export function sulfiteDose(input: SulfiteInput): Worked<SulfiteDose> {
   const { ph, form, aim, freeSo2MgPerL = 0, totalSo2MgPerL = 0, tabletMgSo2 = TABLET_MG_SO2 } = input;
   inRange('ph', ph, LIMITS.ph);
   const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
-  inRange('freeSo2MgPerL', freeSo2MgPerL, { min: 0, max: 500 });
-  inRange('totalSo2MgPerL', totalSo2MgPerL, { min: 0, max: 500 });
+  inRange('freeSo2MgPerL', freeSo2MgPerL, LIMITS.so2MgPerL);
+  inRange('totalSo2MgPerL', totalSo2MgPerL, LIMITS.so2MgPerL);
   inRange('tabletMgSo2', tabletMgSo2, { min: 10, max: 2000 });
   const cautions: Caution[] = [caution('sulfite')];
   let wantedMgPerL: number;

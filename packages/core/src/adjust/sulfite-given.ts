@@ -1,5 +1,6 @@
 import { caution } from '../cautions/catalogue.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { figure } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
 import { SO2_MG_PER_UNIT, TOTAL_CAP_MG_PER_L, type SulfiteForm } from './sulfite-dose.js';
@@ -27,7 +28,7 @@ export function sulfiteGiven(input: {
   readonly totalSo2MgPerL: number;
 }): Worked<SulfiteGiven> {
   const amount = inRange('amount', input.amount, { min: 0, max: 10_000 });
-  const volumeL = inRange('volumeL', input.volumeL, { ...LIMITS.volumeL, min: 0.01 });
+  const volumeL = inRange('volumeL', input.volumeL, LIMITS.pourL);
   const before = inRange('totalSo2MgPerL', input.totalSo2MgPerL, { min: 0, max: 1000 });
   const each = SO2_MG_PER_UNIT[input.form];
   const so2MgPerL = (amount * each) / volumeL;

@@ -1,5 +1,6 @@
 import { CoreError } from '../errors/core-error.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import type { BlendJuice } from './blend-types.js';
 
 /** Bounds on each juice's share of the blend, as fractions of its volume. */
@@ -19,7 +20,7 @@ const ROUNDING_L = 1e-9;
  * @throws {CoreError} OUT_OF_RANGE on impossible volumes; UNREACHABLE when the juices are too little, or the least volumes too much
  */
 export function shareBounds(juices: readonly BlendJuice[], totalL: number): ShareBounds {
-  inRange('totalL', totalL, { min: 0.01, max: LIMITS.volumeL.max });
+  inRange('totalL', totalL, LIMITS.pourL);
   for (const juice of juices) {
     inRange('maxL', juice.maxL, LIMITS.volumeL);
     inRange('minL', juice.minL, { min: 0, max: juice.maxL });

@@ -1,5 +1,6 @@
 import { CoreError } from '../errors/core-error.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { nearestPoint } from '../numeric/nearest-point.js';
 import { solveSeparableQp } from '../numeric/separable-qp.js';
 import { abvOf, solidsOf } from '../liquid/views.js';
@@ -14,7 +15,7 @@ import { roundToMeasure } from './round-to-measure.js';
 import { leastShares, shareBounds, type ShareBounds } from './shares.js';
 
 /** What a target may be, by figure. */
-const TARGET_LIMITS = { sg: LIMITS.sg, taGPerL: LIMITS.taGPerL, tanninGPerL: { min: 0, max: 20 }, ph: LIMITS.ph, abv: LIMITS.abv } as const;
+const TARGET_LIMITS = { sg: LIMITS.sg, taGPerL: LIMITS.taGPerL, tanninGPerL: LIMITS.tanninGPerL, ph: LIMITS.ph, abv: LIMITS.abv } as const;
 
 /** How often the curved figures are straightened anew. Three suffice; the cap only guards. */
 const MOST_PASSES = 8;

@@ -1,6 +1,7 @@
 import { caution } from '../cautions/catalogue.js';
 import type { Caution } from '../cautions/caution.js';
 import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { abvOf } from '../liquid/views.js';
 import { figure } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
@@ -51,8 +52,8 @@ export const FIZZY_VOLUMES = 0.3;
  * @returns 0–1
  */
 export function lotChance({ gas, bottle, hottestC, bottleCount = USUAL_COUNT }: Omit<BottleSafetyInput, 'provenFinished'>): number {
-  inRange('hottestC', hottestC, { min: 0, max: 60 });
-  inRange('bottleCount', bottleCount, { min: 1, max: 5000 });
+  inRange('hottestC', hottestC, LIMITS.hottestC);
+  inRange('bottleCount', bottleCount, LIMITS.opened);
   return chanceOverPressure(gas, { bar: limitOf(bottle), tempC: hottestTaken(hottestC), bottleCount });
 }
 

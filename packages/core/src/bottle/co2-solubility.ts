@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { interpolateLogLinear, type TablePoint } from '../numeric/interpolate.js';
 
 /** Bunsen coefficient of CO₂ in water, L of gas at 0 °C and 1 atm per L per atm. @source handbook tables for water */
@@ -35,7 +36,7 @@ export const ATM_BAR = 1.01325;
  * @source (1 − 0.01 abv) × the Bunsen coefficient of water, log-linear between table points
  */
 export function co2Solubility(tempC: number, abv = USUAL_ABV): number {
-  inRange('tempC', tempC, { min: 0, max: 60 });
+  inRange('tempC', tempC, LIMITS.hottestC);
   inRange('abv', abv, LIMITS.abv);
   return (1 - LESS_PER_ABV * abv) * interpolateLogLinear(BUNSEN_WATER, tempC);
 }

@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { figure } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
 import { bottleById } from './bottle-kinds.js';
@@ -40,7 +41,7 @@ export function planBottles(input: BottleRun): Worked<BottlePlan> {
   const lots = input.bottles.map(({ kindId, count }) => {
     const eachL = (bottleById(kindId).sizeMl / 1000) * fill;
     const most = Math.floor(leftL / eachL + 1e-9);
-    const wanted = count === null ? most : Math.min(most, inRange('count', count, { min: 0, max: 5000 }));
+    const wanted = count === null ? most : Math.min(most, inRange('count', count, LIMITS.bottles));
     leftL -= wanted * eachL;
     return { kindId, count: wanted, volumeL: wanted * eachL };
   });

@@ -1,5 +1,6 @@
 import { CoreError } from '../errors/core-error.js';
 import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { caution } from '../cautions/catalogue.js';
 import { addFermentable } from '../liquid/additions.js';
 import type { Liquid } from '../liquid/liquid.js';
@@ -73,7 +74,7 @@ export function fizzFromDose(input: Pick<PrimingInput, 'liquid' | 'warmestSinceE
  */
 export function primingSugar(input: PrimingInput): Worked<Priming> {
   const { liquid, fermentableId, mode } = input;
-  const targetVolumes = inRange('targetVolumes', input.targetVolumes, { min: 0, max: 6 });
+  const targetVolumes = inRange('targetVolumes', input.targetVolumes, LIMITS.fizzVolumes);
   const kind = fermentableById(fermentableId);
   if (kind.co2GPerG <= 0) {
     throw new CoreError('NOT_ALLOWED', `${kind.name} does not ferment, so it makes no fizz`, { field: 'fermentableId', given: fermentableId });

@@ -1,5 +1,6 @@
 import { caution } from '../cautions/catalogue.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import type { YeastKind } from '../reference/yeast-kinds-data.js';
 import { figure } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
@@ -36,7 +37,7 @@ export function blowOffRisk(input: {
   readonly yeast: Pick<YeastKind, 'foam' | 'tempC' | 'name'>;
   readonly cloudy: boolean;
 }): Worked<BlowOffRisk> {
-  const capacityL = inRange('capacityL', input.capacityL, { min: 0.1, max: LIMITS.volumeL.max });
+  const capacityL = inRange('capacityL', input.capacityL, LIMITS.capacityL);
   const volumeL = inRange('volumeL', input.volumeL, { min: 0, max: capacityL * 1.05 });
   const tempC = inRange('tempC', input.tempC, LIMITS.tempC);
   const [, , comfortable] = input.yeast.tempC;

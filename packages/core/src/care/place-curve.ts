@@ -1,5 +1,6 @@
 import { CoreError } from '../errors/core-error.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import type { TempFromDay } from '../forecast/temp-profile.js';
 import { DAY_MS, instantMs } from '../quantity/days.js';
 

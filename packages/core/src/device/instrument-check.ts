@@ -1,4 +1,5 @@
-import { LIMITS } from '../errors/guards.js';
+import type { Range } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { correctHydrometer } from '../measure/correct-hydrometer.js';
 
 /** What an instrument of a kind is checked against at home. */
@@ -31,8 +32,19 @@ export type CheckedKind = keyof typeof INSTRUMENT_CHECKS;
 /** What a check says. */
 export type CheckOutcome = { readonly ok: true; readonly offset: number; readonly text: string } | { readonly ok: false; readonly text: string };
 
-/** Times the worth of an error at which it cannot be an offset any more. */
+/** Times the worth of an error at which it cannot be an offset any more. @source our estimate */
 const BROKEN_TIMES = 15;
+const within = (most: number): Range => ({ min: -most, max: most });
+
+/** What must be added to what an instrument shows, in its own unit: one that is farther out is broken or misread. */
+export const OFFSET_LIMITS: Readonly<Record<CheckedKind, Range>> = {
+  hydrometer: LIMITS.offsetSg,
+  'floating-hydrometer': LIMITS.offsetSg,
+  refractometer: within(BROKEN_TIMES * INSTRUMENT_CHECKS.refractometer.worth),
+  thermometer: within(BROKEN_TIMES * INSTRUMENT_CHECKS.thermometer.worth),
+  'ph-meter': within(BROKEN_TIMES * INSTRUMENT_CHECKS['ph-meter'].worth),
+  scale: within(BROKEN_TIMES * INSTRUMENT_CHECKS.scale.worth),
+};
 
 /**
  * What must be added to an instrument's figures, from what it showed in something known.
@@ -49,7 +61,7 @@ export function checkInstrument(kind: CheckedKind, shown: number, scale: { reado
   const inRange = check.unit !== 'SG' || (shown >= LIMITS.sg.min && shown <= LIMITS.sg.max);
   const read = check.unit === 'SG' && inRange ? correctHydrometer({ reading: shown, sampleC, calibratedAtC, offset: 0 }).value.sg : shown;
   const off = read - check.truth;
-  if (!Number.isFinite(shown) || !inRange || Math.abs(off) > BROKEN_TIMES * check.worth) {
+  if (!Number.isFinite(shown) || !inRange || Math.abs(off) > OFFSET_LIMITS[kind].max) {
     return {
       ok: false,
       text: `In ${check.against} it should show about ${check.truth.toFixed(check.decimals)}. ${Number.isFinite(shown) ? String(shown) : 'That'} is too far off to be corrected by a sum: look again, and do not trust it for a seal or a bottle.`,

@@ -26,20 +26,3 @@ export function inRange(field: string, value: number, range: Range): number {
   }
   return value;
 }
-
-/** Physical limits shared by the calculators, so that every part of Trug refuses the same nonsense. */
-export const LIMITS = {
-  /** Specific gravity 20 °C/20 °C: from spirit-thin to 70 °Bx concentrate. */
-  sg: { min: 0.98, max: 1.4 },
-  brix: { min: 0, max: 75 },
-  /** Temperature of a drink or a shed, °C. */
-  tempC: { min: -10, max: 100 },
-  /** Volume of a home batch or vessel, L. */
-  volumeL: { min: 0, max: 2000 },
-  massG: { min: 0, max: 500_000 },
-  abv: { min: 0, max: 25 },
-  ph: { min: 2, max: 8 },
-  taGPerL: { min: 0, max: 80 },
-  co2Volumes: { min: 0, max: 20 },
-  fraction: { min: 0, max: 1 },
-} as const satisfies Record<string, Range>;

@@ -1,6 +1,7 @@
 import { caution } from '../cautions/catalogue.js';
 import { CoreError } from '../errors/core-error.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { abvOf, brixOf, fermentableGPerL, gravityOf } from '../liquid/views.js';
 import { usualToleranceAbv, yeastById } from '../reference/yeast-kinds.js';
@@ -78,7 +79,7 @@ const FOOD_PER_YEAST = 0.25;
 export function restartPlan(input: RestartInput): Worked<RestartPlan> {
   const { liquid } = input;
   const yeast = yeastById(input.yeastId);
-  const volumeL = inRange('volumeL', liquid.volumeL, { ...LIMITS.volumeL, min: 0.1 });
+  const volumeL = inRange('volumeL', liquid.volumeL, LIMITS.batchL);
   if (input.tempC !== null) inRange('tempC', input.tempC, LIMITS.tempC);
   if (input.warmestC !== null) inRange('warmestC', input.warmestC, LIMITS.tempC);
   if (fermentableGPerL(liquid) < LEAST_SUGAR_G_PER_L) {

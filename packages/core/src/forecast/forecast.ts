@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { expectedEnd } from '../ferment/expected-end.js';
 import { evenly } from '../numeric/normal.js';
 import { seededRandom, type Random } from '../numeric/random.js';

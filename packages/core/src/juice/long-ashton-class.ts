@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 
 /** The four classes of cider fruit. */
 export type LongAshtonClass = 'sweet' | 'sharp' | 'bittersweet' | 'bittersharp';
@@ -25,7 +26,7 @@ export const CLASS_WORDS: Readonly<Record<LongAshtonClass, string>> = {
  */
 export function longAshtonClass(input: { readonly taGPerL: number; readonly tanninGPerL: number }): LongAshtonClass {
   inRange('taGPerL', input.taGPerL, LIMITS.taGPerL);
-  inRange('tanninGPerL', input.tanninGPerL, { min: 0, max: 20 });
+  inRange('tanninGPerL', input.tanninGPerL, LIMITS.tanninGPerL);
   const sharp = input.taGPerL >= SHARP_FROM_TA_G_PER_L;
   const bitter = input.tanninGPerL >= BITTER_FROM_TANNIN_G_PER_L;
   if (sharp) return bitter ? 'bittersharp' : 'sharp';

@@ -5,6 +5,7 @@ import type { Caution } from '../cautions/caution.js';
 import { phCautions } from '../cautions/ph-cautions.js';
 import { CoreError } from '../errors/core-error.js';
 import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { taOf, phOf } from '../liquid/acid-chemistry.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { gravityOf } from '../liquid/views.js';
@@ -61,9 +62,9 @@ const DAYS = { hot: 4, cold: 6 } as const;
  */
 export function steepPlan(input: SteepInput): Worked<SteepPlan> {
   const volumeL = inRange('volumeL', input.volumeL, { min: 1, max: 200 });
-  const fruitKg = inRange('fruitKg', input.fruitKg, { min: 0.1, max: 500 });
-  inRange('driedFruitG', input.driedFruitG, { min: 0, max: 50_000 });
-  inRange('teaCups', input.teaCups, { min: 0, max: 200 });
+  const fruitKg = inRange('fruitKg', input.fruitKg, LIMITS.steepedKg);
+  inRange('driedFruitG', input.driedFruitG, LIMITS.driedFruitG);
+  inRange('teaCups', input.teaCups, LIMITS.teaCups);
   const manner = input.hot ? 'hot' : 'cold';
   const drawnL = fruitKg * JUICE_L_PER_KG * DRAWN[manner];
   if (drawnL > volumeL) {

@@ -1,4 +1,5 @@
 import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { acidsFromReadings, MALIC_EQUIVALENT_G, MALIC_PER_TA, phOf, taOf, WEAK_ACIDS, type AcidId } from './acid-chemistry.js';
 import type { Liquid } from './liquid.js';
 
@@ -11,7 +12,7 @@ import type { Liquid } from './liquid.js';
  * @throws {CoreError} OUT_OF_RANGE
  */
 export function addAcid(liquid: Liquid, addition: { readonly acid: AcidId; readonly massG: number }): Liquid {
-  inRange('massG', addition.massG, { min: 0, max: 5000 });
+  inRange('massG', addition.massG, LIMITS.smallDoseG);
   const gPerL = addition.massG / liquid.volumeL;
   return {
     ...liquid,
@@ -42,7 +43,7 @@ export type CarbonateId = keyof typeof CARBONATES;
  * @throws {CoreError} OUT_OF_RANGE
  */
 export function addCarbonate(liquid: Liquid, addition: { readonly carbonate: CarbonateId; readonly massG: number }): Liquid {
-  inRange('massG', addition.massG, { min: 0, max: 5000 });
+  inRange('massG', addition.massG, LIMITS.smallDoseG);
   const salt = CARBONATES[addition.carbonate];
   const gPerL = addition.massG / liquid.volumeL;
   return {
@@ -76,7 +77,7 @@ const MALIC_MASS_LOST = 44.01 / 134.09;
  * @returns after: less sour, higher in pH
  */
 export function malolactic(liquid: Liquid, fraction: number): Liquid {
-  inRange('fraction', fraction, { min: 0, max: 1 });
+  inRange('fraction', fraction, LIMITS.fraction);
   const turned = liquid.malicGPerL * fraction;
   return {
     ...liquid,

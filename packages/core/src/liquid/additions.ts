@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { fermentableById } from '../reference/fermentables.js';
 import { blendLiquids, inVolume } from './blend-liquids.js';
 import { besideSugar } from './juice-acids.js';
@@ -100,7 +101,7 @@ export const FREE_SHARE_OF_SULFITE = 0.5;
  * @returns after
  */
 export function addSulfite(liquid: Liquid, so2MgPerL: number): Liquid {
-  inRange('so2MgPerL', so2MgPerL, { min: 0, max: 500 });
+  inRange('so2MgPerL', so2MgPerL, LIMITS.so2MgPerL);
   return {
     ...liquid,
     freeSo2MgPerL: liquid.freeSo2MgPerL + so2MgPerL * FREE_SHARE_OF_SULFITE,

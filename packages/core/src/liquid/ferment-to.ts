@@ -1,5 +1,6 @@
 import { CoreError } from '../errors/core-error.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { findRoot } from '../numeric/find-root.js';
 import type { Liquid } from './liquid.js';
 import { SG_PER_SOLIDS, SG_PER_SOLIDS_SQUARED } from '../measure/solids.js';

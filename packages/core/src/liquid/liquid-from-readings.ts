@@ -1,5 +1,6 @@
 import { CoreError } from '../errors/core-error.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { solidsFromSg } from '../measure/solids.js';
 import { acidsFromReadings } from './acid-chemistry.js';
 import { mapAmounts, type Fruit, type Liquid } from './liquid.js';
@@ -55,9 +56,9 @@ export function liquidFromReadings(readings: JuiceReadings): Liquid {
   const solids = solidsFromSg(readings.sg);
   const taGPerL = inRange('taGPerL', readings.taGPerL ?? usual.taGPerL, LIMITS.taGPerL);
   const ph = inRange('ph', readings.ph ?? usual.ph, LIMITS.ph);
-  const tanninGPerL = inRange('tanninGPerL', readings.tanninGPerL ?? usual.tanninGPerL, { min: 0, max: 20 });
-  const sorbitolGPerL = inRange('sorbitolGPerL', readings.sorbitolGPerL ?? usual.sorbitolGPerL, { min: 0, max: 200 });
-  const yanMgPerL = inRange('yanMgPerL', readings.yanMgPerL ?? usual.yanMgPerL, { min: 0, max: 1000 });
+  const tanninGPerL = inRange('tanninGPerL', readings.tanninGPerL ?? usual.tanninGPerL, LIMITS.tanninGPerL);
+  const sorbitolGPerL = inRange('sorbitolGPerL', readings.sorbitolGPerL ?? usual.sorbitolGPerL, LIMITS.sorbitolGPerL);
+  const yanMgPerL = inRange('yanMgPerL', readings.yanMgPerL ?? usual.yanMgPerL, LIMITS.yanMgPerL);
   const otherSolidsGPerL = taGPerL + tanninGPerL + sorbitolGPerL + OTHER_MATTER_G_PER_L;
   const sugarGPerL = solids - otherSolidsGPerL;
   if (sugarGPerL < 0) {

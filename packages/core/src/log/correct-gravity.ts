@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { brixFromSg, sgFromBrix } from '../measure/brix.js';
 import { correctedGravity, DEFAULT_READING_UNCERTAINTY_SG, type CorrectedGravity } from '../measure/correct-hydrometer.js';
 import { refractometerGravity } from '../measure/refractometer-gravity.js';

@@ -1,6 +1,7 @@
 import { caution } from '../cautions/catalogue.js';
 import { CoreError } from '../errors/core-error.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { phOf, taOf } from '../liquid/acid-chemistry.js';
 import { malolactic } from '../liquid/add-acid.js';
 import type { Liquid } from '../liquid/liquid.js';

@@ -1,5 +1,6 @@
 import { CoreError } from '../errors/core-error.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import { agreeWithReading } from '../liquid/ferment-to.js';
 import { abvOf } from '../liquid/views.js';

@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { MALIC_EQUIVALENT_G } from '../liquid/acid-chemistry.js';
 import { figure } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
@@ -35,9 +36,9 @@ export function titratableAcidity(input: {
   readonly normality: number;
   readonly as?: AcidityAs;
 }): Worked<number> {
-  const sampleMl = inRange('sampleMl', input.sampleMl, { min: 1, max: 100 });
-  const titrantMl = inRange('titrantMl', input.titrantMl, { min: 0, max: 100 });
-  const normality = inRange('normality', input.normality, { min: 0.01, max: 1 });
+  const sampleMl = inRange('sampleMl', input.sampleMl, { ...LIMITS.sampleMl, min: 1 });
+  const titrantMl = inRange('titrantMl', input.titrantMl, { ...LIMITS.sampleMl, min: 0 });
+  const normality = inRange('normality', input.normality, LIMITS.normality);
   const as = input.as ?? 'malic';
   const gPerL = (titrantMl * normality * ACID_EQUIVALENT_G[as]) / sampleMl;
   return worked(gPerL, [

@@ -1,4 +1,5 @@
 import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { OTHER_MATTER_G_PER_L, TYPICAL_JUICE } from '../liquid/liquid-from-readings.js';
 import type { Fruit } from '../liquid/liquid.js';
 import { figure, gravityText } from '../worked/figures.js';
@@ -14,7 +15,7 @@ import { sgFromSolids } from './solids.js';
  * @source sugar plus the usual acid, tannin, sorbitol and other matter of such juice, as solids
  */
 export function gravityFromCarton(input: { readonly sugarGPer100Ml: number; readonly fruit: Fruit }): Worked<number> {
-  const sugar = inRange('sugarGPer100Ml', input.sugarGPer100Ml, { min: 2, max: 30 }) * 10;
+  const sugar = inRange('sugarGPer100Ml', input.sugarGPer100Ml, LIMITS.sugarGPer100Ml) * 10;
   const usual = TYPICAL_JUICE[input.fruit];
   const others = usual.taGPerL + usual.tanninGPerL + usual.sorbitolGPerL + OTHER_MATTER_G_PER_L;
   const sg = sgFromSolids(sugar + others);

@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
 
@@ -58,9 +59,9 @@ function trueGravity(reading: number, sampleC: number, calibratedAtC: number): n
 export function correctedGravity(input: HydrometerReading): CorrectedGravity {
   const { reading, sampleC, calibratedAtC, offset = 0, readingUncertainty = DEFAULT_READING_UNCERTAINTY_SG } = input;
   inRange('reading', reading, LIMITS.sg);
-  inRange('sampleC', sampleC, SAMPLE_C);
-  inRange('calibratedAtC', calibratedAtC, { min: 4, max: 30 });
-  inRange('offset', offset, { min: -0.02, max: 0.02 });
+  inRange('sampleC', sampleC, LIMITS.sampleC);
+  inRange('calibratedAtC', calibratedAtC, LIMITS.calibratedAtC);
+  inRange('offset', offset, LIMITS.offsetSg);
   inRange('readingUncertainty', readingUncertainty, { min: 0, max: 0.02 });
   const sg = trueGravity(reading + offset, sampleC, calibratedAtC);
   return { sg, plusMinus: Math.hypot(readingUncertainty, thermometerUncertaintySg(input, sg), hotUncertaintySg(sampleC)) };
@@ -70,14 +71,13 @@ export function correctedGravity(input: HydrometerReading): CorrectedGravity {
 export const HOT_SAMPLE_C = 35;
 /** What each degree beyond adds to the doubt, SG. @source our estimate: a sample cools by some degrees while it is read, at 0.0004 each */
 const HOT_DOUBT_SG_PER_C = 0.0003;
-const SAMPLE_C = { min: 0, max: 100 } as const;
 
 const hotUncertaintySg = (sampleC: number): number => Math.max(0, sampleC - HOT_SAMPLE_C) * HOT_DOUBT_SG_PER_C;
 
 /** What a degree of doubt about the sample's temperature is worth. */
 function thermometerUncertaintySg({ reading, offset = 0, sampleC, calibratedAtC }: HydrometerReading, sg: number): number {
   return Math.abs(
-    trueGravity(reading + offset, sampleC < SAMPLE_C.max ? sampleC + SAMPLE_TEMP_UNCERTAINTY_C : sampleC - SAMPLE_TEMP_UNCERTAINTY_C, calibratedAtC) - sg,
+    trueGravity(reading + offset, sampleC < LIMITS.sampleC.max ? sampleC + SAMPLE_TEMP_UNCERTAINTY_C : sampleC - SAMPLE_TEMP_UNCERTAINTY_C, calibratedAtC) - sg,
   );
 }
 

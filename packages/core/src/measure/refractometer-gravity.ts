@@ -1,5 +1,6 @@
 import { CoreError } from '../errors/core-error.js';
 import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { agreeWithMustReading, fermentFraction } from '../liquid/ferment-to.js';
 import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
 import type { Liquid } from '../liquid/liquid.js';
@@ -44,7 +45,7 @@ const indexOf = (liquid: Liquid): number => refractiveIndex({ solidsGPerL: solid
 export function refractometerGravity(input: RefractometerReading): Worked<CorrectedGravity> {
   const factor = inRange('correctionFactor', input.correctionFactor ?? 1, { min: 0.9, max: 1.1 });
   const original = inRange('originalBrix', input.originalBrix, { min: 5, max: 40 }) / factor;
-  const current = inRange('currentBrix', input.currentBrix, { min: 0, max: 40 }) / factor;
+  const current = inRange('currentBrix', input.currentBrix, LIMITS.juiceBrix) / factor;
   if (current > original + ROUGH_BRIX) {
     throw new CoreError(
       'OUT_OF_RANGE',

@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 
 /** SG per g/L of dissolved solids, and how it falls off. @source fitted to the ASBC Brix cubic, within 0.04 points to 30 °Bx */
 export const SG_PER_SOLIDS = 3.869e-4;

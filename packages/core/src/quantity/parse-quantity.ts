@@ -1,5 +1,6 @@
 import { CoreError } from '../errors/core-error.js';
 import type { Range } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { bareGravity, sgOnScale } from './parse-gravity.js';
 import { unitOfWord } from './unit-words.js';
 import { BAR_PER, fahrenheitToCelsius, GRAMS_PER, LITRES_PER, type Dimension, type Gallon, type UnitId } from './units.js';
@@ -52,7 +53,7 @@ export const EXAMPLES: Readonly<Record<Dimension, string>> = {
 
 /** What no home bench holds, in canonical units. @source our choice; gravities have the limits of the core */
 const LIKELY: Readonly<Record<Exclude<Dimension, 'gravity'>, Range>> = {
-  volume: { min: 0, max: 2000 },
+  volume: LIMITS.volumeL,
   mass: { min: 0, max: 5_000_000 },
   temperature: { min: -30, max: 110 },
   pressure: { min: 0, max: 60 },

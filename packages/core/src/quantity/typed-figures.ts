@@ -1,3 +1,4 @@
+import { LIMITS } from '../errors/limits.js';
 import { CoreError } from '../errors/core-error.js';
 import { plainWriting, writtenNumber } from './written-number.js';
 
@@ -12,27 +13,30 @@ interface TypedFigure {
 
 /** Every plain figure of the forms. @source usual ranges of juice and cider; the limits are ours, wider than what is usual and narrower than what a slip of the keys gives */
 export const TYPED_FIGURES = {
-  ph: { name: 'pH', min: 2.6, max: 5, says: 'Juice lies between 2.6 and 5, commonly 3.2 to 4.0. Look at the meter again, and whether it was rinsed and set.' },
+  ph: { name: 'pH', ...LIMITS.juicePh, says: 'Juice lies between 2.6 and 5, commonly 3.2 to 4.0. Look at the meter again, and whether it was rinsed and set.' },
   taGPerL: {
     name: 'acid, g/L',
-    min: 0,
-    max: 25,
+    ...LIMITS.juiceTaGPerL,
     says: 'Juice holds 1 to 15 g/L of acid. Check the figure, and that the acid it is written as is the right one.',
   },
-  tanninGPerL: { name: 'tannin, g/L', min: 0, max: 10, says: 'Juice holds 0 to 4 g/L of tannin. Write 0.5 for soft eating apples, 2 or more for bitter ones.' },
-  yanMgPerL: { name: 'nitrogen, mg/L', min: 0, max: 800, says: 'Juice holds about 30 to 200 mg/L of nitrogen that yeast can use.' },
-  abv: { name: 'strength, %', min: 0.5, max: 20, says: 'Ciders lie between 3 and 9 %, country wines up to 15. Write it as 6.5.' },
-  sugarGPer100Ml: { name: 'sugar in 100 mL, g', min: 2, max: 30, says: 'A carton states 8 to 14 g of sugar in 100 mL.' },
-  sugarGPerL: { name: 'sugar, g/L', min: 0, max: 300, says: 'A test shows grams in a litre: 2 or less when dry.' },
-  packetGPerL: { name: 'dose on the packet, g/L', min: 0.001, max: 20, says: 'Write grams in a litre as the packet has it, such as 0.5.' },
-  brix: { name: '°Bx', min: 0, max: 40, says: 'A refractometer shows 0 to 30 °Bx in juice.' },
-  costPerL: { name: 'cost of a litre', min: 0, max: 1000, says: 'Write what a litre costs as a plain number, such as 1.20.' },
-  sampleMl: { name: 'mL', min: 0.1, max: 100, says: 'Write millilitres between 0.1 and 100.' },
-  normality: { name: 'strength of the base, N', min: 0.01, max: 1, says: 'Write the strength on the bottle of base, such as 0.1.' },
-  givenMl: { name: 'mL', min: 0.1, max: 20_000, says: 'Write millilitres, such as 40.' },
+  tanninGPerL: {
+    name: 'tannin, g/L',
+    ...LIMITS.tanninGPerL,
+    says: 'Juice holds 0 to 4 g/L of tannin. Write 0.5 for soft eating apples, 2 or more for bitter ones.',
+  },
+  yanMgPerL: { name: 'nitrogen, mg/L', ...LIMITS.yanMgPerL, says: 'Juice holds about 30 to 200 mg/L of nitrogen that yeast can use.' },
+  abv: { name: 'strength, %', ...LIMITS.wantedAbv, says: 'Ciders lie between 3 and 9 %, country wines up to 15. Write it as 6.5.' },
+  sugarGPer100Ml: { name: 'sugar in 100 mL, g', ...LIMITS.sugarGPer100Ml, says: 'A carton states 8 to 14 g of sugar in 100 mL.' },
+  sugarGPerL: { name: 'sugar, g/L', ...LIMITS.sugarGPerL, says: 'A test shows grams in a litre: 2 or less when dry.' },
+  packetGPerL: { name: 'dose on the packet, g/L', ...LIMITS.packetGPerL, says: 'Write grams in a litre as the packet has it, such as 0.5.' },
+  brix: { name: '°Bx', ...LIMITS.juiceBrix, says: 'A refractometer shows 0 to 30 °Bx in juice.' },
+  costPerL: { name: 'cost of a litre', ...LIMITS.costPerL, says: 'Write what a litre costs as a plain number, such as 1.20.' },
+  sampleMl: { name: 'mL', ...LIMITS.sampleMl, says: 'Write millilitres between 0.1 and 100.' },
+  normality: { name: 'strength of the base, N', ...LIMITS.normality, says: 'Write the strength on the bottle of base, such as 0.1.' },
+  givenMl: { name: 'mL', ...LIMITS.givenMl, says: 'Write millilitres, such as 40.' },
   count: { name: 'number', min: 0, max: 1000, says: 'Write how many, as a number such as 2.' },
-  cups: { name: 'cups', min: 0, max: 100, says: 'Write how many cups, such as 2.' },
-  packetG: { name: 'grams in a packet', min: 0.5, max: 5000, says: 'Write the grams one packet holds, such as 5. It stands on the packet.' },
+  cups: { name: 'cups', ...LIMITS.teaCups, says: 'Write how many cups, such as 2.' },
+  packetG: { name: 'grams in a packet', ...LIMITS.packetG, says: 'Write the grams one packet holds, such as 5. It stands on the packet.' },
   days: { name: 'days', min: 0, max: 60, says: 'Write how many days, such as 7.' },
 } as const satisfies Record<string, TypedFigure>;
 

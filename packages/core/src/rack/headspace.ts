@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { caution } from '../cautions/catalogue.js';
 import { figure } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
@@ -28,7 +29,7 @@ export const NECK_FRACTION = 0.02;
  */
 export function headspaceCheck(input: { readonly volumeL: number; readonly capacityL: number; readonly stage: 'working' | 'resting' }): Worked<Headspace> {
   const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
-  const capacityL = inRange('capacityL', input.capacityL, { min: 0.1, max: LIMITS.volumeL.max });
+  const capacityL = inRange('capacityL', input.capacityL, LIMITS.capacityL);
   const emptyL = capacityL - volumeL;
   const emptyFraction = emptyL / capacityL;
   const verdict = verdictOf(emptyFraction, input.stage);

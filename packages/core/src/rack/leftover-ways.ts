@@ -1,5 +1,6 @@
 import { topUp, topUpCost } from '../adjust/dilution.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { waterOf } from '../liquid/liquid.js';
 import { figure } from '../worked/figures.js';
@@ -43,7 +44,7 @@ const MOST_DRUNK_FRACTION = 0.3;
  * @source mass balance; shares of air as in the headspace check
  */
 export function leftoverWays({ liquid, overL, filled, free }: LeftoverInput): readonly LeftoverWay[] {
-  inRange('overL', overL, { min: 0.01, max: LIMITS.volumeL.max });
+  inRange('overL', overL, LIMITS.pourL);
   const bySize = [...free].sort((a, b) => a.capacityL - b.capacityL);
   return [...fitting(bySize, overL), ...spread(bySize, filled, overL), ...topped(bySize, liquid, overL), ...drinking(overL, liquid.volumeL)];
 }

@@ -1,5 +1,6 @@
 import { topUp, topUpCost } from '../adjust/dilution.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { taOf } from '../liquid/acid-chemistry.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { waterOf } from '../liquid/liquid.js';

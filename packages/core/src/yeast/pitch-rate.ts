@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { gravityOf } from '../liquid/views.js';
 import { yeastById } from '../reference/yeast-kinds.js';

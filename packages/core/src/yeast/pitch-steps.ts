@@ -1,4 +1,5 @@
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { yeastById } from '../reference/yeast-kinds.js';
 import { figure } from '../worked/figures.js';
 
@@ -51,7 +52,7 @@ export function pitchSteps(input: {
   readonly volumeL: number;
 }): readonly PitchStep[] {
   const yeast = yeastById(input.yeastId);
-  const massG = inRange('massG', input.massG, { min: 0, max: 5000 });
+  const massG = inRange('massG', input.massG, LIMITS.smallDoseG);
   const juiceC = inRange('juiceC', input.juiceC, LIMITS.tempC);
   const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
   const grams = `${figure(massG, 1)} g`;

@@ -1,7 +1,8 @@
 import { phOf, taOf } from '../liquid/acid-chemistry.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { brixOf, dryAbvOf } from '../liquid/views.js';
-import { inRange, LIMITS } from '../errors/guards.js';
+import { inRange } from '../errors/guards.js';
+import { LIMITS } from '../errors/limits.js';
 import { calendarDays } from '../quantity/days.js';
 import { YEAST_KINDS, type YeastKind } from '../reference/yeast-kinds-data.js';
 import { figure } from '../worked/figures.js';

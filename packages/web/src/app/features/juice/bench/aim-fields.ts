@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import type { BlendAim, BlendTargets, ReachAxis, ReachPoint } from '@trug/core';
+import { LIMITS } from '@trug/core/errors/limits';
 import { gravityText } from '@trug/core/worked/figures';
 import { plainNumber } from '../../../shared/field/plain-number';
 import { readQuantity } from '../../../shared/field/quantity-field';
@@ -8,11 +9,11 @@ import { AXES } from './reach-geometry';
 
 /** What each figure may be asked to be. @source our estimates of what fruit and cider can have */
 const RANGES: Readonly<Record<BlendAim, { readonly min: number; readonly max: number; readonly like: string }>> = {
-  sg: { min: 0.98, max: 1.2, like: '1.052 or 13 Bx' },
-  taGPerL: { min: 0, max: 30, like: '5.5' },
-  tanninGPerL: { min: 0, max: 15, like: '1.2' },
-  ph: { min: 2, max: 5, like: '3.5' },
-  abv: { min: 0, max: 25, like: '6.5' },
+  sg: { min: LIMITS.sg.min, max: LIMITS.juiceSg.max, like: '1.052 or 13 Bx' },
+  taGPerL: { ...LIMITS.juiceTaGPerL, like: '5.5' },
+  tanninGPerL: { ...LIMITS.tanninGPerL, like: '1.2' },
+  ph: { ...LIMITS.juicePh, like: '3.5' },
+  abv: { ...LIMITS.abv, like: '6.5' },
 };
 
 interface AimField {

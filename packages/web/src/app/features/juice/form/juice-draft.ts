@@ -1,7 +1,7 @@
 import type { StoredJuice } from '@trug/contract/plain';
 import type { Fruit, RawGravity, Worked } from '@trug/core';
 import { attempt } from '@trug/core/errors/attempt';
-import { LIMITS } from '@trug/core/errors/guards';
+import { LIMITS } from '@trug/core/errors/limits';
 import { JUICE_ORIGINS, type JuiceOrigin } from '@trug/core/juice/juice';
 import { ACID_EQUIVALENT_G, convertAcidity, titratableAcidity, type AcidityAs } from '@trug/core/measure/acidity';
 import { gravityFromCarton } from '@trug/core/measure/carton-gravity';
@@ -67,13 +67,12 @@ interface Bounds {
 }
 
 const SG: Bounds = {
-  min: 1,
-  max: 1.17,
+  ...LIMITS.juiceSg,
   says: 'Juice reads 1.030 to 1.090 on a hydrometer. A concentrate that is not made up yet reads more: say that it is one.',
 };
 /** A concentrate as it comes. */
-const CONCENTRATE_SG: Bounds = { min: 1, max: LIMITS.sg.max, says: 'A concentrate reads 1.300 to 1.360.' };
-const SAMPLE_C: Bounds = { min: 0, max: 100, says: 'A sample lies between 0 and 100 °C; let a hot one cool.' };
+const CONCENTRATE_SG: Bounds = { ...LIMITS.concentrateSg, says: 'A concentrate reads 1.300 to 1.360.' };
+const SAMPLE_C: Bounds = { ...LIMITS.sampleC, says: 'A sample lies between 0 and 100 °C; let a hot one cool.' };
 
 /** How a gravity and a temperature are read in the maker's units; null when empty. */
 export interface FormUnits {
