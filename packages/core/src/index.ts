@@ -130,20 +130,29 @@ export { readyWindow, type ReadyWindow } from './cellar/ready-window.js';
 export type {
   BlendPart,
   BottleCount,
-  CapColour,
   Entry,
   EntryKind,
   EntryOf,
   EntryPayloads,
-  InstrumentKind,
   RawGravity,
   Replacement,
   SplitShare,
   SupplyUse,
-  TimedPlan,
   VesselFill,
 } from './log/entry.js';
-export { CLEARING_MEANS, TIMED_PLANS, VENTS, type ClearingMeans, type Vent } from './log/entry.js';
+export {
+  CAP_COLOURS,
+  CLEARING_MEANS,
+  TIMED_PLANS,
+  VENTS,
+  type CapColour,
+  type ClearingMeans,
+  type PitchMethod,
+  type PourSource,
+  type ReadingInstrument,
+  type TimedPlan,
+  type Vent,
+} from './log/entry-choices.js';
 export {
   EMPTY_STATE,
   STAGES,

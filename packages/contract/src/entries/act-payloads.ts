@@ -1,4 +1,6 @@
-import { CLEARING_MEANS, TIMED_PLANS, VENTS, type CapColour, type ClearingMeans, type EntryPayloads, type TimedPlan, type Vent } from '@trug/core/log/entry';
+import type { CapColour, ClearingMeans, EntryPayloads, PrimingMode, TimedPlan, Vent } from '@trug/core';
+import { PRIMING_MODES } from '@trug/core/bottle/priming-sugar';
+import { CAP_COLOURS, CLEARING_MEANS, PITCH_METHODS, SPARKLES, SUGAR_TESTS, TIMED_PLANS, VENTS } from '@trug/core/log/entry-choices';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -22,7 +24,7 @@ const isForced = (test: { readonly by: string }): boolean => test.by !== 'sugar-
 export class PitchedPayloadDto {
   @Text(60) @IsNotEmpty() yeastId!: string;
   @InRange(LIMITS.smallDoseG) massG!: number;
-  @IsIn(['sprinkled', 'rehydrated', 'starter', 'wild']) method!: EntryPayloads['pitched']['method'];
+  @IsIn(PITCH_METHODS) method!: EntryPayloads['pitched']['method'];
   @InRangeOrNull(LIMITS.placeC) juiceC!: number | null;
   @IsOptional() @Text(60) @IsNotEmpty() withYeastId?: string;
   @IsOptional() @IsArray() @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => SupplyUseDto) supplies?: SupplyUseDto[];
@@ -77,7 +79,7 @@ export class StabilisedPayloadDto {
 
 /** A sample fermented out in the warm, or a test for sugar: which of them decides what else must be there. */
 export class TestedPayloadDto {
-  @IsIn(['forced-ferment', 'sugar-test']) by!: EntryPayloads['tested']['by'];
+  @IsIn(SUGAR_TESTS) by!: EntryPayloads['tested']['by'];
   @ValidateIf(isForced) @IsObject() @ValidateNested() @Type(() => GravityDto) before?: GravityDto;
   @ValidateIf(isForced) @IsObject() @ValidateNested() @Type(() => GravityDto) after?: GravityDto;
   @ValidateIf(isForced) @InRange(LIMITS.forcedFermentDays) days?: number;
@@ -94,7 +96,7 @@ export class SweetenedPayloadDto {
 export class PrimedPayloadDto {
   @Text(60) @IsNotEmpty() fermentableId!: string;
   @InRange(LIMITS.sugarG) massG!: number;
-  @IsIn(['bulk', 'per-bottle']) mode!: 'bulk' | 'per-bottle';
+  @IsIn(PRIMING_MODES) mode!: PrimingMode;
   @InRange(LIMITS.fizzVolumes) targetVolumes!: number;
   @InRange(LIMITS.hottestC) warmestSinceEndC!: number;
 }
@@ -109,7 +111,7 @@ export class BottledPayloadDto {
   @IsBoolean() testBottle!: boolean;
   @InRange(LIMITS.volumeL) lossL!: number;
   @Text(80) @IsNotEmpty() crate!: string;
-  @IsIn(['rust', 'slate', 'leaf', 'straw', 'plum']) capColour!: CapColour;
+  @IsIn(CAP_COLOURS) capColour!: CapColour;
   @InRange(LIMITS.hottestC) hottestC!: number;
   @TextList({ maxCount: 20, maxLength: 40 }) acknowledged!: string[];
 }
@@ -129,7 +131,7 @@ export class OpenedPayloadDto {
 
 export class TastedPayloadDto {
   @Text(2000) text!: string;
-  @IsIn(['flat', 'soft', 'lively', 'gushing', null]) sparkle!: EntryPayloads['tasted']['sparkle'];
+  @IsIn([...SPARKLES, null]) sparkle!: EntryPayloads['tasted']['sparkle'];
   @ValidateIf((t: TastedPayloadDto) => t.again !== null) @IsBoolean() again!: boolean | null;
 }
 

@@ -1,5 +1,7 @@
-import type { Fruit } from '@trug/core';
+import type { Fruit, PourSource } from '@trug/core';
+import { FRUITS } from '@trug/core/liquid/liquid';
 import { LIQUID_LIMITS } from '@trug/core/liquid/liquid-limits';
+import { POUR_SOURCES } from '@trug/core/log/entry-choices';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNotEmpty, ValidateIf, ValidateNested } from 'class-validator';
 import { InRange, InRangeOrNull, LIMITS, Text, Ulid } from '../validation/decorators.js';
@@ -25,12 +27,12 @@ export class LiquidDto {
   @InRange(LIQUID_LIMITS.totalSo2MgPerL) totalSo2MgPerL!: number;
   @InRange(LIQUID_LIMITS.sorbateMgPerL) sorbateMgPerL!: number;
   @InRange(LIQUID_LIMITS.sweetenerGPerL) sweetenerGPerL!: number;
-  @IsIn(['apple', 'pear', 'other']) fruit!: Fruit;
+  @IsIn(FRUITS) fruit!: Fruit;
 }
 
 /** A juice or another batch, poured into a blend. */
 export class BlendPartDto {
-  @IsIn(['juice', 'batch']) from!: 'juice' | 'batch';
+  @IsIn(POUR_SOURCES) from!: PourSource;
   @Ulid() sourceId!: string;
   @Text(60) @IsNotEmpty() name!: string;
   @ValidateNested() @Type(() => LiquidDto) liquid!: LiquidDto;

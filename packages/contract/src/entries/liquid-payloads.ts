@@ -1,4 +1,8 @@
-import type { CarbonateId, EntryPayloads, Fruit, InstrumentKind } from '@trug/core';
+import type { AcidId, CarbonateId, EntryPayloads, Fruit, ReadingInstrument } from '@trug/core';
+import { WEAK_ACIDS } from '@trug/core/liquid/acid-chemistry';
+import { CARBONATES } from '@trug/core/liquid/add-acid';
+import { FRUITS } from '@trug/core/liquid/liquid';
+import { ADDED, BUBBLES, READING_INSTRUMENTS } from '@trug/core/log/entry-choices';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsNotEmpty, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
 import { GravityFigure } from '../validation/instrument-figures.js';
@@ -12,7 +16,7 @@ export class VesselFillDto {
 
 /** A gravity as it was read. */
 export class GravityDto {
-  @IsIn(['hydrometer', 'refractometer', 'carton']) instrument!: InstrumentKind;
+  @IsIn(READING_INSTRUMENTS) instrument!: ReadingInstrument;
   /** SG, or °Bx for a refractometer. */
   @GravityFigure() reading!: number;
   @InRangeOrNull(LIMITS.sampleC) sampleC!: number | null;
@@ -22,7 +26,7 @@ export class GravityDto {
 
 export class FilledPayloadDto {
   @Text(120) @IsNotEmpty() source!: string;
-  @IsIn(['apple', 'pear', 'other']) fruit!: Fruit;
+  @IsIn(FRUITS) fruit!: Fruit;
   @InRange(LIMITS.batchL) volumeL!: number;
   @ValidateNested() @Type(() => GravityDto) gravity!: GravityDto;
   @InRangeOrNull(LIMITS.ph) ph!: number | null;
@@ -39,12 +43,11 @@ export class ReadingPayloadDto {
   @InRangeOrNull(LIMITS.taGPerL) taGPerL!: number | null;
   @InRangeOrNull(LIMITS.placeC) placeC!: number | null;
   @TextList({ maxCount: 10, maxLength: 40 }) insistedOn!: string[];
-  @IsIn(['none', 'some', 'lively', null]) bubbles!: EntryPayloads['reading']['bubbles'];
+  @IsIn([...BUBBLES, null]) bubbles!: EntryPayloads['reading']['bubbles'];
   @ValidateIf((r: ReadingPayloadDto) => r.smell !== null) @Text(200) smell!: string | null;
 }
 
-const WHAT = ['fermentable', 'acid', 'carbonate', 'water', 'tannin', 'sulfite', 'nutrient', 'enzyme', 'bentonite', 'finings'] as const;
-type What = (typeof WHAT)[number];
+type What = (typeof ADDED)[number];
 const isOneOf =
   (...kinds: readonly What[]) =>
   (a: AdditionPayloadDto): boolean =>
@@ -58,10 +61,10 @@ export class SupplyUseDto {
 
 /** What was added; which fields belong to it depends on `what`. */
 export class AdditionPayloadDto {
-  @IsIn(WHAT) what!: What;
+  @IsIn(ADDED) what!: What;
   @ValidateIf(isOneOf('fermentable')) @Text(60) @IsNotEmpty() fermentableId?: string;
-  @ValidateIf(isOneOf('acid')) @IsIn(['malic', 'lactic', 'citric', 'tartaric']) acid?: string;
-  @ValidateIf(isOneOf('carbonate')) @IsIn(['potassium-bicarbonate', 'potassium-carbonate', 'calcium-carbonate']) carbonate?: CarbonateId;
+  @ValidateIf(isOneOf('acid')) @IsIn(Object.keys(WEAK_ACIDS)) acid?: AcidId;
+  @ValidateIf(isOneOf('carbonate')) @IsIn(Object.keys(CARBONATES)) carbonate?: CarbonateId;
   @ValidateIf(isOneOf('nutrient', 'enzyme', 'bentonite', 'finings')) @Text(80) @IsNotEmpty() name?: string;
   @ValidateIf((a: AdditionPayloadDto) => a.what !== 'water' && a.what !== 'sulfite') @InRange(LIMITS.massG) massG?: number;
   @ValidateIf(isOneOf('water')) @InRange(LIMITS.volumeL) volumeL?: number;

@@ -1,4 +1,5 @@
 import type { Fruit } from '@trug/core';
+import { FRUITS } from '@trug/core/liquid/liquid';
 import { CONDITIONS, JUICE_ORIGINS, RIPENESS, type FruitLot, type JuiceOrigin } from '@trug/core/juice/juice';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
@@ -51,7 +52,7 @@ export class JuiceDto implements StoredJuice {
   @Text(60) @IsNotEmpty({ message: 'name must be given' }) name!: string;
   @IsIn(TAPES) tape!: string;
   @IsIn(JUICE_ORIGINS) origin!: JuiceOrigin;
-  @IsIn(['apple', 'pear', 'other']) fruit!: Fruit;
+  @IsIn(FRUITS) fruit!: Fruit;
   @ValidateIf((j: JuiceDto) => j.fruitId !== null) @Text(60) @IsNotEmpty() fruitId!: string | null;
   @Instant() madeAt!: string;
   @InRange(LIMITS.volumeL) volumeL!: number;

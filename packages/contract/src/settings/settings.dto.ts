@@ -1,15 +1,17 @@
 import type { StrengthSchool, UnitPreferences } from '@trug/core';
+import { STRENGTH_SCHOOLS } from '@trug/core/measure/abv-from-gravities';
+import { UNIT_CHOICES } from '@trug/core/quantity/format-quantity';
 import { IsBoolean, IsIn, IsInt } from 'class-validator';
 import { InRange, LIMITS, Zone } from '../validation/decorators.js';
 
 /** A maker's choices. */
 export class SettingsDto {
-  @IsIn(['L', 'us-gal', 'imp-gal']) volume!: UnitPreferences['volume'];
-  @IsIn(['metric', 'imperial']) mass!: UnitPreferences['mass'];
-  @IsIn(['degC', 'degF']) temperature!: UnitPreferences['temperature'];
-  @IsIn(['SG', 'Bx', 'g/L']) gravity!: UnitPreferences['gravity'];
-  @IsIn(['bar', 'psi']) pressure!: UnitPreferences['pressure'];
-  @IsIn(['mass-balance', 'x131.25', 'x135', 'duty-table']) strengthSchool!: StrengthSchool;
+  @IsIn(UNIT_CHOICES.volume) volume!: UnitPreferences['volume'];
+  @IsIn(UNIT_CHOICES.mass) mass!: UnitPreferences['mass'];
+  @IsIn(UNIT_CHOICES.temperature) temperature!: UnitPreferences['temperature'];
+  @IsIn(UNIT_CHOICES.gravity) gravity!: UnitPreferences['gravity'];
+  @IsIn(UNIT_CHOICES.pressure) pressure!: UnitPreferences['pressure'];
+  @IsIn(STRENGTH_SCHOOLS) strengthSchool!: StrengthSchool;
   @IsIn(['daylight', 'lamplight', 'system']) theme!: 'daylight' | 'lamplight' | 'system';
   /** What the maker's hydrometer is marked for, °C. */
   @InRange(LIMITS.calibratedAtC) calibratedAtC!: number;

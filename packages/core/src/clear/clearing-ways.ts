@@ -1,7 +1,7 @@
 import { caution } from '../cautions/catalogue.js';
 import type { Caution } from '../cautions/caution.js';
 import { bentoniteDose, enzymeDose } from '../adjust/enzyme-dose.js';
-import type { ClearingMeans } from '../log/entry.js';
+import type { ClearingMeans } from '../log/entry-choices.js';
 import { isWorking, type Verdict } from '../ferment/verdict.js';
 import { figure } from '../worked/figures.js';
 import { worked, type Step, type Worked } from '../worked/worked.js';

@@ -1,5 +1,8 @@
 /** Which fruit a drink mostly comes from; it settles what is usual where nothing was measured. */
-export type Fruit = 'apple' | 'pear' | 'other';
+export const FRUITS = ['apple', 'pear', 'other'] as const;
+
+/** One of them. */
+export type Fruit = (typeof FRUITS)[number];
 
 /**
  * Everything Trug knows about a drink. Amounts are per litre of the drink as it stands; acts return a new liquid

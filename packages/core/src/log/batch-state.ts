@@ -3,7 +3,8 @@ import type { GravityReading } from '../ferment/reading.js';
 import type { JudgedEntry, PlaceTemperature } from '../ferment/judge-facts.js';
 import type { Hint } from '../ferment/hints.js';
 import type { Liquid } from '../liquid/liquid.js';
-import type { CapColour, ClearingMeans, TimedPlan, Vent, VesselFill } from './entry.js';
+import type { CapColour, ClearingMeans, TimedPlan, Vent } from './entry-choices.js';
+import type { VesselFill } from './entry.js';
 
 /** The stops of the path, in order. */
 export const STAGES = ['juice', 'settle', 'pitch', 'ferment', 'rack', 'rest', 'finish', 'bottle', 'drink'] as const;

@@ -1,9 +1,8 @@
+import type { PrimingMode } from '../bottle/priming-sugar.js';
+import type { Bubbles, CapColour, ClearingMeans, PitchMethod, PourSource, ReadingInstrument, Sparkle, TimedPlan, Vent } from './entry-choices.js';
 import type { CarbonateId } from '../liquid/add-acid.js';
 import type { AcidId } from '../liquid/acid-chemistry.js';
 import type { Fruit, Liquid } from '../liquid/liquid.js';
-
-/** What a reading was taken with. */
-export type InstrumentKind = 'hydrometer' | 'refractometer' | 'carton';
 
 /** How much of the batch stands in a vessel. */
 export interface VesselFill {
@@ -19,7 +18,7 @@ export interface BottleCount {
 
 /** A gravity as it was taken: nothing is corrected before it is stored. */
 export interface RawGravity {
-  readonly instrument: InstrumentKind;
+  readonly instrument: ReadingInstrument;
   /** The figure as read: SG, or °Bx for a refractometer. */
   readonly reading: number;
   /** °C; null when nobody looked. */
@@ -30,7 +29,7 @@ export interface RawGravity {
 
 /** A juice, or another batch, poured into a blend. */
 export interface BlendPart {
-  readonly from: 'juice' | 'batch';
+  readonly from: PourSource;
   readonly sourceId: string;
   readonly name: string;
   /** What it was when it was poured; its volume is what was poured. */
@@ -51,24 +50,6 @@ export interface SupplyUse {
   readonly supplyId: string;
   readonly amount: number;
 }
-
-/** What can be done in timed steps. */
-export const TIMED_PLANS = ['rehydration', 'starter', 'wild-starter', 'rouse', 'restart', 'finings'] as const;
-
-/** One of them. */
-export type TimedPlan = (typeof TIMED_PLANS)[number];
-
-/** What a drink is cleared with. */
-export const CLEARING_MEANS = ['enzyme', 'bentonite', 'finings', 'cold'] as const;
-
-/** One of them. */
-export type ClearingMeans = (typeof CLEARING_MEANS)[number];
-
-/** How gas gets out of a working vessel. */
-export const VENTS = ['airlock', 'tube', 'loose-cap'] as const;
-
-/** One of them. */
-export type Vent = (typeof VENTS)[number];
 
 /** A small sample fermented out in the warm with much yeast, or a test for sugar. */
 export type SugarTest =
@@ -122,14 +103,14 @@ export interface EntryPayloads {
     readonly placeC: number | null;
     /** Odd readings filed on the maker's word carry what was asked. */
     readonly insistedOn: readonly string[];
-    readonly bubbles: 'none' | 'some' | 'lively' | null;
+    readonly bubbles: Bubbles | null;
     readonly smell: string | null;
   };
   readonly addition: Added & { readonly supplies?: readonly SupplyUse[] | undefined };
   readonly pitched: {
     readonly yeastId: string;
     readonly massG: number;
-    readonly method: 'sprinkled' | 'rehydrated' | 'starter' | 'wild';
+    readonly method: PitchMethod;
     readonly juiceC: number | null;
     /** A second kind that went in with it. */
     readonly withYeastId?: string | undefined;
@@ -176,7 +157,7 @@ export interface EntryPayloads {
   readonly primed: {
     readonly fermentableId: string;
     readonly massG: number;
-    readonly mode: 'bulk' | 'per-bottle';
+    readonly mode: PrimingMode;
     readonly targetVolumes: number;
     readonly warmestSinceEndC: number;
   };
@@ -200,15 +181,12 @@ export interface EntryPayloads {
   /** A sealed keg let off and opened, so that it can be worked on. */
   readonly unsealed: Record<string, never>;
   readonly opened: { readonly kindId: string; readonly count: number };
-  readonly tasted: { readonly text: string; readonly sparkle: 'flat' | 'soft' | 'lively' | 'gushing' | null; readonly again: boolean | null };
+  readonly tasted: { readonly text: string; readonly sparkle: Sparkle | null; readonly again: boolean | null };
   readonly note: { readonly text: string };
   readonly discarded: { readonly volumeL: number; readonly why: string };
   /** Points at the entry it replaces; without a replacement that entry is struck out. */
   readonly corrected: { readonly entryId: string; readonly replacement: Replacement | null };
 }
-
-/** Colours of crown caps, by name, so that a lot can be told in the dark of a cupboard. */
-export type CapColour = 'rust' | 'slate' | 'leaf' | 'straw' | 'plum';
 
 /** The kinds of entry. */
 export type EntryKind = keyof EntryPayloads;

@@ -8,7 +8,10 @@ import { figure, gravityText } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
 
 /** The ways makers reckon strength. */
-export type StrengthSchool = 'mass-balance' | 'x131.25' | 'x135' | 'duty-table';
+export const STRENGTH_SCHOOLS = ['mass-balance', 'x131.25', 'x135', 'duty-table'] as const;
+
+/** One of them. */
+export type StrengthSchool = (typeof STRENGTH_SCHOOLS)[number];
 
 /** Two gravities and a school. */
 export interface StrengthInput {

@@ -2,7 +2,7 @@ import { readyWindow } from '../cellar/ready-window.js';
 import { RELEASE_HOURS } from '../care/care-notes.js';
 import { isAtRest, type Verdict } from '../ferment/verdict.js';
 import type { BatchState, RunningPlan } from '../log/batch-state.js';
-import type { TimedPlan } from '../log/entry.js';
+import type { TimedPlan } from '../log/entry-choices.js';
 import { calendarDays, dateAfter, daysBetween, dayText } from '../quantity/days.js';
 import { hourIn } from '../quantity/zone.js';
 import { yeastById } from '../reference/yeast-kinds.js';

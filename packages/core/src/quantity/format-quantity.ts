@@ -3,14 +3,17 @@ import { solidsFromSg } from '../measure/solids.js';
 import { figure } from '../worked/figures.js';
 import { BAR_PER, celsiusToFahrenheit, GRAMS_PER, LITRES_PER, UNIT_LABELS } from './units.js';
 
+/** The units that can be chosen for each kind of quantity. */
+export const UNIT_CHOICES = {
+  volume: ['L', 'us-gal', 'imp-gal'],
+  mass: ['metric', 'imperial'],
+  temperature: ['degC', 'degF'],
+  gravity: ['SG', 'Bx', 'g/L'],
+  pressure: ['bar', 'psi'],
+} as const;
+
 /** The units a maker likes to see. */
-export interface UnitPreferences {
-  readonly volume: 'L' | 'us-gal' | 'imp-gal';
-  readonly mass: 'metric' | 'imperial';
-  readonly temperature: 'degC' | 'degF';
-  readonly gravity: 'SG' | 'Bx' | 'g/L';
-  readonly pressure: 'bar' | 'psi';
-}
+export type UnitPreferences = { readonly [K in keyof typeof UNIT_CHOICES]: (typeof UNIT_CHOICES)[K][number] };
 
 /** Litres, grams, °C, SG and bar. */
 export const DEFAULT_UNITS: UnitPreferences = Object.freeze({ volume: 'L', mass: 'metric', temperature: 'degC', gravity: 'SG', pressure: 'bar' });

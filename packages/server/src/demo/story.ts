@@ -1,4 +1,4 @@
-import type { EntryPayloads, EntryKind, Fruit, InstrumentKind } from '@trug/core';
+import type { EntryPayloads, EntryKind, Fruit, ReadingInstrument } from '@trug/core';
 
 type Fills = readonly (readonly [vesselKey: string, volumeL: number])[];
 type Bottles = readonly (readonly [kindId: string, count: number])[];
@@ -35,7 +35,7 @@ export interface BatchStory {
     readonly fruit: Fruit;
     readonly volumeL: number;
     readonly sg: number;
-    readonly instrument?: InstrumentKind;
+    readonly instrument?: ReadingInstrument;
     readonly ph?: number;
     readonly taGPerL?: number;
     readonly tanninGPerL?: number;
@@ -59,7 +59,7 @@ export function fillsOf(fills: Fills, ids: VesselIds): { vesselId: string; volum
   return fills.map(([key, volumeL]) => ({ vesselId: ids.get(key) ?? key, volumeL }));
 }
 
-const rawGravity = (reading: number, sampleC: number, instrument: InstrumentKind = 'hydrometer'): EntryPayloads['filled']['gravity'] => ({
+const rawGravity = (reading: number, sampleC: number, instrument: ReadingInstrument = 'hydrometer'): EntryPayloads['filled']['gravity'] => ({
   instrument,
   reading,
   sampleC: instrument === 'carton' ? null : sampleC,

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { CapColour } from '@trug/core';
 import { BOTTLE_KINDS, bottleById } from '@trug/core/bottle/bottle-kinds';
 import { kitchenWeights } from '@trug/core/quantity/kitchen-weights';
 import { chanceText } from '@trug/core/bottle/bottle-safety';
@@ -22,6 +21,7 @@ import { selectFreeVessels } from '../../shared/free-vessels';
 import { Units, type ReadingHints } from '../../shared/units/units';
 import { Working } from '../../shared/working/working';
 import { cupboardFeature } from '../../state/cupboard.reducer';
+import { CAP_COLOURS } from '@trug/core/log/entry-choices';
 import { bottlingPlan } from '@trug/core/finish/bottling-plan';
 import { NEW_BENCH, readBottles, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
@@ -29,7 +29,6 @@ import { SaidPipe } from '../../shared/units/said.pipe';
 
 /** Fizz a keg is given where nobody chose. @source usual draught level */
 const KEG_VOLUMES = 2.4;
-const CAPS: readonly CapColour[] = ['rust', 'slate', 'leaf', 'straw', 'plum'];
 
 /** What stays behind with the lees where nobody says, L. @source our estimate */
 const USUAL_LOSS_L = 0.4;
@@ -54,7 +53,7 @@ export class BottleBench {
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
-  protected readonly caps = CAPS;
+  protected readonly caps = CAP_COLOURS;
   protected readonly kinds = BOTTLE_KINDS;
   protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable' && f.co2GPerG > 0.3);
   protected readonly chanceText = chanceText;
@@ -233,7 +232,7 @@ export class BottleBench {
         ]
       : [];
     const bottles = run.value.lots.filter((lot) => lot.count > 0).map(({ kindId, count }) => ({ kindId, count }));
-    const capColour = CAPS.find((c) => c === cap) ?? 'rust';
+    const capColour = CAP_COLOURS.find((c) => c === cap) ?? 'rust';
     return [
       ...primed,
       {

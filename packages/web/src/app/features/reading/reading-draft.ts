@@ -1,4 +1,4 @@
-import type { BatchState, InstrumentKind, Liquid, RawGravity } from '@trug/core';
+import type { BatchState, ReadingInstrument, Liquid, RawGravity } from '@trug/core';
 import { attempt } from '@trug/core/errors/attempt';
 import { questionReading, type ReadingQuestion } from '@trug/core/ferment/question-reading';
 import { agreeWithReading } from '@trug/core/liquid/ferment-to';
@@ -60,7 +60,7 @@ export interface ReadingContext {
  * @param context - the batch, the day and the instrument's own figures
  * @returns what to show beside the field
  */
-export function previewReading(text: string, instrument: InstrumentKind, context: ReadingContext): ReadingPreview {
+export function previewReading(text: string, instrument: ReadingInstrument, context: ReadingContext): ReadingPreview {
   if (text.trim() === '') return NOTHING;
   const refractometer = instrument === 'refractometer';
   const parsed = attempt(() => parseQuantity(text, { dimension: 'gravity', bareUnit: refractometer ? 'Bx' : 'SG' }));

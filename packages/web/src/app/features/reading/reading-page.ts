@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { EntryPayloads, InstrumentKind, ReadingQuestion } from '@trug/core';
+import type { EntryPayloads, ReadingInstrument, ReadingQuestion } from '@trug/core';
 import { effectiveEntries } from '@trug/core/log/effective-entries';
 import { dateAfter, dayText } from '@trug/core/quantity/days';
 import { momentIn } from '@trug/core/quantity/zone';
@@ -194,6 +194,6 @@ export class ReadingPage {
   }
 }
 
-function asInstrument(text: string): InstrumentKind {
+function asInstrument(text: string): ReadingInstrument {
   return text === 'refractometer' ? 'refractometer' : 'hydrometer';
 }

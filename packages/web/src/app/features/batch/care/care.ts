@@ -5,7 +5,7 @@ import { roomGasL } from '@trug/core/care/room-gas';
 import { careNotes } from '@trug/core/care/care-notes';
 import { caution } from '@trug/core/cautions/catalogue';
 import { isAtRest } from '@trug/core/ferment/verdict';
-import { VENTS, type Vent } from '@trug/core/log/entry';
+import { VENTS, type Vent } from '@trug/core/log/entry-choices';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { EntryWriter } from '../../../shared/entry-writer';
 import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';

@@ -1,0 +1,41 @@
+/** What a gravity is read with. */
+export const READING_INSTRUMENTS = ['hydrometer', 'refractometer', 'carton'] as const;
+export type ReadingInstrument = (typeof READING_INSTRUMENTS)[number];
+
+/** How lively the airlock is, as a maker notes it. */
+export const BUBBLES = ['none', 'some', 'lively'] as const;
+export type Bubbles = (typeof BUBBLES)[number];
+
+/** What a blend is poured from. */
+export const POUR_SOURCES = ['juice', 'batch'] as const;
+export type PourSource = (typeof POUR_SOURCES)[number];
+
+/** What can be added. */
+export const ADDED = ['fermentable', 'acid', 'carbonate', 'water', 'tannin', 'sulfite', 'nutrient', 'enzyme', 'bentonite', 'finings'] as const;
+
+/** How yeast goes in. */
+export const PITCH_METHODS = ['sprinkled', 'rehydrated', 'starter', 'wild'] as const;
+export type PitchMethod = (typeof PITCH_METHODS)[number];
+
+/** What can be done in timed steps. */
+export const TIMED_PLANS = ['rehydration', 'starter', 'wild-starter', 'rouse', 'restart', 'finings'] as const;
+export type TimedPlan = (typeof TIMED_PLANS)[number];
+
+/** What a drink is cleared with. */
+export const CLEARING_MEANS = ['enzyme', 'bentonite', 'finings', 'cold'] as const;
+export type ClearingMeans = (typeof CLEARING_MEANS)[number];
+
+/** How gas gets out of a working vessel. */
+export const VENTS = ['airlock', 'tube', 'loose-cap'] as const;
+export type Vent = (typeof VENTS)[number];
+
+/** How the sugar that is left is found out. */
+export const SUGAR_TESTS = ['forced-ferment', 'sugar-test'] as const;
+
+/** Colours of caps, by which a crate is known. */
+export const CAP_COLOURS = ['rust', 'slate', 'leaf', 'straw', 'plum'] as const;
+export type CapColour = (typeof CAP_COLOURS)[number];
+
+/** How a bottle fizzed when it was opened. */
+export const SPARKLES = ['flat', 'soft', 'lively', 'gushing'] as const;
+export type Sparkle = (typeof SPARKLES)[number];
