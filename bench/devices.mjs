@@ -15,7 +15,7 @@ const STEP_S = 20;
 
 /** 50,000 readings of a float in a batch of the demo: the rate of storing, and what its curve costs in the browser. */
 export async function benchDevices(url, executablePath) {
-  const batches = await (await fetch(`${url}/api/batches`)).json();
+  const batches = await (await fetch(`${url}/api/batches?with=logs`)).json();
   const batch = batches.find((b) => b.name === 'North Wall Wild');
   const device = '01J00000000000000000000BEN';
   const card = {

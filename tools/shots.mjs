@@ -84,7 +84,7 @@ const VIEWS = [
 
 mkdirSync(folder, { recursive: true });
 await withDemo(async (url) => {
-  const batches = await (await fetch(`${url}/api/batches`)).json();
+  const batches = await (await fetch(`${url}/api/batches?with=logs`)).json();
   const id = (name) => batches.find((b) => b.name === name)?.id;
   const browser = await puppeteer.launch({ executablePath: chromium, args: [...CHROMIUM_FLAGS, '--force-color-profile=srgb'], headless: true });
   for (const { file, path, viewport = DESK, act, dark = false } of VIEWS) {

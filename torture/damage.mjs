@@ -36,7 +36,7 @@ async function lookAt(folder, made, report, what) {
   if (first.url === undefined) return null;
   const { url } = first;
   const status = (await ask(url, 'GET', '/api/cellar')).json();
-  const batches = await ask(url, 'GET', '/api/batches');
+  const batches = await ask(url, 'GET', '/api/batches?with=logs');
   report.check(
     batches.status === 200 || (batches.status === 503 && status.mode === 'closed'),
     `batches were answered with a fault: ${what}`,
@@ -107,7 +107,7 @@ async function disks(report) {
       else refused = { status, text };
     }
     report.check(refused?.status === 507 && /disk is full/i.test(refused.text), 'a full disk was not told in words', JSON.stringify(refused));
-    report.check((await ask(server.url, 'GET', '/api/batches')).status === 200, 'a full disk stopped reading');
+    report.check((await ask(server.url, 'GET', '/api/batches?with=logs')).status === 200, 'a full disk stopped reading');
     rmSync(filler);
     const after = note(batch.id, 'there is room again');
     const again = await ask(server.url, 'POST', '/api/entries', { entries: [after] });
@@ -194,7 +194,7 @@ async function outOfHandles(report) {
   }
   const refused = await ask(server.url, 'POST', '/api/cellar/backups', {});
   report.check(refused.status === 503 && /no more files/.test(refused.text), 'no handles were not told in words', `${refused.status} ${refused.text}`);
-  report.check((await ask(server.url, 'GET', '/api/batches')).status === 200, 'without handles reading stopped');
+  report.check((await ask(server.url, 'GET', '/api/batches?with=logs')).status === 200, 'without handles reading stopped');
   spawnSync('prlimit', ['--pid', pid, '--nofile=1024:']);
   const again = await ask(server.url, 'POST', '/api/cellar/backups', {});
   report.check(again.status === 201, 'it did not go on once there were handles again', `${again.status} ${again.text}`);

@@ -191,7 +191,7 @@ async function upgrades({ rounds, seed, parts, report }) {
       await server.kill();
     }
     const server = await up(folder);
-    const { json } = await ask(server.url, 'GET', '/api/batches');
+    const { json } = await ask(server.url, 'GET', '/api/batches?with=logs');
     const ids = json().flatMap((b) => b.entries.map((e) => e.id));
     report.check(same(ids, old.ids), 'an upgrade lost an entry or the order of the log', ids.length);
     await server.stop();

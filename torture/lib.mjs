@@ -117,7 +117,7 @@ export const supply = (name) => ({ id: ulid(), version: 0, kind: 'sugar', refId:
 
 /** Ids of every entry a server has, sorted. */
 export async function entryIds(url) {
-  const { status, json } = await ask(url, 'GET', '/api/batches');
+  const { status, json } = await ask(url, 'GET', '/api/batches?with=logs');
   if (status !== 200) throw new Error(`the batches cannot be read: ${status}`);
   return json()
     .flatMap((batch) => batch.entries.map((e) => e.id))

@@ -8,7 +8,7 @@ beforeAll(() => trug.start('2026-11-23', true));
 afterAll(() => trug.stop());
 
 it('a stand-in plays a whole ferment in fast time, live on the curve, and the log stays as it was', async () => {
-  const batches = (await (await fetch(`${trug.url}/api/batches`)).json()) as { id: string; name: string; entries: unknown[] }[];
+  const batches = (await (await fetch(`${trug.url}/api/batches?with=logs`)).json()) as { id: string; name: string; entries: unknown[] }[];
   const batch = batches.find((b) => b.name === 'Gate B');
   if (!batch) throw new Error('the season has no Gate B');
 
@@ -68,7 +68,7 @@ it('a stand-in plays a whole ferment in fast time, live on the curve, and the lo
 it('readings pasted as a table are shown as understood, and only the good ones are filed', async () => {
   const { page, faults } = await trug.page(DESK);
   const bench = new Bench(page, trug.url);
-  const batches = (await (await fetch(`${trug.url}/api/batches`)).json()) as { id: string; name: string }[];
+  const batches = (await (await fetch(`${trug.url}/api/batches?with=logs`)).json()) as { id: string; name: string }[];
   await bench.open(`/batch/${batches.find((b) => b.name === 'North Wall Wild')?.id ?? ''}/import`);
   await bench.fill('table', 'Day;Gravity;Remark\n18.11.2026;1,037;slow\n20.11.2026;1,500;?\n21.11.2026;1,036;');
   await bench.says(/2 readings from 18 Nov 2026 to 21 Nov 2026, gravity from 1\.037 to 1\.036/);

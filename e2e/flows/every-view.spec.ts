@@ -14,7 +14,7 @@ let ids: Record<string, string> = {};
 let anEntry = '';
 beforeAll(async () => {
   await trug.start('2026-11-23', true);
-  const batches = (await (await fetch(`${trug.url}/api/batches`)).json()) as { id: string; name: string; entries: { id: string }[] }[];
+  const batches = (await (await fetch(`${trug.url}/api/batches?with=logs`)).json()) as { id: string; name: string; entries: { id: string }[] }[];
   anEntry = batches.find((b) => b.name === 'Gate Blend')?.entries[0]?.id ?? '';
   ids = Object.fromEntries(batches.map((b) => [b.name, b.id]));
 });

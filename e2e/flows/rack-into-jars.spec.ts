@@ -67,7 +67,7 @@ describe('topping up from a like cider', () => {
     const { page, faults } = await trug.page(DESK);
     const bench = new Bench(page, trug.url);
     const logs = async (): Promise<ReadonlyMap<string, { id: string; entries: Entry[] }>> => {
-      const all = (await (await fetch(`${trug.url}/api/batches`)).json()) as { id: string; name: string; entries: Entry[] }[];
+      const all = (await (await fetch(`${trug.url}/api/batches?with=logs`)).json()) as { id: string; name: string; entries: Entry[] }[];
       return new Map(all.map((b) => [b.name, b]));
     };
     const litres = async (name: string): Promise<number> => replay((await logs()).get(name)?.entries ?? []).liquid?.volumeL ?? 0;

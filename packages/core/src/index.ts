@@ -169,6 +169,8 @@ export { SUPPLY_CATALOGUE, type SupplyOffer } from './cupboard/supply-catalogue.
 export { soonestFirst, supplyFor, type Need, type SupplyInHand } from './cupboard/supply-for.js';
 export { shareOfSupply, suppliesUsed, type SupplyUnit } from './cupboard/supplies-left.js';
 export { effectiveEntries } from './log/effective-entries.js';
+export { FOLD_VERSION, summarise, type BatchSummary, type PouredFrom } from './log/batch-summary.js';
+export { sumAmounts, type Amount } from './log/sum-over-logs.js';
 export { replay } from './log/replay.js';
 export { correctGravity } from './log/correct-gravity.js';
 export { forecastInputOf, pastFermentOf, type AlsoKnown, type ForecastQuestion, type WhatIf } from './log/forecast-of.js';
@@ -195,7 +197,7 @@ export { FRUIT_LIBRARY, type FruitKind } from './reference/fruit-library-data.js
 export { fruitById } from './reference/fruit-library.js';
 // care and clearing
 export { placeTempAt, USUAL_PLACES, type UsualPlace } from './care/place-curve.js';
-export { dirtyVessels, type DirtyVessel } from './rack/dirty-vessels.js';
+export { dirtyVessels, emptiedVessels, type DirtyVessel } from './rack/dirty-vessels.js';
 export { vesselJobs } from './plan/vessel-jobs.js';
 export { careNotes, type CareNote, type CareVessel } from './care/care-notes.js';
 export { clearingWays, type ClearingWay, type HazeCause } from './clear/clearing-ways.js';

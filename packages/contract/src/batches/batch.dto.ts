@@ -1,4 +1,4 @@
-import type { Entry } from '@trug/core';
+import type { BatchSummary, Entry } from '@trug/core';
 import { METHODS } from '@trug/core/plan/method';
 import type { UnreadableRow } from '../cellar/cellar-status.js';
 import { TAPES } from './tapes.js';
@@ -14,15 +14,24 @@ export class NewBatchDto {
   @Instant() startedAt!: string;
 }
 
-/** A batch with its whole log. */
-export interface BatchDto {
+/** What a batch is called and when it began. */
+export interface BatchFacts {
   readonly id: string;
   readonly name: string;
   readonly methodId: string;
   readonly tape: string;
   readonly startedAt: string;
-  /** In the order filed. */
-  readonly entries: readonly Entry[];
+}
+
+/** A batch, with its log where it was asked for. */
+export interface BatchDto extends BatchFacts {
+  /** What its log says, for whoever has not the log. */
+  readonly summary: BatchSummary;
+  /** Its log, in the order filed; null in a list of batches, which gives their summaries. */
+  readonly entries: readonly Entry[] | null;
   /** Entries that are kept and cannot be read; absent when all can. */
   readonly unreadable?: readonly UnreadableRow[];
 }
+
+/** A batch with its log. */
+export type BatchWithLog = BatchDto & { readonly entries: readonly Entry[] };

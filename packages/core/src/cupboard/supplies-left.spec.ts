@@ -13,14 +13,15 @@ const pitch = entry('A1', 'pitched', {
 const sugar = entry('A2', 'addition', { what: 'fermentable', fermentableId: 'sucrose', massG: 400, supplies: [{ supplyId: 'SUGAR', amount: 400 }] });
 
 describe('suppliesUsed', () => {
-  it('sums what every batch took', () => {
-    const used = suppliesUsed([[pitch], [{ ...pitch, id: 'A9' }, sugar]]);
-    expect(used.get('YEAST')).toBe(3);
-    expect(used.get('SUGAR')).toBe(400);
+  it('sums what a batch took of each', () => {
+    expect(suppliesUsed([pitch, { ...pitch, id: 'A9' }, sugar])).toEqual([
+      { id: 'YEAST', amount: 3 },
+      { id: 'SUGAR', amount: 400 },
+    ]);
   });
   it('puts back what a struck-out entry took', () => {
     const strike = entry('A3', 'corrected', { entryId: 'A1', replacement: null });
-    expect(suppliesUsed([[pitch, sugar, strike]]).has('YEAST')).toBe(false);
+    expect(suppliesUsed([pitch, sugar, strike]).map((u) => u.id)).toEqual(['SUGAR']);
   });
 });
 

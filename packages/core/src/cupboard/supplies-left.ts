@@ -1,14 +1,14 @@
 import type { Entry } from '../log/entry.js';
-import { sumOverLogs } from '../log/sum-over-logs.js';
+import { takenByLog, type Amount } from '../log/sum-over-logs.js';
 
 /**
- * How much of each supply the logs have used. What is left is never stored, so a struck-out entry puts its packet back.
+ * How much of each supply a log has used. What is left is never stored, so a struck-out entry puts its packet back.
  *
- * @param logs - the log of every batch
+ * @param log - the log of a batch
  * @returns amounts by supply, in each supply's own unit
  */
-export function suppliesUsed(logs: readonly (readonly Entry[])[]): ReadonlyMap<string, number> {
-  return sumOverLogs(logs, ['pitched', 'addition', 'clarified'], ({ payload }) =>
+export function suppliesUsed(log: readonly Entry[]): readonly Amount[] {
+  return takenByLog(log, ['pitched', 'addition', 'clarified'], ({ payload }) =>
     (payload.supplies ?? []).map(({ supplyId, amount }) => ({ id: supplyId, amount })),
   );
 }

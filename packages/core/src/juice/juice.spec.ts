@@ -144,8 +144,8 @@ describe('pouring juice into batches', () => {
     tempC: 14,
   });
   it('is counted from the logs, and not when struck out', () => {
-    expect(pouredVolumes([[poured]]).get('J1')).toBe(12);
-    expect(pouredVolumes([[poured, entry(1, 'corrected', { entryId: 'E0', replacement: null })]]).get('J1')).toBeUndefined();
+    expect(pouredVolumes([poured])).toEqual([{ id: 'J1', amount: 12 }]);
+    expect(pouredVolumes([poured, entry(1, 'corrected', { entryId: 'E0', replacement: null })])).toEqual([]);
   });
   it('begins the batch with that liquid', () => {
     const state = replay([poured]);

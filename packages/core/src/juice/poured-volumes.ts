@@ -1,15 +1,14 @@
 import type { Entry } from '../log/entry.js';
-import { sumOverLogs } from '../log/sum-over-logs.js';
+import { takenByLog, type Amount } from '../log/sum-over-logs.js';
 
 /**
- * How much of each juice has been poured into batches: derived from the logs, so that a pour struck out gives its
- * juice back.
+ * How much of each juice a log has poured into its batch: derived, so that a pour struck out gives its juice back.
  *
- * @param logs - the log of every batch
+ * @param log - the log of a batch
  * @returns litres by juice id
  */
-export function pouredVolumes(logs: readonly (readonly Entry[])[]): ReadonlyMap<string, number> {
-  return sumOverLogs(logs, ['blended'], ({ payload }) =>
+export function pouredVolumes(log: readonly Entry[]): readonly Amount[] {
+  return takenByLog(log, ['blended'], ({ payload }) =>
     payload.parts.filter((p) => p.from === 'juice').map((p) => ({ id: p.sourceId, amount: p.liquid.volumeL })),
   );
 }

@@ -1,6 +1,6 @@
 import type { Entry, EntryKind, EntryPayloads } from '../log/entry.js';
 import { vesselJobs } from '../plan/vessel-jobs.js';
-import { dirtyVessels } from './dirty-vessels.js';
+import { dirtyVessels, emptiedVessels } from './dirty-vessels.js';
 
 const dayAt = (day: number): string => new Date(Date.UTC(2026, 9, 1, 10) + day * 86_400_000).toISOString();
 let made = 0;
@@ -29,7 +29,7 @@ const dirty = (
   log: readonly Entry[],
   vessels = VESSELS as readonly { id: string; cleanedAt: string | null }[],
   held: readonly string[] = [],
-): readonly string[] => dirtyVessels([log], vessels, new Set(held)).map((d) => `${d.vesselId} ${d.since}`);
+): readonly string[] => dirtyVessels(emptiedVessels(log), vessels, new Set(held)).map((d) => `${d.vesselId} ${d.since}`);
 
 describe('dirtyVessels', () => {
   it('come back when racked out of, and when the last is poured away', () => {

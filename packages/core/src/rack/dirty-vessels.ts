@@ -24,39 +24,42 @@ function vesselsAfter(entry: Entry): readonly string[] | null {
   }
 }
 
-/** Every time a vessel was emptied, as one batch's log tells it. */
-function emptyings(log: readonly Entry[]): readonly DirtyVessel[] {
+/**
+ * Vessels that a batch left, each with when it last did.
+ *
+ * @param log - the log of the batch
+ * @returns vessels with the latest time each was emptied
+ */
+export function emptiedVessels(log: readonly Entry[]): readonly DirtyVessel[] {
   const { entries } = effectiveEntries(log);
   let held: readonly string[] = [];
-  const emptied: DirtyVessel[] = [];
+  const emptied = new Map<string, string>();
   for (const entry of entries) {
     const after = vesselsAfter(entry);
     if (!after) continue;
-    emptied.push(...held.filter((id) => !after.includes(id)).map((vesselId) => ({ vesselId, since: entry.at })));
+    for (const id of held) if (!after.includes(id)) emptied.set(id, entry.at);
     held = after;
   }
   const last = entries.filter((e) => e.kind === 'bottled' || e.kind === 'discarded').at(-1);
-  if (last && replay(log).liquid === null) emptied.push(...held.map((vesselId) => ({ vesselId, since: last.at })));
-  return emptied;
+  if (last && replay(log).liquid === null) for (const id of held) emptied.set(id, last.at);
+  return [...emptied].map(([vesselId, since]) => ({ vesselId, since }));
 }
 
 /**
  * Vessels that came back empty and have not been cleaned since.
  *
- * @param logs - the log of every batch
+ * @param emptied - what every batch left, and when
  * @param vessels - the maker's vessels, each with when it was last cleaned; null when nobody said
  * @param held - ids of vessels with something in them, which are not dirty but full
  * @returns those to clean, the longest empty first
  */
 export function dirtyVessels(
-  logs: readonly (readonly Entry[])[],
+  emptied: readonly DirtyVessel[],
   vessels: readonly { readonly id: string; readonly cleanedAt: string | null }[],
   held: ReadonlySet<string>,
 ): readonly DirtyVessel[] {
   const lastEmptied = new Map<string, string>();
-  for (const { vesselId, since } of logs.flatMap(emptyings)) {
-    if (since > (lastEmptied.get(vesselId) ?? '')) lastEmptied.set(vesselId, since);
-  }
+  for (const { vesselId, since } of emptied) if (since > (lastEmptied.get(vesselId) ?? '')) lastEmptied.set(vesselId, since);
   return vessels
     .flatMap(({ id, cleanedAt }) => {
       const since = lastEmptied.get(id);

@@ -59,13 +59,13 @@ function asFarAsItGoes(state: BookState): RequestHandler {
  * @param deps - clock, open windows and the ways of devices
  * @returns its routes under `/api`
  */
-export function createBookApp({ queue: { write }, state }: BookInUse, { clock, changes, postReadings, floodWindowMs }: BookAppDeps): BookApp {
+export function createBookApp({ sequelize, queue: { write }, state }: BookInUse, { clock, changes, postReadings, floodWindowMs }: BookAppDeps): BookApp {
   const juices = createCardStore({ model: JuiceModel, dto: JuiceDto, word: 'juice', check: checkJuiceCard }, write);
   const supplies = createCardStore({ model: SupplyModel, dto: SupplyDto, word: 'supply' }, write);
   const places = createCardStore({ model: PlaceModel, dto: PlaceDto, word: 'place' }, write);
   const instruments = createCardStore({ model: InstrumentModel, dto: InstrumentDto, word: 'instrument', check: checkInstrument }, write);
   const entries = createEntryService({ write, clock, juices });
-  const batches = createBatchService({ write, entries });
+  const batches = createBatchService({ sequelize, write, entries });
   const hub = createLiveHub();
   const devices = createDeviceService({ write, clock, instruments, hub });
   const standIns = createStandIns({ clock, instruments, batches, devices, post: postReadings });

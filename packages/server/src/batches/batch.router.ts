@@ -2,15 +2,16 @@ import { Router } from 'express';
 import type { BatchService } from './batch.service.js';
 
 /**
- * `GET /` lists batches with their logs, `GET /:id` gives one, `POST /` begins one with its first entries.
+ * `GET /` lists batches with their summaries, `GET /?with=logs` with their logs, `GET /:id` gives one, `POST /` begins one with its first entries.
  *
  * @param service - the use cases of batches
  * @returns the router
  */
 export function createBatchRouter(service: BatchService): Router {
   const router = Router();
-  router.get('/', async (_request, response) => {
-    response.json(await service.list());
+  router.get('/', async (request, response) => {
+    if (request.query['with'] === 'logs') response.json(await service.listWithLogs());
+    else response.type('json').send(await service.listAsJson());
   });
   router.get('/:id', async (request, response) => {
     response.json(await service.get(request.params.id));

@@ -7,6 +7,7 @@ import { connect } from '../db/connect.js';
 import { initModels } from '../db/init-models.js';
 import { createMigrator, STEP_NAMES } from '../migrations/index.js';
 import { carryOutAdoption, stampOf } from './adopt-book.js';
+import { summaryStore } from '../summaries/summary.store.js';
 import { CellarError, TROUBLE_WORDS } from './cellar-error.js';
 import { readMark, writeMark } from './cellar-mark.js';
 import { examineBook } from './examine-book.js';
@@ -97,6 +98,7 @@ async function opened(dataDir: string, newId: string): Promise<Book> {
   const sequelize = connect({ file });
   initModels(sequelize);
   await createMigrator(sequelize).up();
+  await summaryStore.freshen(sequelize);
   const cellarId = await cellarIdOf(sequelize, newId);
   const mark = readMark(dataDir);
   if (mark?.cellarId !== cellarId) writeMark(dataDir, { cellarId, backupDir: mark?.backupDir ?? null });

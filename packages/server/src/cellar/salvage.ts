@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { connect } from '../db/connect.js';
 import { openRaw, type RawDatabase, type SqlRow } from '../db/raw-database.js';
 import { createMigrator, MARKS_TABLE } from '../migrations/index.js';
+import { DERIVED_TABLES } from '../summaries/summary.models.js';
 import { bookFiles, removeDatabase } from './files.js';
 
 /** How many rows of each table could be saved out of a damaged book. */
@@ -78,7 +79,7 @@ export async function salvageBook(dataDir: string, into: string): Promise<Salvag
     await saved.exec('PRAGMA foreign_keys=OFF');
     const tables = (await saved.all("SELECT name FROM sqlite_master WHERE type = 'table'"))
       .map((row) => String(row['name']))
-      .filter((t) => t !== MARKS_TABLE && !t.startsWith('sqlite_'));
+      .filter((t) => t !== MARKS_TABLE && !DERIVED_TABLES.includes(t) && !t.startsWith('sqlite_'));
     const counts: Record<string, number> = {};
     for (const table of tables) counts[table] = await copyTable(damaged, saved, table).catch(() => 0);
     return Object.values(counts).some((n) => n > 0) ? counts : null;

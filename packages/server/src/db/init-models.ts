@@ -4,6 +4,7 @@ import { initCardModels } from '../cards/card.models.js';
 import { initDeviceReadingModel } from '../devices/device-reading.model.js';
 import { EntryModel, initEntryModel } from '../entries/entry.model.js';
 import { initSettingsModel } from '../settings/settings.model.js';
+import { initSummaryModels } from '../summaries/summary.models.js';
 import { initVesselModel } from '../vessels/vessel.model.js';
 
 /**
@@ -18,6 +19,7 @@ export function initModels(sequelize: Sequelize): void {
   initSettingsModel(sequelize);
   initCardModels(sequelize);
   initDeviceReadingModel(sequelize);
+  initSummaryModels(sequelize);
   BatchModel.hasMany(EntryModel, { foreignKey: 'batchId' });
   EntryModel.belongsTo(BatchModel, { foreignKey: 'batchId' });
 }

@@ -16,7 +16,7 @@ const NOW = '2026-11-23T10:00:00.000Z';
 beforeAll(async () => {
   server = await startTestServer();
   await makeSeason(server.url);
-  batches = (await server.request('GET', '/api/batches')).body as Told[];
+  batches = (await server.request('GET', '/api/batches?with=logs')).body as Told[];
 });
 afterAll(() => server.remove());
 
@@ -64,7 +64,7 @@ describe('the demo season', () => {
   it('comes out alike every time', async () => {
     const again = await startTestServer();
     await makeSeason(again.url);
-    expect((await again.request('GET', '/api/batches')).body).toEqual(batches);
+    expect((await again.request('GET', '/api/batches?with=logs')).body).toEqual(batches);
     await again.remove();
   });
   it('names only kinds of yeast and no packets', () => {

@@ -1,6 +1,6 @@
 import type { UnreadableRow } from '@trug/contract';
 import type { Entry } from '@trug/core';
-import { Op, type Transaction } from 'sequelize';
+import type { Transaction } from 'sequelize';
 import { EntryModel } from './entry.model.js';
 import { payloadVersionOf } from './lift-payload.js';
 import { digestOf, readEntryRow } from './read-entry-row.js';
@@ -48,16 +48,12 @@ export const entryRepository = {
     await EntryModel.create({ ...row, seq: (last ?? 0) + 1, payloadVersion: payloadVersionOf(kind), digest: digestOf(row) }, { transaction });
   },
 
-  /** Batches whose log mentions a vessel, other than those named. */
-  async batchesMentioning(vesselId: string, except: readonly string[], transaction: Transaction): Promise<readonly string[]> {
-    const rows = await EntryModel.findAll({
-      // Finds too many rather than too few: each log found is replayed.
-      where: { payload: { [Op.like]: `%${vesselId}%` }, batchId: { [Op.notIn]: [...except] } },
-      attributes: ['batchId'],
-      group: ['batchId'],
-      transaction,
-      raw: true,
-    });
-    return rows.map((row) => row.batchId);
+  /** Where a batch's log ends, and how many entries it has, read or not. */
+  async headOf(batchId: string, transaction: Transaction | null): Promise<{ readonly headSeq: number; readonly entryCount: number }> {
+    const [headSeq, entryCount] = await Promise.all([
+      EntryModel.max<number | null, EntryModel>('seq', { where: { batchId }, transaction }),
+      EntryModel.count({ where: { batchId }, transaction }),
+    ]);
+    return { headSeq: headSeq ?? 0, entryCount };
   },
 };

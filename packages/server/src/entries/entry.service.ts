@@ -8,6 +8,7 @@ import type { CardStore } from '../cards/card.store.js';
 import type { Write } from '../db/write-queue.js';
 import { HttpError } from '../http/http-error.js';
 import { checkPour, checkSplitFree } from '../families/pours.js';
+import { summaryStore } from '../summaries/summary.store.js';
 import { settingsInForce } from '../settings/settings.store.js';
 import { entryRepository } from './entry.repository.js';
 import { checkVesselsFree, vesselsBefore } from './vessels-free.js';
@@ -91,6 +92,8 @@ export function createEntryService({ write, clock, juices }: EntryServiceDeps): 
     const corrected = entry.kind === 'corrected' ? log.find((e) => e.id === entry.payload.entryId) : undefined;
     if (corrected) await checkSplitFree(corrected, transaction);
     await entryRepository.insert(entry, transaction);
+    // A pour or what takes one back counts for the entries after it in the same request.
+    if (entry.kind === 'blended' || entry.kind === 'corrected') await summaryStore.rewrite(entry.batchId, transaction);
     return true;
   }
 
@@ -98,6 +101,7 @@ export function createEntryService({ write, clock, juices }: EntryServiceDeps): 
     const before = await vesselsBefore(entries, transaction);
     const added: Entry[] = [];
     for (const entry of entries) if (await fileOne(entry, transaction)) added.push(entry);
+    for (const batchId of new Set(added.map((e) => e.batchId))) await summaryStore.rewrite(batchId, transaction);
     await checkVesselsFree(added, before, transaction);
     return added.length;
   }

@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import type { BatchDto } from '@trug/contract';
+import type { BatchWithLog } from '@trug/contract';
 import { effectiveEntries, type Entry } from '@trug/core';
 import { ulid } from 'ulid';
 import { withRaw } from '../db/raw-database.js';
@@ -20,7 +20,7 @@ async function begun(...more: readonly ((id: string) => object)[]): Promise<stri
   return batch.id;
 }
 const file = (...entries: readonly object[]): ReturnType<TestServer['request']> => server.request('POST', '/api/entries', { entries });
-const batchOf = async (id: string): Promise<BatchDto> => (await server.request('GET', `/api/batches/${id}`)).body as BatchDto;
+const batchOf = async (id: string): Promise<BatchWithLog> => (await server.request('GET', `/api/batches/${id}`)).body as BatchWithLog;
 const correction = (target: { readonly id: string; readonly batchId: string }, changes: Partial<Entry>, replacement: unknown): object => ({
   ...sampleEntry(target.batchId, 'corrected', 0, { entryId: target.id, replacement: null }),
   ...changes,

@@ -2,6 +2,7 @@ import { replay, type Entry, type EntryKind } from '@trug/core';
 import type { Transaction } from 'sequelize';
 import { BatchModel } from '../batches/batch.model.js';
 import { HttpError } from '../http/http-error.js';
+import { summaryStore } from '../summaries/summary.store.js';
 import { VesselModel } from '../vessels/vessel.model.js';
 import { entryRepository } from './entry.repository.js';
 
@@ -58,9 +59,8 @@ export async function checkVesselsFree(filed: readonly Entry[], before: Readonly
   for (const [vesselId, batchId] of taken) {
     // What stood there already is no news, even where an old record has two in one vessel.
     if (before.get(batchId)?.has(vesselId) === true) continue;
-    for (const other of await entryRepository.batchesMentioning(vesselId, batchIds, transaction)) {
-      if (standingIn(await entryRepository.list(other, transaction)).has(vesselId)) await refuse(vesselId, other, transaction);
-    }
+    const [other] = await summaryStore.standingIn(vesselId, batchIds, transaction);
+    if (other !== undefined) await refuse(vesselId, other, transaction);
   }
 }
 

@@ -1,22 +1,16 @@
 import type { JuiceDto } from '@trug/contract';
-import { effectiveEntries, juiceInHand, pouredVolumes, replay, type BlendPart, type Entry, type EntryOf } from '@trug/core';
+import { effectiveEntries, juiceInHand, replay, type BlendPart, type Entry, type EntryOf } from '@trug/core';
 import { Op, type Transaction } from 'sequelize';
 import type { CardStore } from '../cards/card.store.js';
 import { EntryModel } from '../entries/entry.model.js';
 import { entryRepository } from '../entries/entry.repository.js';
+import { summaryStore } from '../summaries/summary.store.js';
 import { HttpError } from '../http/http-error.js';
 
 /** Litres by which a pour may pass what is written down: jugs are not that exact. */
 const SLACK_L = 0.05;
 /** Relative difference at which two figures of one liquid count as different. */
 const SAME = 1e-6;
-
-/** What has been poured of every juice, from the logs of all batches that took any. */
-async function poured(transaction: Transaction): Promise<ReadonlyMap<string, number>> {
-  const rows = await EntryModel.findAll({ where: { kind: 'blended' }, attributes: ['batchId'], group: ['batchId'], transaction });
-  const logs = await Promise.all(rows.map((row) => entryRepository.list(row.batchId, transaction)));
-  return pouredVolumes(logs);
-}
 
 /**
  * Refuses a juice card that says less than has been poured from it already.
@@ -26,7 +20,7 @@ async function poured(transaction: Transaction): Promise<ReadonlyMap<string, num
  * @throws {HttpError} not-allowed
  */
 export async function checkJuiceCard(juice: JuiceDto, transaction: Transaction): Promise<void> {
-  const pouredL = (await poured(transaction)).get(juice.id) ?? 0;
+  const pouredL = await summaryStore.pouredOf(juice.id, transaction);
   if (juice.volumeL - juice.goneL < pouredL - SLACK_L) {
     throw new HttpError(
       'not-allowed',
@@ -47,9 +41,8 @@ export async function checkJuiceCard(juice: JuiceDto, transaction: Transaction):
  * @throws {HttpError} not-found, conflict or not-allowed
  */
 export async function checkPour(entry: EntryOf<'blended'>, juices: CardStore<JuiceDto>, transaction: Transaction): Promise<void> {
-  const pouredL = await poured(transaction);
   for (const part of entry.payload.parts) {
-    if (part.from === 'juice') await checkJuicePart(part, { juices, pouredL, transaction });
+    if (part.from === 'juice') await checkJuicePart(part, juices, transaction);
     else await checkBatchPart(part, entry.batchId, transaction);
   }
   const fillsL = entry.payload.vessels.reduce((sum, v) => sum + v.volumeL, 0);
@@ -60,17 +53,11 @@ export async function checkPour(entry: EntryOf<'blended'>, juices: CardStore<Jui
   }
 }
 
-interface JuicePour {
-  readonly juices: CardStore<JuiceDto>;
-  readonly pouredL: ReadonlyMap<string, number>;
-  readonly transaction: Transaction;
-}
-
-async function checkJuicePart({ sourceId, name, liquid }: BlendPart, { juices, pouredL, transaction }: JuicePour): Promise<void> {
+async function checkJuicePart({ sourceId, name, liquid }: BlendPart, juices: CardStore<JuiceDto>, transaction: Transaction): Promise<void> {
   const juice = await juices.find(sourceId, transaction);
   if (!juice) throw new HttpError('not-found', `there is no juice ${sourceId}`);
   if (juice.preserved) throw new HttpError('not-allowed', `${name} is preserved with sorbate or benzoate and will not ferment. Leave it out.`);
-  const { liquid: now, leftL } = juiceInHand(juice, pouredL.get(sourceId) ?? 0);
+  const { liquid: now, leftL } = juiceInHand(juice, await summaryStore.pouredOf(sourceId, transaction));
   if (liquid.volumeL > leftL + SLACK_L) {
     throw new HttpError('not-allowed', `${liquid.volumeL.toFixed(1)} L of ${name} cannot be poured: ${leftL.toFixed(1)} L are left.`);
   }

@@ -7,9 +7,19 @@ import * as createInstruments from './0004-create-instruments-and-device-reading
 import * as createPlaces from './0005-create-places-and-cleanings.js';
 import * as markMadeUp from './0006-mark-made-up-readings.js';
 import * as orderAndCheckEntries from './0007-order-and-check-entries.js';
+import * as keepSummaries from './0008-keep-summaries.js';
 
 /** Every step, in order. A landed step is never edited. */
-const STEPS = [createBatches, createVesselsAndSettings, createJuicesAndSupplies, createInstruments, createPlaces, markMadeUp, orderAndCheckEntries] as const;
+const STEPS = [
+  createBatches,
+  createVesselsAndSettings,
+  createJuicesAndSupplies,
+  createInstruments,
+  createPlaces,
+  markMadeUp,
+  orderAndCheckEntries,
+  keepSummaries,
+] as const;
 
 /** Names of the steps this Trug knows, in order. */
 export const STEP_NAMES: readonly string[] = STEPS.map((step) => step.name);

@@ -18,6 +18,7 @@ import {
   type VesselDto,
 } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
+import { summarise } from '@trug/core/log/batch-summary';
 import { BatchApiActions, BatchPageActions } from '../app/state/batches.actions';
 import { batchesFeature } from '../app/state/batches.reducer';
 import { CellarbookApiActions, CupboardPageActions } from '../app/state/cellarbook.actions';
@@ -126,7 +127,7 @@ export class PageHarness {
       }
       if (action.type === BatchPageActions.batchBegun.type && 'draft' in action) {
         const { draft } = action as ReturnType<typeof BatchPageActions.batchBegun>;
-        setTimeout(() => store.dispatch(BatchApiActions.batchStored({ batch: { ...draft.batch, entries: draft.entries } })));
+        setTimeout(() => store.dispatch(BatchApiActions.batchStored({ batch: { ...draft.batch, summary: summarise(draft.entries), entries: draft.entries } })));
       }
     });
     await fixture.whenStable();
@@ -240,7 +241,10 @@ export class PageHarness {
 
   private answerPour(store: Store, { pour: sent }: ReturnType<typeof LarderPageActions.pourMade>): void {
     const { refusal: problem } = this;
-    const batches = sent.batches.map((b) => ({ ...b, entries: sent.entries.filter((e) => e.batchId === b.id) }));
+    const batches = sent.batches.map((b) => {
+      const entries = sent.entries.filter((e) => e.batchId === b.id);
+      return { ...b, summary: summarise(entries), entries };
+    });
     setTimeout(() => store.dispatch(problem ? LarderApiActions.pourRefused({ sent, problem }) : LarderApiActions.pourStored({ sent, batches })));
   }
 

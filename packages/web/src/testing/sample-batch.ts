@@ -1,7 +1,7 @@
-import type { BatchDto } from '@trug/contract/plain';
+import type { BatchWithLog } from '@trug/contract/plain';
 import type { Entry, EntryKind, EntryPayloads, RawGravity } from '@trug/core';
 import { judgeState } from '@trug/core/log/judge-state';
-import { replay } from '@trug/core/log/replay';
+import { summarise } from '@trug/core/log/batch-summary';
 import { methodById } from '@trug/core/plan/method';
 import { nextJobs } from '@trug/core/plan/next-jobs';
 import type { BatchView } from '../app/state/batch-views.selectors';
@@ -48,20 +48,22 @@ export const testedLog = (): Entry[] => [
 ];
 
 /** A batch of these entries. */
-export const sampleBatch = (entries: readonly Entry[]): BatchDto => ({
+export const sampleBatch = (entries: readonly Entry[]): BatchWithLog => ({
   id: BATCH_ID,
   name: 'Lot',
   methodId: 'carton-quick',
   tape: 'straw',
   startedAt: dayAt(0),
+  summary: summarise(entries),
   entries,
 });
 
 /** The same, with everything derived from it on a day. */
 export function sampleView(entries: readonly Entry[], today: number): BatchView {
-  const state = replay(entries);
+  const summary = summarise(entries);
+  const { state } = summary;
   const method = methodById('carton-quick');
   const verdict = judgeState(state, dayAt(today), { waits: method.waits });
   const jobs = nextJobs({ batchId: BATCH_ID, batchName: 'Lot', state, verdict: verdict?.value ?? null, method, today: dayAt(today) });
-  return { batch: sampleBatch(entries), state, verdict, jobs, method, now: dayAt(today) };
+  return { batch: sampleBatch(entries), log: entries, summary, state, verdict, jobs, method, now: dayAt(today) };
 }

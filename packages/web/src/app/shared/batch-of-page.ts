@@ -1,14 +1,21 @@
-import { computed, inject, type Signal } from '@angular/core';
+import { computed, effect, inject, type Signal } from '@angular/core';
 import { Store } from '@ngrx/store';
+import { BatchPageActions } from '../state/batches.actions';
 import { selectBatchViews, type BatchView } from '../state/batch-views.selectors';
 
 /**
- * The batch a page is about.
+ * The batch a page is about, with its log, which is fetched when it is not here.
  *
  * @param id - the id in the page's address
- * @returns its view; undefined when there is no such batch
+ * @returns its view; undefined while its log comes, and when there is no such batch
  */
 export function injectBatchView(id: Signal<string>): Signal<BatchView | undefined> {
-  const views = inject(Store).selectSignal(selectBatchViews);
-  return computed(() => views().find((view) => view.batch.id === id()));
+  const store = inject<Store>(Store);
+  const views = store.selectSignal(selectBatchViews);
+  const found = computed(() => views().find((view) => view.batch.id === id()));
+  const isMissing = computed(() => found()?.batch.entries === null);
+  effect(() => {
+    if (isMissing()) store.dispatch(BatchPageActions.logWanted({ batchId: id() }));
+  });
+  return computed(() => (isMissing() ? undefined : found()));
 }

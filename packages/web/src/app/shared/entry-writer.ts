@@ -130,7 +130,7 @@ async function refusalByContract(entries: readonly Entry[]): Promise<string | nu
 }
 
 function refusalByCore(view: BatchView, entries: readonly Entry[]): string | null {
-  let log: readonly Entry[] = view.batch.entries;
+  let { log } = view;
   for (const entry of entries) {
     const state = replay(log, view.state.zone);
     const check = checkEntryAgainst(state, judgeState(state, entry.at)?.value ?? null, entry);

@@ -1,7 +1,6 @@
 import { createSelector } from '@ngrx/store';
 import { dirtyVessels } from '@trug/core/rack/dirty-vessels';
-import { batchesFeature } from '../state/batches.reducer';
-import { selectBatchViews } from '../state/batch-views.selectors';
+import { selectBatchViews, selectSummaries } from '../state/batch-views.selectors';
 import { cupboardFeature } from '../state/cupboard.reducer';
 
 const selectHeldVesselIds = createSelector(
@@ -10,9 +9,9 @@ const selectHeldVesselIds = createSelector(
 );
 
 /** Vessels that came back empty and were not cleaned since. */
-export const selectDirtyVessels = createSelector(batchesFeature.selectAll, cupboardFeature.selectVessels, selectHeldVesselIds, (batches, vessels, held) =>
+export const selectDirtyVessels = createSelector(selectSummaries, cupboardFeature.selectVessels, selectHeldVesselIds, (summaries, vessels, held) =>
   dirtyVessels(
-    batches.map((b) => b.entries),
+    summaries.flatMap((s) => s.emptied),
     vessels.map(({ id, cleanedAt = null }) => ({ id, cleanedAt })),
     held,
   ),

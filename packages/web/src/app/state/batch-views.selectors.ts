@@ -1,7 +1,7 @@
 import type { BatchDto } from '@trug/contract/plain';
-import type { BatchState, StrengthSchool, Verdict, Worked } from '@trug/core';
+import type { BatchState, BatchSummary, Entry, StrengthSchool, Verdict, Worked } from '@trug/core';
 import { judgeState } from '@trug/core/log/judge-state';
-import { replay } from '@trug/core/log/replay';
+import { summarise } from '@trug/core/log/batch-summary';
 import { methodById, type Method } from '@trug/core/plan/method';
 import { nextJobs, type Job } from '@trug/core/plan/next-jobs';
 import { createSelector } from '@ngrx/store';
@@ -11,6 +11,9 @@ import { cupboardFeature } from './cupboard.reducer';
 /** A batch with everything derived from its log. */
 export interface BatchView {
   readonly batch: BatchDto;
+  /** Its log, in the order filed; empty while only its summary is here. */
+  readonly log: readonly Entry[];
+  readonly summary: BatchSummary;
   readonly state: BatchState;
   readonly verdict: Worked<Verdict> | null;
   readonly jobs: readonly Job[];
@@ -24,26 +27,38 @@ export interface BatchJob extends Job {
   readonly batch: BatchDto;
 }
 
-/** States and views by batch object: a batch that did not change is not replayed again, however often the clock ticks. */
-const states = new WeakMap<BatchDto, { readonly zone: string; readonly state: BatchState }>();
+/** Summaries and views by batch object: a batch that did not change is not replayed again, however often the clock ticks. */
+const summaries = new WeakMap<BatchDto, BatchSummary>();
+const states = new WeakMap<BatchSummary, BatchState>();
 const views = new WeakMap<BatchDto, { readonly now: string; readonly zone: string; readonly school: StrengthSchool; readonly view: BatchView }>();
 
-function stateOf(batch: BatchDto, zone: string): BatchState {
-  const cached = states.get(batch);
-  if (cached?.zone === zone) return cached.state;
-  const state = replay(batch.entries, zone);
-  states.set(batch, { zone, state });
+/** What its log tells, from the log where it is here and as the server sent it otherwise. */
+export function summaryOf(batch: BatchDto): BatchSummary {
+  const cached = summaries.get(batch);
+  if (cached) return cached;
+  const summary = batch.entries === null ? batch.summary : summarise(batch.entries);
+  summaries.set(batch, summary);
+  return summary;
+}
+
+/** The state with its days counted in the maker's zone; the same object for as long as neither changes. */
+function stateIn(summary: BatchSummary, zone: string): BatchState {
+  const cached = states.get(summary);
+  if (cached?.zone === zone) return cached;
+  const state = { ...summary.state, zone };
+  states.set(summary, state);
   return state;
 }
 
 function viewOf(batch: BatchDto, now: string, zone: string, school: StrengthSchool): BatchView {
   const cached = views.get(batch);
   if (cached?.now === now && cached.zone === zone && cached.school === school) return cached.view;
-  const state = stateOf(batch, zone);
+  const summary = summaryOf(batch);
+  const state = stateIn(summary, zone);
   const method = methodById(batch.methodId);
   const verdict = judgeState(state, now, { school, waits: method.waits });
   const jobs = nextJobs({ batchId: batch.id, batchName: batch.name, state, verdict: verdict?.value ?? null, method, today: now });
-  const view = { batch, state, verdict, jobs, method, now };
+  const view = { batch, log: batch.entries ?? [], summary, state, verdict, jobs, method, now };
   views.set(batch, { now, zone, school, view });
   return view;
 }
@@ -52,6 +67,9 @@ function viewOf(batch: BatchDto, now: string, zone: string, school: StrengthScho
 export const selectZone = createSelector(cupboardFeature.selectSettings, (settings) => settings.timeZone);
 
 const selectSchool = createSelector(cupboardFeature.selectSettings, (settings) => settings.strengthSchool);
+
+/** What every batch's log tells, without the day. */
+export const selectSummaries = createSelector(batchesFeature.selectAll, (batches): readonly BatchSummary[] => batches.map(summaryOf));
 
 /** Every batch, newest first, with what its log tells. */
 export const selectBatchViews = createSelector(batchesFeature.selectAll, cupboardFeature.selectNow, selectZone, selectSchool, (batches, now, zone, school) =>

@@ -1,10 +1,10 @@
-import type { BatchDto, Problem } from '@trug/contract/plain';
+import type { BatchDto, BatchFacts, Problem } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 
 /** A batch to begin, with its first entries. */
 export interface BatchDraft {
-  readonly batch: Omit<BatchDto, 'entries'>;
+  readonly batch: BatchFacts;
   readonly entries: readonly Entry[];
 }
 
@@ -16,6 +16,8 @@ export const BatchPageActions = createActionGroup({
     'Entries Written': props<{ readonly entries: readonly Entry[]; readonly said: string }>(),
     'Batch Begun': props<{ readonly draft: BatchDraft }>(),
     'Reload Asked': emptyProps(),
+    /** The whole log of a batch is to be shown. */
+    'Log Wanted': props<{ readonly batchId: string }>(),
     /** Another window changed these. */
     'Changed Elsewhere': props<{ readonly batchIds: readonly string[] }>(),
   },

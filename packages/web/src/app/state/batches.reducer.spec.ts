@@ -1,8 +1,8 @@
-import type { Problem } from '@trug/contract/plain';
+import type { BatchDto, Problem } from '@trug/contract/plain';
 import { DEFAULT_SETTINGS } from '@trug/contract/plain';
 import { BATCH_ID, filled, pitched, reading, sampleBatch } from '../../testing/sample-batch';
 import { BatchApiActions, BatchPageActions } from './batches.actions';
-import { batchesFeature } from './batches.reducer';
+import { batchesFeature, isBehind } from './batches.reducer';
 import { CellarbookApiActions, CupboardPageActions } from './cellarbook.actions';
 import { cupboardFeature } from './cupboard.reducer';
 
@@ -40,6 +40,23 @@ describe('batchesFeature', () => {
     expect(sent.sending).toBe(true);
     const refused = batchesFeature.reducer(sent, BatchApiActions.batchRefused({ batchId: BATCH_ID, problem }));
     expect(refused).toMatchObject({ sending: false, problem, ids: [BATCH_ID] });
+  });
+  it('keeps a log that is here when the list comes without logs, and knows when it is behind', () => {
+    const later = sampleBatch([filled(), pitched()]);
+    const list = (batch: BatchDto): typeof loaded =>
+      batchesFeature.reducer(loaded, CellarbookApiActions.loaded({ book: { ...book, batches: [{ ...batch, entries: null }] } }));
+    const [same, behind] = [loaded.entities[BATCH_ID], list(later).entities[BATCH_ID]];
+    expect(same && isBehind(same)).toBe(false);
+    expect(behind?.entries).toHaveLength(1);
+    expect(behind?.summary).toEqual(later.summary);
+    expect(behind && isBehind(behind)).toBe(true);
+    const fresh = batchesFeature.reducer(start, CellarbookApiActions.loaded({ book: { ...book, batches: [{ ...later, entries: null }] } })).entities[BATCH_ID];
+    expect(fresh?.entries).toBeNull();
+    expect(fresh && isBehind(fresh)).toBe(false);
+  });
+  it('shows nothing at once of a batch whose log is not here', () => {
+    const without = batchesFeature.reducer(start, CellarbookApiActions.loaded({ book: { ...book, batches: [{ ...sampleBatch([filled()]), entries: null }] } }));
+    expect(batchesFeature.reducer(without, BatchPageActions.entriesWritten({ entries: [pitched()], said: '' })).entities[BATCH_ID]?.entries).toBeNull();
   });
   it('leaves the state alone for what it does not know', () => {
     expect(batchesFeature.reducer(loaded, { type: 'unknown' })).toBe(loaded);

@@ -20,10 +20,10 @@ const initial: BatchesState = adapter.getInitialState({ loaded: false, problem: 
 
 function withEntries(state: BatchesState, entries: readonly Entry[]): BatchesState {
   const changes = [...new Set(entries.map((e) => e.batchId))].flatMap((id) => {
-    const batch = state.entities[id];
-    if (!batch) return [];
-    const known = new Set(batch.entries.map((e) => e.id));
-    return [{ id, changes: { entries: [...batch.entries, ...entries.filter((e) => e.batchId === id && !known.has(e.id))] } }];
+    const log = state.entities[id]?.entries;
+    if (!log) return [];
+    const known = new Set(log.map((e) => e.id));
+    return [{ id, changes: { entries: [...log, ...entries.filter((e) => e.batchId === id && !known.has(e.id))] } }];
   });
   return adapter.updateMany(changes, state);
 }
@@ -31,18 +31,31 @@ function withEntries(state: BatchesState, entries: readonly Entry[]): BatchesSta
 function withoutEntries(state: BatchesState, entries: readonly Entry[]): BatchesState {
   const gone = new Set(entries.map((e) => e.id));
   const changes = [...new Set(entries.map((e) => e.batchId))].flatMap((id) => {
-    const batch = state.entities[id];
-    return batch ? [{ id, changes: { entries: batch.entries.filter((e) => !gone.has(e.id)) } }] : [];
+    const log = state.entities[id]?.entries;
+    return log ? [{ id, changes: { entries: log.filter((e) => !gone.has(e.id)) } }] : [];
   });
   return adapter.updateMany(changes, state);
 }
+
+/** A log that is here stays, though it may be older than the summary: what is newer is fetched. */
+const withKnownLog = (batch: BatchDto, known: BatchDto | undefined): BatchDto =>
+  batch.entries === null && known?.entries ? { ...batch, entries: known.entries, ...(known.unreadable ? { unreadable: known.unreadable } : {}) } : batch;
+
+/** Whether a log is here that ends elsewhere than the one its summary was made of. */
+export const isBehind = ({ entries, summary: { head } }: BatchDto): boolean =>
+  entries !== null && (entries.length !== head.count || (entries.at(-1)?.id ?? null) !== head.lastId);
 
 /** Batches: entries are shown at once and taken back when the server refuses them. */
 export const batchesFeature = createFeature({
   name: 'batches',
   reducer: createReducer(
     initial,
-    on(CellarbookApiActions.loaded, (state, { book }) => adapter.setAll([...book.batches], { ...state, loaded: true, problem: null })),
+    on(CellarbookApiActions.loaded, (state, { book }) =>
+      adapter.setAll(
+        book.batches.map((batch) => withKnownLog(batch, state.entities[batch.id])),
+        { ...state, loaded: true, problem: null },
+      ),
+    ),
     on(CellarbookApiActions.loadFailed, (state, { problem }) => ({ ...state, problem })),
     on(BatchPageActions.entriesWritten, (state, { entries }) => withEntries(state, entries)),
     on(BatchApiActions.entriesRefused, (state, { entries }) => withoutEntries(state, entries)),

@@ -3,6 +3,7 @@ import { inject, Injectable } from '@angular/core';
 import {
   API_PATHS,
   type BatchDto,
+  type BatchWithLog,
   type CellarMode,
   type InstrumentDto,
   type PlaceDto,
@@ -54,8 +55,8 @@ export class CellarbookApi {
     }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, mode: clock.mode, loadedAtMs: Date.now(), ...rest })));
   }
 
-  batch(id: string): Observable<BatchDto> {
-    return this.http.get<BatchDto>(`${API_PATHS.batches}/${id}`);
+  batch(id: string): Observable<BatchWithLog> {
+    return this.http.get<BatchWithLog>(`${API_PATHS.batches}/${id}`);
   }
 
   fileEntries(entries: readonly Entry[]): Observable<unknown> {

@@ -7,8 +7,9 @@ import { provideRouter, Router } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore, Store } from '@ngrx/store';
 import { DEFAULT_SETTINGS, type VersionedSettings } from '@trug/contract/plain';
+import type { BatchDto } from '@trug/contract/plain';
 import { Subject } from 'rxjs';
-import { BATCH_ID, filled, reading, sampleBatch } from '../../testing/sample-batch';
+import { BATCH_ID, filled, pitched, reading, sampleBatch } from '../../testing/sample-batch';
 import { until } from '../../testing/until';
 import { BatchPageActions } from './batches.actions';
 import { batchesFeature } from './batches.reducer';
@@ -42,12 +43,12 @@ beforeEach(() => {
 });
 afterEach(() => http.verify());
 
-const entriesOf = (): number => store.selectSignal(batchesFeature.selectAll)()[0]?.entries.length ?? 0;
+const entriesOf = (): number => store.selectSignal(batchesFeature.selectAll)()[0]?.entries?.length ?? 0;
 
-function opened(): void {
+function opened(batch: BatchDto = sampleBatch([filled()])): void {
   store.dispatch(AppActions.opened());
   http.expectOne('/api/clock').flush({ now: '2026-11-23T10:00:00.000Z', fixed: true });
-  http.expectOne('/api/batches').flush([sampleBatch([filled()])]);
+  http.expectOne('/api/batches').flush([batch]);
   http.expectOne('/api/vessels').flush([]);
   http.expectOne('/api/settings').flush(DEFAULT_SETTINGS);
   http.expectOne('/api/juices').flush([]);
@@ -69,6 +70,30 @@ describe('opening', () => {
     expect(store.selectSignal(batchesFeature.selectProblem)()).toMatchObject({ code: 'unreachable' });
     store.dispatch(BatchPageActions.reloadAsked());
     http.match(() => true);
+  });
+});
+
+describe('a log', () => {
+  const whole = sampleBatch([filled(), pitched()]);
+  const path = `/api/batches/${BATCH_ID}`;
+  it('is fetched when it is wanted, and again when the list says that it goes on', () => {
+    opened({ ...whole, entries: null });
+    expect(store.selectSignal(batchesFeature.selectAll)()[0]?.entries).toBeNull();
+    store.dispatch(BatchPageActions.logWanted({ batchId: BATCH_ID }));
+    http.expectOne(path).flush(whole);
+    expect(entriesOf()).toBe(2);
+    const longer = sampleBatch([...whole.entries, reading(3, 1.03)]);
+    opened({ ...longer, entries: null });
+    http.expectOne(path).flush(longer);
+    expect(entriesOf()).toBe(3);
+  });
+  it('is fetched after something was filed on a batch that was only listed', () => {
+    opened({ ...whole, entries: null });
+    const entries = [reading(3, 1.03)];
+    store.dispatch(BatchPageActions.entriesWritten({ entries, said: 'one' }));
+    http.expectOne('/api/entries').flush({});
+    http.expectOne(path).flush(sampleBatch([...whole.entries, ...entries]));
+    expect(entriesOf()).toBe(3);
   });
 });
 

@@ -2,14 +2,15 @@ import { inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import type { FunctionalEffect } from '@ngrx/effects';
-import { EMPTY, catchError, concatMap, defer, forkJoin, from, map, mergeMap, of, switchMap, tap, throwError } from 'rxjs';
+import { EMPTY, catchError, concatMap, defer, forkJoin, from, map, filter, mergeMap, of, switchMap, tap, throwError } from 'rxjs';
 import { Store } from '@ngrx/store';
-import type { Problem, VersionedSettings } from '@trug/contract/plain';
+import type { BatchDto, Problem, VersionedSettings } from '@trug/contract/plain';
 import { TwoVersions } from '../shared/two-versions/two-versions';
 import { Says } from '../shared/says/says';
 import { BatchApiActions, BatchPageActions } from './batches.actions';
 import { AppActions, CellarbookApiActions, CupboardPageActions } from './cellarbook.actions';
 import { CellarbookApi, problemOf } from './cellarbook.api';
+import { batchesFeature, isBehind } from './batches.reducer';
 import { cupboardFeature } from './cupboard.reducer';
 
 const load = createEffect(
@@ -158,11 +159,32 @@ const say = createEffect(
   { functional: true, dispatch: false },
 );
 
+/** Batches whose logs are to be fetched: those changed elsewhere, asked for, or here and behind their summaries. */
+function logsToFetch(action: LogAction, known: Readonly<Record<string, BatchDto | undefined>>): readonly string[] {
+  switch (action.type) {
+    case BatchPageActions.changedElsewhere.type:
+      return action.batchIds;
+    case BatchPageActions.logWanted.type:
+      return [action.batchId];
+    case CellarbookApiActions.loaded.type:
+      return Object.values(known).flatMap((batch) => (batch && isBehind(batch) ? [batch.id] : []));
+    case BatchApiActions.entriesFiled.type:
+      // Of a batch whose log is not here nothing was shown at once.
+      return [...new Set(action.entries.map((e) => e.batchId))].filter((id) => known[id]?.entries === null);
+  }
+}
+
+type LogAction = ReturnType<
+  typeof BatchPageActions.changedElsewhere | typeof BatchPageActions.logWanted | typeof CellarbookApiActions.loaded | typeof BatchApiActions.entriesFiled
+>;
+
 const refresh = createEffect(
-  (actions = inject(Actions), api = inject(CellarbookApi)) =>
+  (actions = inject(Actions), api = inject(CellarbookApi), known = inject(Store).selectSignal(batchesFeature.selectEntities)) =>
     actions.pipe(
-      ofType(BatchPageActions.changedElsewhere),
-      mergeMap(({ batchIds }) =>
+      ofType(BatchPageActions.changedElsewhere, BatchPageActions.logWanted, CellarbookApiActions.loaded, BatchApiActions.entriesFiled),
+      map((action) => logsToFetch(action, known())),
+      filter((batchIds) => batchIds.length > 0),
+      mergeMap((batchIds) =>
         forkJoin(batchIds.map((id) => api.batch(id))).pipe(
           map((batches) => BatchApiActions.batchesRefreshed({ batches })),
           // What cannot be fetched now is fetched with everything else when the server is back.

@@ -1,10 +1,10 @@
-import type { BatchDto, InstrumentDto, PlaceDto, StoredJuice, Problem, SupplyDto } from '@trug/contract/plain';
+import type { BatchDto, BatchFacts, InstrumentDto, PlaceDto, StoredJuice, Problem, SupplyDto } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
 import { createActionGroup, props } from '@ngrx/store';
 
 /** Batches to begin together, with entries on them and on those they come from. */
 export interface Pour {
-  readonly batches: readonly Omit<BatchDto, 'entries'>[];
+  readonly batches: readonly BatchFacts[];
   readonly entries: readonly Entry[];
 }
 

@@ -1,16 +1,16 @@
 import { createSelector } from '@ngrx/store';
 import type { SupplyDto } from '@trug/contract/plain';
 import { soonestFirst, type SupplyInHand } from '@trug/core/cupboard/supply-for';
-import { suppliesUsed } from '@trug/core/cupboard/supplies-left';
-import { batchesFeature } from './batches.reducer';
+import { sumAmounts } from '@trug/core/log/sum-over-logs';
+import { selectSummaries } from './batch-views.selectors';
 import { larderFeature } from './larder.reducer';
 
 /** A supply with what the logs have left of it, in its own unit. */
 export type SupplyLeft = SupplyInHand & Pick<SupplyDto, 'name'>;
 
 /** Every supply with what is left, the one to use up first first. */
-export const selectSuppliesLeft = createSelector(larderFeature.selectSupplies, batchesFeature.selectAll, (supplies, batches): readonly SupplyLeft[] => {
-  const used = suppliesUsed(batches.map((b) => b.entries));
+export const selectSuppliesLeft = createSelector(larderFeature.selectSupplies, selectSummaries, (supplies, summaries): readonly SupplyLeft[] => {
+  const used = sumAmounts(summaries.flatMap((s) => s.used));
   return supplies
     .map(({ id, kind, refId, name, amount, unit, packetG, bestBefore }) => {
       const left = Math.max(0, Math.round((amount - (used.get(id) ?? 0)) * 100) / 100);

@@ -97,9 +97,9 @@ export class AdjustPage {
     if (!liquid || !view) return null;
     const f = this.fields();
     const sg = readQuantity(this.units, f.sg, 'gravity');
-    const { state, batch } = view;
+    const { state } = view;
     const must = state.must ?? liquid;
-    const standing = effectiveEntries(batch.entries).entries;
+    const standing = effectiveEntries(view.log).entries;
     return additionPlan({
       what: this.what(),
       liquid,

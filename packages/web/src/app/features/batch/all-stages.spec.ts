@@ -100,10 +100,10 @@ describe('what Now says at each stage', () => {
 
 describe('the curve', () => {
   const drawing = (log: Log, today: number, changes: Partial<CurveData> = {}): ReturnType<typeof curveDrawing> => {
-    const { state, batch } = sampleView(log, today);
+    const { state } = sampleView(log, today);
     const data: CurveData = {
       state,
-      entries: batch.entries,
+      entries: log,
       startSg: 1.048,
       startAt: dayAt(0.1),
       expectedEndSg: 0.998,

@@ -67,7 +67,7 @@ describe('curveDrawing', () => {
   const drawing = curveDrawing(
     {
       state: view.state,
-      entries: view.batch.entries,
+      entries: view.log,
       startSg: 1.048,
       startAt: dayAt(0),
       expectedEndSg: 0.998,

@@ -46,7 +46,7 @@ export class ClearPage {
   protected readonly hazes = HAZES;
   protected readonly haze = computed(() => HAZES.find((h) => h.id === this.draft.fields().haze)?.id ?? 'unknown');
   private readonly bentoniteIn = computed(() =>
-    effectiveEntries(this.view()?.batch.entries ?? []).entries.some((e) =>
+    effectiveEntries(this.view()?.log ?? []).entries.some((e) =>
       e.kind === 'clarified' ? e.payload.means === 'bentonite' : e.kind === 'addition' && e.payload.what === 'bentonite',
     ),
   );

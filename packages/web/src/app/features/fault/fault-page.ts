@@ -38,7 +38,7 @@ export class FaultPage {
   protected readonly draft = createBatchDraft('fault', NOTHING_SAID);
   protected readonly refusal = signal<string | null>(null);
   private readonly signs = computed(() => {
-    const entries = effectiveEntries(this.view()?.batch.entries ?? []).entries;
+    const entries = effectiveEntries(this.view()?.log ?? []).entries;
     return signsInNotes(
       entries.map((e) => ({ at: e.at, text: `${e.note} ${e.kind === 'note' || e.kind === 'tasted' ? e.payload.text : ''}`.trim() })),
       this.view()?.state.zone,

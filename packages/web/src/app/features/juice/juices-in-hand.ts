@@ -3,8 +3,8 @@ import type { StoredJuice } from '@trug/contract/plain';
 import type { PastPress } from '@trug/core';
 import { attempt } from '@trug/core/errors/attempt';
 import { juiceInHand, type JuiceInHand } from '@trug/core/juice/juice-in-hand';
-import { pouredVolumes } from '@trug/core/juice/poured-volumes';
-import { batchesFeature } from '../../state/batches.reducer';
+import { sumAmounts } from '@trug/core/log/sum-over-logs';
+import { selectSummaries } from '../../state/batch-views.selectors';
 import { larderFeature } from '../../state/larder.reducer';
 
 /** A juice with what is known of it. */
@@ -17,8 +17,8 @@ export interface HeldJuice {
 const DREGS_L = 0.05;
 
 /** Every juice that can be reckoned with, newest first. */
-export const selectHeldJuices = createSelector(larderFeature.selectJuices, batchesFeature.selectAll, (juices, batches): readonly HeldJuice[] => {
-  const pouredL = pouredVolumes(batches.map((b) => b.entries));
+export const selectHeldJuices = createSelector(larderFeature.selectJuices, selectSummaries, (juices, summaries): readonly HeldJuice[] => {
+  const pouredL = sumAmounts(summaries.flatMap((s) => s.poured));
   return juices
     .flatMap((juice) => {
       const hand = attempt(() => juiceInHand(juice, pouredL.get(juice.id) ?? 0));

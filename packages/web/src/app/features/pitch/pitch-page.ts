@@ -152,7 +152,7 @@ export class PitchPage {
     return liquid ? pitchRate({ liquid, yeastId: this.yeastId(), tempC: this.juiceC() ?? 18, purpose: 'start' }) : null;
   });
   /** Juice from a carton was heated. */
-  private readonly fromShop = computed(() => this.view()?.batch.entries.some((e) => e.kind === 'filled' && e.payload.source.startsWith('shop ')) ?? false);
+  private readonly fromShop = computed(() => this.view()?.log.some((e) => e.kind === 'filled' && e.payload.source.startsWith('shop ')) ?? false);
   protected readonly cautions = computed(() => {
     const state = this.view()?.state;
     if (!state?.liquid) return [];

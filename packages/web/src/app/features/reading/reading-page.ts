@@ -142,7 +142,7 @@ export class ReadingPage {
   }
 
   private correctedAt(entryId: string): string {
-    const standing = effectiveEntries(this.view()?.batch.entries ?? []).entries.find((e) => e.id === entryId);
+    const standing = effectiveEntries(this.view()?.log ?? []).entries.find((e) => e.id === entryId);
     const { day } = this.fields();
     return standing && this.units.dateOf(standing.at) === day ? standing.at : this.at();
   }
@@ -176,7 +176,7 @@ export class ReadingPage {
   }
 
   private startFrom(entryId: string): void {
-    const entry = effectiveEntries(this.view()?.batch.entries ?? []).entries.find((e) => e.id === entryId);
+    const entry = effectiveEntries(this.view()?.log ?? []).entries.find((e) => e.id === entryId);
     if (entry?.kind !== 'reading') return;
     const { gravity, ph, taGPerL, placeC, bubbles } = entry.payload;
     const degrees = (tempC: number | null): string => (tempC === null ? '' : this.units.temperature(tempC));

@@ -86,7 +86,7 @@ export class WhenPage {
   private readonly view = injectBatchView(this.id);
   protected readonly refusal = signal<string | null>(null);
   /** The entry as it stands. */
-  protected readonly entry = computed(() => effectiveEntries(this.view()?.batch.entries ?? []).entries.find((e) => e.id === this.entryId()) ?? null);
+  protected readonly entry = computed(() => effectiveEntries(this.view()?.log ?? []).entries.find((e) => e.id === this.entryId()) ?? null);
   protected readonly form = new FormGroup({ day: new FormControl<Date | null>(null), hour: new FormControl('', { nonNullable: true }) });
 
   constructor() {

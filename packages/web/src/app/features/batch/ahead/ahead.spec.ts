@@ -58,7 +58,7 @@ describe('the fan', () => {
     curveDrawing(
       {
         state: view.state,
-        entries: view.batch.entries,
+        entries: view.log,
         startSg: view.state.must ? gravityOf(view.state.must) : 1.05,
         startAt: dayAt(0.1),
         expectedEndSg: 0.998,

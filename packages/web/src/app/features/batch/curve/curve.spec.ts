@@ -27,7 +27,7 @@ describe('looking closer at the curve', () => {
 });
 
 describe('a device on the curve', () => {
-  const { state, batch } = sampleView([filled(), pitched(), reading(5, 1.03), reading(12, 1.008)], 20);
+  const { state, log } = sampleView([filled(), pitched(), reading(5, 1.03), reading(12, 1.008)], 20);
   const startMs = Date.parse(state.pitchedAt ?? '');
   const every = (hours: number, count: number): number[] => Array.from({ length: count }, (_none, i) => startMs + i * hours * 3_600_000);
   const track = (atMs: number[]): { atMs: number[]; values: number[] } => ({ atMs, values: atMs.map((ms) => 1.048 - (0.04 * (ms - startMs)) / (20 * DAY_MS)) });
@@ -42,7 +42,7 @@ describe('a device on the curve', () => {
   });
   const data = (devices: readonly DeviceGravity[], span: CurveData['span'] = null): CurveData => ({
     state,
-    entries: batch.entries,
+    entries: log,
     startSg: 1.048,
     startAt: state.pitchedAt ?? '',
     expectedEndSg: 0.998,

@@ -38,13 +38,13 @@ export class Curve {
   protected readonly size = computed(() => (this.narrow() ? PHONE_SIZE : SIZE));
   protected readonly asTable = signal(false);
   protected readonly drawing = computed(() => {
-    const { state, verdict, batch } = this.view();
+    const { state, verdict, log } = this.view();
     const startAt = state.pitchedAt ?? state.filledAt;
     if (!state.must || startAt === null) return null;
     return curveDrawing(
       {
         state,
-        entries: effectiveEntries(batch.entries).entries,
+        entries: effectiveEntries(log).entries,
         startSg: gravityOf(state.must),
         startAt,
         expectedEndSg: verdict?.value.expectedEndSg ?? null,

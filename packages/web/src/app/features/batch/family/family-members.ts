@@ -3,7 +3,6 @@ import { phOf, taOf } from '@trug/core/liquid/acid-chemistry';
 import { dryAbvOf } from '@trug/core/liquid/views';
 import type { StrengthSchool } from '@trug/core';
 import { strengthOf } from '@trug/core/measure/strength-of';
-import { effectiveEntries } from '@trug/core/log/effective-entries';
 import { dayText } from '@trug/core/quantity/days';
 import { yeastById } from '@trug/core/reference/yeast-kinds';
 import { figure, gravityText } from '@trug/core/worked/figures';
@@ -38,13 +37,6 @@ export interface FamilyMembers {
   readonly siblings: readonly Sibling[];
 }
 
-const sourcesOf = ({
-  batch,
-}: BatchView): readonly { readonly id: string; readonly from: 'juice' | 'batch'; readonly name: string; readonly litres: number }[] =>
-  effectiveEntries(batch.entries).entries.flatMap((e) =>
-    e.kind === 'blended' ? e.payload.parts.map((p) => ({ id: p.sourceId, from: p.from, name: p.name, litres: p.liquid.volumeL })) : [],
-  );
-
 /**
  * Where a batch's juice came from, where it went, and which batches began with the same juice.
  *
@@ -54,14 +46,12 @@ const sourcesOf = ({
  * @returns its family
  */
 export function familyOf(view: BatchView, all: readonly BatchView[], school: StrengthSchool = 'mass-balance'): FamilyMembers {
-  const from = sourcesOf(view);
-  const into = effectiveEntries(view.batch.entries).entries.flatMap((e) =>
-    e.kind === 'split' ? e.payload.into.map((s) => ({ id: s.batchId, name: s.name, litres: s.volumeL })) : [],
-  );
+  const { from } = view.summary;
+  const into = view.summary.into.map((s) => ({ id: s.batchId, name: s.name, litres: s.volumeL }));
   const parents = new Set(from.filter((p) => p.from === 'batch').map((p) => p.id));
   const related = all.filter((other) => {
     if (other.batch.id === view.batch.id || parents.has(other.batch.id)) return true;
-    const sources = sourcesOf(other).filter((p) => p.from === 'batch');
+    const sources = other.summary.from.filter((p) => p.from === 'batch');
     return sources.some((p) => p.id === view.batch.id || parents.has(p.id));
   });
   return {

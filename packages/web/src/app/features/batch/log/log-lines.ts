@@ -38,12 +38,12 @@ const words = (entry: Entry, units: UnitPreferences): string => {
  */
 export function logLines(view: BatchView, units: LogUnits): readonly LogLine[] {
   const preferences = units.preferences();
-  const place = new Map(view.batch.entries.map((entry, i) => [entry.id, i]));
-  const { entries, corrections } = effectiveEntries(view.batch.entries);
+  const place = new Map(view.log.map((entry, i) => [entry.id, i]));
+  const { entries, corrections } = effectiveEntries(view.log);
   const standing = new Map(entries.map((e) => [e.id, e]));
   const issues = new Map(view.state.issues.map((i) => [i.entryId, i.text]));
   const corrected = new Map(view.state.readings.map((r) => [r.id, r.sg]));
-  const lines = view.batch.entries
+  const lines = view.log
     .filter((e) => e.kind !== 'corrected')
     .map((original) => {
       const entry = standing.get(original.id);

@@ -129,7 +129,7 @@ export class Log {
   protected readonly lines = computed(() => logLines(this.view(), this.units));
 
   protected strike(line: LogLine): void {
-    const entry = this.view().batch.entries.find((e) => e.id === line.id);
+    const entry = this.view().log.find((e) => e.id === line.id);
     if (!entry) return;
     void this.writer.file([strikeOut(entry, 'struck out', this.writer.now())], `${line.lead} is struck out. It stays in the log.`);
   }

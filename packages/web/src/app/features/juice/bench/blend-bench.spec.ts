@@ -91,7 +91,7 @@ describe('BlendBench', () => {
     expect(page.text('.result')).toMatch(/Acid, as malic7\.[12]/);
     expect(page.value('aim-tanninGPerL')).toBe('');
     await page.change('aim-taGPerL', 'sharp');
-    expect(page.text('.map [role=alert]')).toContain('“sharp” cannot be aimed at here. Write a figure from 0 to 30, such as 5.5.');
+    expect(page.text('.map [role=alert]')).toContain('“sharp” cannot be aimed at here. Write a figure from 0 to 25, such as 5.5.');
     expect(page.value('aim-taGPerL')).toBe('sharp');
   });
   it('keeps to the least and the most of a juice, and names what cannot be', async () => {

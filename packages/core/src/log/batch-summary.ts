@@ -1,0 +1,57 @@
+import { suppliesUsed } from '../cupboard/supplies-left.js';
+import { pouredVolumes } from '../juice/poured-volumes.js';
+import { emptiedVessels, type DirtyVessel } from '../rack/dirty-vessels.js';
+import type { BatchState } from './batch-state.js';
+import { effectiveEntries } from './effective-entries.js';
+import type { Entry, SplitShare } from './entry.js';
+import type { PourSource } from './entry-choices.js';
+import { replay } from './replay.js';
+import type { Amount } from './sum-over-logs.js';
+
+/** Raised whenever a log folds into anything else than before, so that what was kept of older folds is made anew. */
+export const FOLD_VERSION = 1;
+
+/** Something a batch was poured from. */
+export interface PouredFrom {
+  readonly id: string;
+  readonly from: PourSource;
+  readonly name: string;
+  readonly litres: number;
+}
+
+/** What lists, shelf, juices, cupboard, cellar and jobs need of a batch without its log. Plain data, as JSON keeps it. */
+export interface BatchSummary {
+  /** Of the log it was made of: how many entries, and the id of the last. */
+  readonly head: { readonly count: number; readonly lastId: string | null };
+  /** As replayed, its days counted in UTC: whoever reads it puts the maker's zone in. */
+  readonly state: BatchState;
+  /** Litres it took of each juice. */
+  readonly poured: readonly Amount[];
+  /** What it used up of each supply, in the supply's own unit. */
+  readonly used: readonly Amount[];
+  /** Vessels it left, and when it last did. */
+  readonly emptied: readonly DirtyVessel[];
+  readonly from: readonly PouredFrom[];
+  readonly into: readonly SplitShare[];
+}
+
+/**
+ * What is kept of a batch beside its log. It follows from the log alone, and is never trusted over it.
+ *
+ * @param log - the entries, in the order filed
+ * @returns the summary
+ */
+export function summarise(log: readonly Entry[]): BatchSummary {
+  const { entries } = effectiveEntries(log);
+  return {
+    head: { count: log.length, lastId: log.at(-1)?.id ?? null },
+    state: replay(log),
+    poured: pouredVolumes(log),
+    used: suppliesUsed(log),
+    emptied: emptiedVessels(log),
+    from: entries.flatMap((e) =>
+      e.kind === 'blended' ? e.payload.parts.map((p) => ({ id: p.sourceId, from: p.from, name: p.name, litres: p.liquid.volumeL })) : [],
+    ),
+    into: entries.flatMap((e) => (e.kind === 'split' ? e.payload.into : [])),
+  };
+}
