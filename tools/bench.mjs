@@ -6,11 +6,13 @@ const { benchFirstLoad, benchReplay, benchShelf } = await import('../bench/figur
 const { benchBlending } = await import('../bench/blending.mjs');
 const { benchForecast } = await import('../bench/forecasting.mjs');
 const { benchDevices } = await import('../bench/devices.mjs');
+const { benchBigCellar } = await import('../bench/big-cellar.mjs');
 benchReplay();
 await benchBlending();
 benchForecast();
 benchFirstLoad();
 const chromium = ensureChromium();
+await benchBigCellar(chromium);
 await withDemo(async (url) => {
   await benchShelf(url, chromium);
   await benchDevices(url, chromium);

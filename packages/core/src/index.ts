@@ -169,7 +169,7 @@ export { SUPPLY_CATALOGUE, type SupplyOffer } from './cupboard/supply-catalogue.
 export { soonestFirst, supplyFor, type Need, type SupplyInHand } from './cupboard/supply-for.js';
 export { shareOfSupply, suppliesUsed, type SupplyUnit } from './cupboard/supplies-left.js';
 export { effectiveEntries } from './log/effective-entries.js';
-export { FOLD_VERSION, summarise, type BatchSummary, type PouredFrom } from './log/batch-summary.js';
+export { FOLD_VERSION, foldOf, summarise, type BatchSummary, type PouredFrom } from './log/batch-summary.js';
 export { sumAmounts, type Amount } from './log/sum-over-logs.js';
 export { replay } from './log/replay.js';
 export { correctGravity } from './log/correct-gravity.js';

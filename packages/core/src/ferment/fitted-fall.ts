@@ -15,6 +15,17 @@ export interface FittedFall {
   readonly worstSg: number;
 }
 
+/** A reading by the day, counted from the first of its list: dates are read once. */
+interface Point {
+  readonly day: number;
+  readonly sg: number;
+}
+
+function pointsOf(readings: readonly GravityReading[]): readonly Point[] {
+  const fromMs = Date.parse(readings[0]?.at ?? '');
+  return readings.map((r) => ({ day: (Date.parse(r.at) - fromMs) / DAY_MS, sg: r.sg }));
+}
+
 /**
  * The straight line through readings, by least squares.
  *
@@ -22,33 +33,40 @@ export interface FittedFall {
  * @returns the fall along the line
  * @source ordinary least squares
  */
-export function fittedFall(readings: readonly GravityReading[]): FittedFall {
-  const days = readings.map((r) => (Date.parse(r.at) - Date.parse(readings[0]?.at ?? r.at)) / DAY_MS);
-  const meanDay = days.reduce((a, b) => a + b, 0) / days.length;
-  const meanSg = readings.reduce((sum, r) => sum + r.sg, 0) / readings.length;
-  let [across, along] = [0, 0];
-  readings.forEach((r, i) => {
-    const d = (days[i] ?? 0) - meanDay;
-    across += d * (r.sg - meanSg);
-    along += d * d;
-  });
-  const perDay = along > 0 ? -across / along : 0;
-  const span = days.at(-1) ?? 0;
-  const onLine = (day: number): number => meanSg - perDay * (day - meanDay);
-  const worstSg = Math.max(...readings.map((r, i) => Math.abs(r.sg - onLine(days[i] ?? 0))));
-  return { days: span, perDay, fallSg: perDay * span, endSg: onLine(span), worstSg };
-}
+export const fittedFall = (readings: readonly GravityReading[]): FittedFall => fitted(pointsOf(readings));
 
-/** Without the reading that lies farthest off, where so many are left that the rest speak for themselves. */
-function withoutWorst(readings: readonly GravityReading[]): readonly (readonly GravityReading[])[] {
-  if (readings.length < MANY) return [readings];
-  return [readings, ...readings.map((r) => readings.filter((other) => other !== r))];
+function fitted(points: readonly Point[]): FittedFall {
+  const meanDay = points.reduce((sum, p) => sum + p.day, 0) / points.length;
+  const meanSg = points.reduce((sum, p) => sum + p.sg, 0) / points.length;
+  let [across, along] = [0, 0];
+  for (const { day, sg } of points) {
+    across += (day - meanDay) * (sg - meanSg);
+    along += (day - meanDay) ** 2;
+  }
+  const perDay = along > 0 ? -across / along : 0;
+  const lastDay = points.at(-1)?.day ?? 0;
+  const days = lastDay - (points[0]?.day ?? 0);
+  const onLine = (day: number): number => meanSg - perDay * (day - meanDay);
+  const worstSg = points.reduce((worst, { day, sg }) => Math.max(worst, Math.abs(sg - onLine(day))), 0);
+  return { days, perDay, fallSg: perDay * days, endSg: onLine(lastDay), worstSg };
 }
 
 /** From this many readings on, one may lie off the line. */
 const MANY = 4;
+/** Of a long run only so many are tried: one that bends the line lies among those farthest off it. */
+const MOST_LEFT_OUT = 8;
 /** How far a reading of a drink at rest may lie off the others, SG. @source estimate: a home stem ±0.0007, read to 0.001 */
 const AT_REST_SG = 0.0016;
+
+/** Without one of the readings that lie farthest off, where so many are left that the rest speak for themselves. */
+function withoutWorst(points: readonly Point[]): readonly (readonly Point[])[] {
+  if (points.length < MANY) return [points];
+  const { perDay, endSg } = fitted(points);
+  const lastDay = points.at(-1)?.day ?? 0;
+  const off = ({ day, sg }: Point): number => Math.abs(sg - endSg - perDay * (lastDay - day));
+  const worst = points.length <= MOST_LEFT_OUT ? points : [...points].sort((a, b) => off(b) - off(a)).slice(0, MOST_LEFT_OUT);
+  return [points, ...worst.map((p) => points.filter((other) => other !== p))];
+}
 
 /**
  * The longest run of readings, up to the last, in which the gravity stood still: over the whole of it a line through them
@@ -60,22 +78,22 @@ const AT_REST_SG = 0.0016;
  * @source our rule: the craft's two equal readings, with every reading between counted
  */
 export function steadyFrom(readings: readonly GravityReading[], equalSg: number): GravityReading | undefined {
-  const last = readings.at(-1);
-  for (let i = 0; i < readings.length - 1; i += 1) {
-    const run = readings.slice(i);
-    if (isSteady(run, equalSg)) return readings[i];
-  }
-  return last;
+  const points = pointsOf(readings);
+  const from = points.findIndex((_point, i) => i < points.length - 1 && isSteady(points, i, equalSg));
+  return from < 0 ? readings.at(-1) : readings[from];
 }
 
-function isSteady(run: readonly GravityReading[], equalSg: number): boolean {
-  const [first, last] = [run[0], run.at(-1)];
+function isSteady(points: readonly Point[], from: number, equalSg: number): boolean {
+  const [first, last] = [points[from], points.at(-1)];
   if (!first || !last) return false;
+  // Both ends are kept and neither lies far off the line: where they are too far apart no line can do, which spares trying them all.
+  if (Math.abs(first.sg - last.sg) > equalSg + 2 * AT_REST_SG + EPS) return false;
+  const run = points.slice(from);
   if (run.length === 2) return Math.abs(first.sg - last.sg) <= equalSg + EPS;
   return withoutWorst(run).some((kept) => {
     // The run must still begin and end where it is said to.
     if (kept[0] !== first || kept.at(-1) !== last) return false;
-    const { fallSg, worstSg } = fittedFall(kept);
+    const { fallSg, worstSg } = fitted(kept);
     return Math.abs(fallSg) <= equalSg + EPS && worstSg <= AT_REST_SG;
   });
 }

@@ -1,8 +1,9 @@
 import { seededRandom } from '../numeric/random.js';
+import { pastFermentOf } from './forecast-of.js';
 import { nextJobs } from '../plan/next-jobs.js';
 import { logOf } from '../testing/made-logs.js';
 import { madeSeason } from '../testing/made-season.js';
-import { summarise, type BatchSummary } from './batch-summary.js';
+import { foldOf, pickedEvenly, summarise, type BatchSummary } from './batch-summary.js';
 import type { BatchState } from './batch-state.js';
 import type { Entry } from './entry.js';
 import { judgeState } from './judge-state.js';
@@ -13,13 +14,17 @@ const kept = (log: readonly Entry[]): BatchSummary => JSON.parse(JSON.stringify(
 
 describe('summarise', () => {
   it('keeps through JSON all that a verdict and the jobs of a day are made of, for 500 logs made at random', () => {
+    let [endedOnes, thinned] = [0, 0];
     for (let seed = 0; seed < LOGS; seed += 1) {
       const { log, today, method } = madeSeason(seed);
       const random = seededRandom(seed);
       const make = logOf('S');
       // Some of it is struck out, as makers do.
       const strikes = log.filter(() => random.uniform() < 0.1).map((e) => ({ ...make.entry('corrected', 1, { entryId: e.id, replacement: null }), at: today }));
-      const whole = [...log, ...strikes];
+      const struck = [...log, ...strikes];
+      const volumeL = replay(struck).liquid?.volumeL ?? 0;
+      const drunk = seed % 5 === 0 ? [{ ...make.entry('discarded', 1, { volumeL, why: 'drunk' }), at: today }] : [];
+      const whole = [...struck, ...drunk];
       const summary = kept(whole);
       expect(summary).toEqual(summarise(whole));
       expect(summary.head).toEqual({ count: whole.length, lastId: whole.at(-1)?.id });
@@ -27,8 +32,24 @@ describe('summarise', () => {
         const verdict = judgeState(state, today, { waits: method.waits });
         return [verdict, nextJobs({ batchId: 'B', batchName: 'Lot', state, verdict: verdict?.value ?? null, method, today })];
       };
+      const { state } = foldOf(whole);
+      const ended = state.liquid === null;
+      endedOnes += Number(ended);
+      thinned += Number(summary.state.readings.length < state.readings.length);
+      expect(summary.state.readings).toEqual(ended ? pickedEvenly(state.readings) : state.readings);
+      expect(pastFermentOf(summary.state)).toEqual(pastFermentOf(state));
       expect(told({ ...summary.state, zone: 'Pacific/Auckland' })).toEqual(told(replay(whole, 'Pacific/Auckland')));
     }
+    expect(endedOnes).toBeGreaterThan(50);
+    expect(thinned).toBeGreaterThan(3);
+  });
+  it('keeps of a long list the first, the last and ten between, and all of those when asked again', () => {
+    const long = Array.from({ length: 100 }, (_none, i) => i);
+    const picked = pickedEvenly(long);
+    expect(picked).toHaveLength(12);
+    expect([picked[0], picked.at(-1)]).toEqual([0, 99]);
+    expect(pickedEvenly(picked)).toEqual(picked);
+    expect(pickedEvenly([3, 1])).toEqual([3, 1]);
   });
   it('tells what a batch took, left, came from and went into', () => {
     const make = logOf();

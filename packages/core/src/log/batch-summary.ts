@@ -35,13 +35,41 @@ export interface BatchSummary {
   readonly into: readonly SplitShare[];
 }
 
+/** What an ended batch still tells of its course: enough to draw it beside others and to learn its pace. */
+const POINTS_OF_AN_ENDED = 12;
+
 /**
- * What is kept of a batch beside its log. It follows from the log alone, and is never trusted over it.
+ * Some of a list, evenly from the first to the last; the same again of what was picked so before.
+ *
+ * @param list - in order
+ * @returns all of a short list, twelve of a long one
+ */
+export function pickedEvenly<T>(list: readonly T[]): readonly T[] {
+  if (list.length <= POINTS_OF_AN_ENDED) return list;
+  const step = (list.length - 1) / (POINTS_OF_AN_ENDED - 1);
+  return Array.from({ length: POINTS_OF_AN_ENDED }, (_none, i) => list[Math.round(i * step)]).filter((item): item is T => item !== undefined);
+}
+
+/**
+ * What is kept of a batch beside its log. It follows from the log alone, and is never trusted over it. Of one that is all in
+ * bottles or gone, of which there is no verdict any more, it keeps some of the readings.
  *
  * @param log - the entries, in the order filed
  * @returns the summary
  */
 export function summarise(log: readonly Entry[]): BatchSummary {
+  const fold = foldOf(log);
+  const { state } = fold;
+  return state.liquid === null ? { ...fold, state: { ...state, readings: pickedEvenly(state.readings), temps: pickedEvenly(state.temps), hints: [] } } : fold;
+}
+
+/**
+ * The same with everything in its state, for whoever has the log.
+ *
+ * @param log - the entries, in the order filed
+ * @returns the fold
+ */
+export function foldOf(log: readonly Entry[]): BatchSummary {
   const { entries } = effectiveEntries(log);
   return {
     head: { count: log.length, lastId: log.at(-1)?.id ?? null },

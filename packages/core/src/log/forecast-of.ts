@@ -5,6 +5,7 @@ import type { DayReading, ForecastInput } from '../forecast/forecast-types.js';
 import { fermentableGPerL } from '../liquid/views.js';
 import { daysBetween } from '../quantity/days.js';
 import type { BatchState } from './batch-state.js';
+import { pickedEvenly } from './batch-summary.js';
 
 /** What a maker may ask beside what is. */
 export interface WhatIf {
@@ -65,7 +66,9 @@ const LEAST_READINGS = 3;
  */
 export function pastFermentOf(state: BatchState): ForecastQuestion | null {
   const last = state.readings.at(-1);
-  const question = last ? questionOf(state, last.at) : null;
+  // Of an ended batch a summary keeps so many: whether its log is here or not, it teaches the same.
+  const kept = { ...state, readings: pickedEvenly(state.readings), temps: pickedEvenly(state.temps) };
+  const question = last ? questionOf(kept, last.at) : null;
   return question && question.readings.length >= LEAST_READINGS ? question : null;
 }
 

@@ -48,12 +48,8 @@ export const entryRepository = {
     await EntryModel.create({ ...row, seq: (last ?? 0) + 1, payloadVersion: payloadVersionOf(kind), digest: digestOf(row) }, { transaction });
   },
 
-  /** Where a batch's log ends, and how many entries it has, read or not. */
-  async headOf(batchId: string, transaction: Transaction | null): Promise<{ readonly headSeq: number; readonly entryCount: number }> {
-    const [headSeq, entryCount] = await Promise.all([
-      EntryModel.max<number | null, EntryModel>('seq', { where: { batchId }, transaction }),
-      EntryModel.count({ where: { batchId }, transaction }),
-    ]);
-    return { headSeq: headSeq ?? 0, entryCount };
+  /** Where a batch's log ends; 0 where nothing is in it. */
+  async headOf(batchId: string, transaction: Transaction | null): Promise<number> {
+    return (await EntryModel.max<number | null, EntryModel>('seq', { where: { batchId }, transaction })) ?? 0;
   },
 };

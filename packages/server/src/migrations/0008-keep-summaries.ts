@@ -11,7 +11,6 @@ export async function up(query: QueryInterface, transaction: Transaction): Promi
     {
       batch_id: batchId,
       head_seq: { type: DataTypes.INTEGER, allowNull: false },
-      entry_count: { type: DataTypes.INTEGER, allowNull: false },
       fold_version: { type: DataTypes.INTEGER, allowNull: false },
       summary: { type: DataTypes.TEXT, allowNull: false },
     },

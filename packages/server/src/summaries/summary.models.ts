@@ -3,9 +3,8 @@ import { DataTypes, Model, type InferAttributes, type InferCreationAttributes, t
 /** A row of `batch_summaries`: what a batch's log folds into, and of which log. */
 export class BatchSummaryModel extends Model<InferAttributes<BatchSummaryModel>, InferCreationAttributes<BatchSummaryModel>> {
   declare batchId: string;
-  /** The last entry's place in the log, and how many there are: by both it is seen to be up to date. */
+  /** The last entry's place in the log, which only grows: by it a summary is seen to be up to date. */
   declare headSeq: number;
-  declare entryCount: number;
   declare foldVersion: number;
   /** JSON text. */
   declare summary: string;
@@ -35,7 +34,7 @@ export function initSummaryModels(sequelize: Sequelize): void {
   const litres = (): { type: DataTypes.DoubleDataType; allowNull: false; field: string } => ({ type: DataTypes.DOUBLE(), allowNull: false, field: 'volume_l' });
   const number = (): { type: DataTypes.IntegerDataType; allowNull: false } => ({ type: DataTypes.INTEGER(), allowNull: false });
   BatchSummaryModel.init(
-    { batchId: id(), headSeq: number(), entryCount: number(), foldVersion: number(), summary: { type: DataTypes.TEXT, allowNull: false } },
+    { batchId: id(), headSeq: number(), foldVersion: number(), summary: { type: DataTypes.TEXT, allowNull: false } },
     { sequelize, tableName: 'batch_summaries' },
   );
   VesselFillModel.init({ batchId: id(), vesselId: id(), volumeL: litres() }, { sequelize, tableName: 'vessel_fills' });

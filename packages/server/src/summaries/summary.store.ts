@@ -3,28 +3,25 @@ import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { entryRepository } from '../entries/entry.repository.js';
 import { BatchSummaryModel, JuicePourModel, VesselFillModel } from './summary.models.js';
 
-/** Where a batch's log ends and, where one is kept, where the log ended that its summary was made of. */
+/** Where a batch's log ends, and whether what is kept of it was made of that log. */
 interface Head {
   readonly batchId: string;
   readonly headSeq: number;
-  readonly entryCount: number;
   readonly upToDate: number;
 }
 
-/** Every batch's head in one pass over the index of the log. */
+/** Every batch's head, each found at the end of an index. */
 const HEADS = `
-  SELECT b.id AS batchId, COALESCE(e.head, 0) AS headSeq, COALESCE(e.n, 0) AS entryCount,
-    (s.head_seq IS COALESCE(e.head, 0) AND s.entry_count IS COALESCE(e.n, 0) AND s.fold_version IS ${FOLD_VERSION}) AS upToDate
-  FROM batches b
-  LEFT JOIN (SELECT batch_id, MAX(seq) AS head, COUNT(*) AS n FROM entries GROUP BY batch_id) e ON e.batch_id = b.id
-  LEFT JOIN batch_summaries s ON s.batch_id = b.id`;
+  SELECT batchId, headSeq, (s.head_seq IS headSeq AND s.fold_version IS ${FOLD_VERSION}) AS upToDate
+  FROM (SELECT id AS batchId, COALESCE((SELECT MAX(seq) FROM entries WHERE batch_id = batches.id), 0) AS headSeq FROM batches)
+  LEFT JOIN batch_summaries s ON s.batch_id = batchId`;
 
 const headsOf = (sequelize: Sequelize, transaction: Transaction | null): Promise<readonly Head[]> =>
   sequelize.query<Head>(HEADS, { type: QueryTypes.SELECT, transaction });
 
-async function store({ batchId, headSeq, entryCount }: Omit<Head, 'upToDate'>, transaction: Transaction): Promise<void> {
+async function store({ batchId, headSeq }: Omit<Head, 'upToDate'>, transaction: Transaction): Promise<void> {
   const summary = summarise(await entryRepository.list(batchId, transaction));
-  await BatchSummaryModel.upsert({ batchId, headSeq, entryCount, foldVersion: FOLD_VERSION, summary: JSON.stringify(summary) }, { transaction });
+  await BatchSummaryModel.upsert({ batchId, headSeq, foldVersion: FOLD_VERSION, summary: JSON.stringify(summary) }, { transaction });
   await VesselFillModel.destroy({ where: { batchId }, transaction });
   await JuicePourModel.destroy({ where: { batchId }, transaction });
   const stands = summary.state.vessels.filter((v) => v.volumeL > 0);
@@ -42,8 +39,7 @@ async function store({ batchId, headSeq, entryCount }: Omit<Head, 'upToDate'>, t
 export const summaryStore = {
   /** Makes a batch's summary anew, in the write that changed its log. */
   async rewrite(batchId: string, transaction: Transaction): Promise<void> {
-    const { headSeq, entryCount } = await entryRepository.headOf(batchId, transaction);
-    await store({ batchId, headSeq, entryCount }, transaction);
+    await store({ batchId, headSeq: await entryRepository.headOf(batchId, transaction) }, transaction);
   },
 
   /**

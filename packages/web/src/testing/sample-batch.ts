@@ -1,7 +1,7 @@
 import type { BatchWithLog } from '@trug/contract/plain';
 import type { Entry, EntryKind, EntryPayloads, RawGravity } from '@trug/core';
 import { judgeState } from '@trug/core/log/judge-state';
-import { summarise } from '@trug/core/log/batch-summary';
+import { foldOf, summarise } from '@trug/core/log/batch-summary';
 import { methodById } from '@trug/core/plan/method';
 import { nextJobs } from '@trug/core/plan/next-jobs';
 import type { BatchView } from '../app/state/batch-views.selectors';
@@ -60,7 +60,7 @@ export const sampleBatch = (entries: readonly Entry[]): BatchWithLog => ({
 
 /** The same, with everything derived from it on a day. */
 export function sampleView(entries: readonly Entry[], today: number): BatchView {
-  const summary = summarise(entries);
+  const summary = foldOf(entries);
   const { state } = summary;
   const method = methodById('carton-quick');
   const verdict = judgeState(state, dayAt(today), { waits: method.waits });

@@ -1,7 +1,7 @@
 import type { BatchDto } from '@trug/contract/plain';
 import type { BatchState, BatchSummary, Entry, StrengthSchool, Verdict, Worked } from '@trug/core';
 import { judgeState } from '@trug/core/log/judge-state';
-import { summarise } from '@trug/core/log/batch-summary';
+import { foldOf } from '@trug/core/log/batch-summary';
 import { methodById, type Method } from '@trug/core/plan/method';
 import { nextJobs, type Job } from '@trug/core/plan/next-jobs';
 import { createSelector } from '@ngrx/store';
@@ -36,7 +36,7 @@ const views = new WeakMap<BatchDto, { readonly now: string; readonly zone: strin
 export function summaryOf(batch: BatchDto): BatchSummary {
   const cached = summaries.get(batch);
   if (cached) return cached;
-  const summary = batch.entries === null ? batch.summary : summarise(batch.entries);
+  const summary = batch.entries === null ? batch.summary : foldOf(batch.entries);
   summaries.set(batch, summary);
   return summary;
 }

@@ -1,0 +1,183 @@
+// Thirty years of a keen maker: 300 batches of 200 entries, ten of them in vessels. Made once and kept; each run works on a copy.
+import { cpSync, existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { performance } from 'node:perf_hooks';
+import puppeteer from 'puppeteer-core';
+import { openRaw } from '../packages/server/dist/db/raw-database.js';
+import { digestOf } from '../packages/server/dist/entries/read-entry-row.js';
+import { CHROMIUM_FLAGS, ROOT, say, startBuiltServer } from '../tools/lib.mjs';
+import { median, ratio } from './figures.mjs';
+
+const BATCHES = 300;
+const ENTRIES = 200;
+const IN_VESSELS = 10;
+const LONG_ENTRIES = 1000;
+const TODAY = '2026-11-23';
+const LIST_LIMIT_MS = 60;
+const OPEN_LIMIT_MS = 300;
+const KEPT = join(ROOT, '.cache/big-cellar-3');
+
+const ulidOf = (kind, n) => `01${kind}${String(n).padStart(23, '0')}`;
+const raw = (reading) => ({ instrument: 'hydrometer', reading, sampleC: 19, calibratedAtC: 20, offsetSg: 0 });
+
+/** The log of one batch, begun so many days before today. */
+function logOf(batchId, { firstEntry, count, daysAgo, ends }) {
+  const startMs = Date.parse(`${TODAY}T10:00:00Z`) - daysAgo * 86_400_000;
+  const rows = [];
+  const add = (kind, day, payload) => {
+    const at = new Date(startMs + day * 86_400_000).toISOString();
+    rows.push({ id: ulidOf('E', firstEntry + rows.length), batchId, kind, at, writtenAt: at, note: '', payload: JSON.stringify(payload) });
+  };
+  const vessels = [{ vesselId: ulidOf('V', firstEntry), volumeL: 20 }];
+  const unread = { ph: null, taGPerL: null };
+  add('filled', 0, { source: 'pressed', fruit: 'apple', volumeL: 20, gravity: raw(1.05), ...unread, tanninGPerL: null, yanMgPerL: null, vessels, tempC: 15 });
+  add('pitched', 0.1, { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: 15 });
+  const readings = count - (ends ? 3 : 2);
+  for (let i = 1; i <= readings; i += 1) {
+    const day = (i * Math.min(daysAgo - 1, 60)) / readings;
+    const sg = Math.round((0.998 + 0.052 * Math.exp(-day / 8)) * 1e4) / 1e4;
+    add('reading', day, { gravity: raw(sg), ...unread, placeC: 15, insistedOn: [], bubbles: null, smell: null });
+  }
+  if (ends) add('discarded', 61, { volumeL: 20, why: 'drunk' });
+  return rows;
+}
+
+async function make() {
+  mkdirSync(KEPT, { recursive: true });
+  const empty = await startBuiltServer({ env: { TRUG_DATA: KEPT, TRUG_PORT: '0', TRUG_TODAY: TODAY, TRUG_LOG: 'silent' }, stdio: 'ignore' });
+  empty.child.kill('SIGTERM');
+  await empty.ended;
+  const book = await openRaw(join(KEPT, 'trug.sqlite'), 'write');
+  await book.exec('BEGIN');
+  let seq = 0;
+  const vessel = 'INSERT INTO vessels (id, name, kind, capacity_l) VALUES (?, ?, ?, 23)';
+  for (let b = 0; b < BATCHES; b += 1) {
+    const id = ulidOf('B', b);
+    const stands = b >= BATCHES - IN_VESSELS;
+    const daysAgo = stands ? 20 + b - (BATCHES - IN_VESSELS) : 100 + (BATCHES - b) * 30;
+    await book.run('INSERT INTO batches (id, name, method_id, tape, started_at) VALUES (?, ?, ?, ?, ?)', [
+      id,
+      `Lot ${b}`,
+      'cool-slow',
+      'straw',
+      new Date(Date.parse(`${TODAY}T10:00:00Z`) - daysAgo * 86_400_000).toISOString(),
+    ]);
+    const count = b === BATCHES - 1 ? LONG_ENTRIES : ENTRIES;
+    if (stands) await book.run(vessel, [ulidOf('V', seq), `Carboy ${b}`, 'carboy']);
+    for (const row of logOf(id, { firstEntry: seq, count, daysAgo, ends: !stands })) {
+      seq += 1;
+      await book.run(
+        'INSERT INTO entries (id, batch_id, kind, at, written_at, note, payload, seq, payload_version, digest) VALUES (?, ?, ?, ?, ?, ?, ?, ?, 1, ?)',
+        [row.id, row.batchId, row.kind, row.at, row.writtenAt, row.note, row.payload, seq, digestOf(row)],
+      );
+    }
+  }
+  await book.exec('COMMIT');
+  await book.close();
+}
+
+async function timed(times, work) {
+  const took = [];
+  for (let i = 0; i < times; i += 1) {
+    const from = performance.now();
+    await work(i);
+    took.push(performance.now() - from);
+  }
+  return median(took);
+}
+
+const send = async (url, path, body) => {
+  const response = await fetch(`${url}${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+  if (!response.ok) throw new Error(await response.text());
+};
+
+/** What filing a reading costs in a batch begun for it, ms. */
+async function filing(url, seed) {
+  const id = ulidOf('C', seed);
+  const [fill, pitch] = logOf(id, { firstEntry: 900_000 + seed, count: 3, daysAgo: 30, ends: false });
+  const asSent = (row) => ({ ...row, payload: JSON.parse(row.payload) });
+  await send(url, '/api/batches', {
+    id,
+    name: 'Filing',
+    methodId: 'cool-slow',
+    tape: 'straw',
+    startedAt: fill.at,
+    entries: [fill, pitch].map(asSent),
+  });
+  const at = (i) => new Date(Date.parse(pitch.at) + (i + 1) * 3_600_000).toISOString();
+  return timed(41, (i) =>
+    send(url, '/api/entries', {
+      entries: [
+        {
+          id: ulidOf('D', seed * 1000 + i),
+          batchId: id,
+          kind: 'reading',
+          at: at(i),
+          writtenAt: at(i),
+          note: '',
+          payload: { gravity: raw(1.04 - i * 1e-4), ph: null, taGPerL: null, placeC: 15, insistedOn: [], bubbles: null, smell: null },
+        },
+      ],
+    }),
+  );
+}
+
+async function serving(data, work) {
+  const began = performance.now();
+  const server = await startBuiltServer({ env: { TRUG_DATA: data, TRUG_PORT: '0', TRUG_TODAY: TODAY, TRUG_LOG: 'silent' }, stdio: 'ignore' });
+  try {
+    return await work(server.url, performance.now() - began);
+  } finally {
+    server.child.kill('SIGTERM');
+    await server.ended;
+  }
+}
+
+/** Time from asking for the shelf to seeing its vessels, in a browser with nothing cached, ms. */
+async function shelfShown(url, executablePath, selector) {
+  const browser = await puppeteer.launch({ executablePath, args: CHROMIUM_FLAGS, headless: true });
+  const ms = await timed(7, async () => {
+    const context = await browser.createBrowserContext();
+    const page = await context.newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    await page.goto(`${url}/shelf`);
+    await page.waitForSelector(selector);
+    await context.close();
+  });
+  await browser.close();
+  return ms;
+}
+
+/** A list, a log, an entry and the shelf in a large cellar, beside the same in an empty one. */
+export async function benchBigCellar(executablePath) {
+  if (!existsSync(KEPT)) await make();
+  const [data, none] = ['trug-big-', 'trug-none-'].map((name) => mkdtempSync(join(tmpdir(), name)));
+  cpSync(KEPT, data, { recursive: true });
+  try {
+    const [emptyMs, emptyShelfMs] = await serving(none, async (url) => [
+      await filing(url, 1),
+      await shelfShown(url, executablePath, 'trug-shelf .begin, trug-shelf a'),
+    ]);
+    await serving(data, async (url, startMs) => {
+      say(`${BATCHES} batches with ${BATCHES * ENTRIES} entries: started in ${startMs.toFixed(0)} ms, summaries made where there were none`);
+      const text = async (path) => (await fetch(`${url}${path}`)).text();
+      const listMs = await timed(21, () => text('/api/batches'));
+      const kB = (await text('/api/batches')).length / 1000;
+      const book = await openRaw(join(data, 'trug.sqlite'), 'read');
+      const bareMs = await timed(21, () => book.all('SELECT b.*, s.summary FROM batches b JOIN batch_summaries s ON s.batch_id = b.id'));
+      await book.close();
+      say(
+        `list of batches: ${listMs.toFixed(0)} ms median for ${kB.toFixed(0)} kB, ${ratio(listMs, LIST_LIMIT_MS)}; ${(listMs / bareMs).toFixed(1)} × bare sqlite3 reading the same rows`,
+      );
+      const openMs = await timed(11, () => text(`/api/batches/${ulidOf('B', BATCHES - 1)}`));
+      say(`a batch of ${LONG_ENTRIES} entries opened: ${openMs.toFixed(0)} ms, ${ratio(openMs, OPEN_LIMIT_MS)}`);
+      const fileMs = await filing(url, 2);
+      say(`an entry filed: ${fileMs.toFixed(1)} ms, ${(fileMs / emptyMs).toFixed(2)} × in an empty cellar`);
+      const shelfMs = await shelfShown(url, executablePath, 'trug-vessel svg');
+      say(`shelf shown: ${shelfMs.toFixed(0)} ms, ${(shelfMs / emptyShelfMs).toFixed(2)} × that of an empty cellar`);
+    });
+  } finally {
+    for (const folder of [data, none]) rmSync(folder, { recursive: true, force: true });
+  }
+}
