@@ -16,6 +16,7 @@ import {
   rawGravity,
   removeFolder,
   seeded,
+  staleSummaries,
   supply,
   tally,
   tempFolder,
@@ -25,6 +26,11 @@ import {
 
 /** The step before the newest one that changed the log's table. */
 const OLD_STEP = '0006-mark-made-up-readings';
+
+async function checkSummaries(url, report) {
+  const stale = await staleSummaries(url);
+  report.check(stale.length === 0, 'a summary was not what its log folds into', stale.join(' '));
+}
 
 async function serverParts() {
   const from = (path) => import(join(ROOT, 'packages/server/dist', path));
@@ -121,6 +127,7 @@ async function lane({ rounds, seed, parts, report }) {
     const restored = same(there, before);
     report.check(restored || same(there, now), 'a book was neither the old nor the new one', `${there.length} of ${before.length} or ${now.length}`);
     if (answered === 200) report.check(restored, 'an acknowledged restore was not there');
+    await checkSummaries(server.url, report);
     known.clear();
     for (const id of there) known.add(id);
     cards.clear();
@@ -167,6 +174,7 @@ async function lane({ rounds, seed, parts, report }) {
     }
     const twice = await entryIds(server.url);
     report.check(new Set(twice).size === twice.length, 'a repeat was there twice');
+    await checkSummaries(server.url, report);
   }
   const backups = join(folder, 'backups');
   for (const name of existsSync(backups) ? readdirSync(backups).filter((n) => n.endsWith('.sqlite')) : []) {
@@ -194,6 +202,7 @@ async function upgrades({ rounds, seed, parts, report }) {
     const { json } = await ask(server.url, 'GET', '/api/batches?with=logs');
     const ids = json().flatMap((b) => b.entries.map((e) => e.id));
     report.check(same(ids, old.ids), 'an upgrade lost an entry or the order of the log', ids.length);
+    await checkSummaries(server.url, report);
     await server.stop();
     const kept = existsSync(join(folder, 'kept')) ? readdirSync(join(folder, 'kept')).filter((n) => n.startsWith('before-') && n.endsWith('.sqlite')) : [];
     report.check(kept.length > 0, 'no copy was kept before an upgrade');

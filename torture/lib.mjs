@@ -124,6 +124,14 @@ export async function entryIds(url) {
     .sort();
 }
 
+/** Batches of which another summary is kept than their log folds into, or none that is up to date. */
+export async function staleSummaries(url) {
+  const asked = async (path) => (await ask(url, 'GET', path)).json();
+  const [kept, folded] = [await asked('/api/batches'), await asked('/api/batches?with=logs')];
+  const byId = new Map(folded.map((batch) => [batch.id, JSON.stringify(batch.summary)]));
+  return kept.filter((batch) => JSON.stringify(batch.summary) !== byId.get(batch.id)).map((batch) => batch.id);
+}
+
 /** Counts what went wrong, with the first of each sort in words. */
 export function tally() {
   const wrong = new Map();
