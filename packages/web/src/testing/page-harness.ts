@@ -140,6 +140,11 @@ export class PageHarness {
     return from.textContent.replace(/\s+/g, ' ').trim();
   }
 
+  /** Moves the pointer over something. */
+  pointAt(selector: string): void {
+    this.find(selector).dispatchEvent(new Event('pointerenter'));
+  }
+
   /** What each of them says. */
   texts(selector: string): readonly string[] {
     return [...this.root.querySelectorAll(selector)].map((el) => el.textContent.replace(/\s+/g, ' ').trim());

@@ -4,6 +4,7 @@ import { Store } from '@ngrx/store';
 import { Tape } from '../../shared/tape/tape';
 import { Units } from '../../shared/units/units';
 import { Vessel } from '../../shared/vessel/vessel';
+import { BatchPageActions } from '../../state/batches.actions';
 import { selectBatchViews } from '../../state/batch-views.selectors';
 import { cupboardFeature } from '../../state/cupboard.reducer';
 import { CrateFront } from './crate-front';
@@ -33,4 +34,9 @@ export class Shelf {
     const working = full.filter((item) => item.vessels.some((v) => v.look.working)).length;
     return `${countText(count, 'vessel')}, ${this.units.volume(Math.round(litres * 10) / 10)}, ${working} working`;
   });
+
+  /** Asks for the log of a batch that is about to be opened. */
+  protected warm(batchId: string): void {
+    if (this.views().some(({ batch }) => batch.id === batchId && batch.entries === null)) this.store.dispatch(BatchPageActions.logWanted({ batchId }));
+  }
 }
