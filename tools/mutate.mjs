@@ -17,7 +17,7 @@ const GROUPS = {
   },
   verdict: {
     mutate: ['ferment/judge-fermentation', 'ferment/fitted-fall'],
-    tests: ['ferment/ferment', 'ferment/judge-bounds', 'ferment/fitted-fall'],
+    tests: ['ferment/ferment', 'ferment/judge-bounds', 'ferment/judge-counted', 'ferment/fitted-fall', 'ferment/verdict-words'],
   },
   dose: { mutate: ['adjust/sulfite-dose', 'yeast/pitch-cautions', 'yeast/pitch-rate'], tests: ['adjust/sulfite-dose', 'yeast/pitch'] },
   room: { mutate: ['rack/headspace', 'care/blow-off-risk'], tests: ['rack/rack', 'rack/room-for-foam', 'care/care'] },
