@@ -51,6 +51,17 @@ describe('steadyFrom', () => {
     expect(steadyDay([0, 1.006], [4, 1.0], [8, 1.0], [12, 1.0])).toBe(4);
     expect(steadyDay([0, 1.0], [4, 1.0], [8, 1.0], [12, 0.994])).toBe(12);
   });
+  it('keeps both ends of a run, however well the rest agrees', () => {
+    expect(steadyDay([0, 1.0], [4, 1.0], [8, 1.0], [12, 0.997])).toBe(12);
+    expect(steadyDay([0, 1.003], [4, 1.0], [8, 1.0], [12, 1.0])).toBe(4);
+  });
+  it('forgives one of a long run too, wherever it lies and on whichever side, and not two', () => {
+    const long = (...off: readonly (readonly [place: number, sg: number])[]): number =>
+      steadyDay(...Array.from({ length: 12 }, (_none, i) => [i, new Map(off).get(i) ?? 1.0] as const));
+    for (const sg of [0.996, 1.004]) for (const place of [1, 9, 10]) expect(long([place, sg])).toBe(0);
+    expect(long([5, 0.996], [9, 0.996])).not.toBe(0);
+    expect(long([9, 0.996], [10, 1.004])).not.toBe(0);
+  });
   it('takes a stem’s own noise for rest, and no more', () => {
     // The middle one of three lies two thirds of its height off the line.
     expect(steadyDay([0, 1.0], [5, 1.0023], [10, 1.0])).toBe(0);

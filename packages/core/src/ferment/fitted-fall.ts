@@ -1,3 +1,4 @@
+import { median } from '../numeric/median.js';
 import { DAY_MS } from '../quantity/days.js';
 import { EPS, EQUAL_SG, WORKING_SHARE } from './judge-facts.js';
 import type { GravityReading } from './reading.js';
@@ -61,10 +62,9 @@ const AT_REST_SG = 0.0016;
 /** Without one of the readings that lie farthest off, where so many are left that the rest speak for themselves. */
 function withoutWorst(points: readonly Point[]): readonly (readonly Point[])[] {
   if (points.length < MANY) return [points];
-  const { perDay, endSg } = fitted(points);
-  const lastDay = points.at(-1)?.day ?? 0;
-  const off = ({ day, sg }: Point): number => Math.abs(sg - endSg - perDay * (lastDay - day));
-  const worst = points.length <= MOST_LEFT_OUT ? points : [...points].sort((a, b) => off(b) - off(a)).slice(0, MOST_LEFT_OUT);
+  // A rest hardly slopes, so what lies off its middle lies off its line.
+  const middle = median(points.map((p) => p.sg));
+  const worst = [...points].sort((a, b) => Math.abs(b.sg - middle) - Math.abs(a.sg - middle)).slice(0, MOST_LEFT_OUT);
   return [points, ...worst.map((p) => points.filter((other) => other !== p))];
 }
 
@@ -89,7 +89,6 @@ function isSteady(points: readonly Point[], from: number, equalSg: number): bool
   // Both ends are kept and neither lies far off the line: where they are too far apart no line can do, which spares trying them all.
   if (Math.abs(first.sg - last.sg) > equalSg + 2 * AT_REST_SG + EPS) return false;
   const run = points.slice(from);
-  if (run.length === 2) return Math.abs(first.sg - last.sg) <= equalSg + EPS;
   return withoutWorst(run).some((kept) => {
     // The run must still begin and end where it is said to.
     if (kept[0] !== first || kept.at(-1) !== last) return false;
