@@ -1,5 +1,5 @@
 import { applyDecorators } from './apply-decorators.js';
-import { type Range } from '@trug/core/errors/guards';
+import type { Range } from '@trug/core/errors/guards';
 import { LIMITS } from '@trug/core/errors/limits';
 import { isDay, isUtcInstant, YEARS } from '@trug/core/quantity/strict-dates';
 import { isZone } from '@trug/core/quantity/zone';

@@ -3,7 +3,9 @@ import { waterForGravity } from './dilution.js';
 import { bentoniteDose, enzymeDose } from './enzyme-dose.js';
 import { nutrientById, nutrientPlan } from './nutrient-plan.js';
 import { gravityForAbv, sugarForGravity } from './sugar-for-gravity.js';
-import { sulfiteDose } from './sulfite-dose.js';
+import { sulfiteDose, TOTAL_CAP_MG_PER_L, WAIT_BEFORE_YEAST_H } from './sulfite-dose.js';
+import { LIMITS } from '../errors/limits.js';
+import type { Worked } from '../worked/worked.js';
 import { sulfiteGiven } from './sulfite-given.js';
 import { attempt } from '../errors/attempt.js';
 import { phOf, type AcidId } from '../liquid/acid-chemistry.js';
@@ -159,8 +161,8 @@ const PLANNERS: Readonly<Record<AdditionId, Planner>> = {
       amount,
       unit: form === 'tablet' ? 'tablets' : 'g',
       of: form === 'tablet' ? 'crushed in a little juice' : form.replace('-', ' '),
-      advice: [...sulfiteAdvice(ask.stage, so2MgPerL, liquid.totalSo2MgPerL + so2MgPerL, dose.value.waitH), ...dose.value.notes],
-      after: addSulfite(liquid, Math.min(500, so2MgPerL)),
+      advice: [...sulfiteAdvice(ask.stage, so2MgPerL, liquid.totalSo2MgPerL + so2MgPerL), ...dose.value.notes],
+      after: addSulfite(liquid, Math.min(LIMITS.so2MgPerL.max, so2MgPerL)),
       steps: [...dose.steps, ...(given?.steps ?? [])],
       cautions: [...dose.cautions, ...(given?.cautions ?? [])],
       payload: { what: 'sulfite', so2MgPerL },
@@ -175,34 +177,9 @@ const PLANNERS: Readonly<Record<AdditionId, Planner>> = {
       bentoniteIn: ask.bentoniteIn,
       sulfitedHoursAgo: ask.sulfitedHoursAgo,
     });
-    const massG = ask.given ?? dose.value.massG;
-    const payload = { what: 'enzyme' as const, name: 'pectic enzyme', massG };
-    return {
-      amount: dose.value.massG,
-      unit: 'g',
-      of: 'pectic enzyme',
-      advice: dose.value.advice,
-      after: ask.liquid,
-      steps: dose.steps,
-      cautions: dose.cautions,
-      payload,
-    };
+    return stirredIn(ask, 'enzyme', 'pectic enzyme', dose);
   },
-  bentonite: (ask) => {
-    const dose = bentoniteDose({ volumeL: ask.liquid.volumeL, packetGPerL: ask.packetGPerL ?? undefined });
-    const massG = ask.given ?? dose.value.massG;
-    const payload = { what: 'bentonite' as const, name: 'bentonite', massG };
-    return {
-      amount: dose.value.massG,
-      unit: 'g',
-      of: 'bentonite',
-      advice: dose.value.advice,
-      after: ask.liquid,
-      steps: dose.steps,
-      cautions: dose.cautions,
-      payload,
-    };
-  },
+  bentonite: (ask) => stirredIn(ask, 'bentonite', 'bentonite', bentoniteDose({ volumeL: ask.liquid.volumeL, packetGPerL: ask.packetGPerL ?? undefined })),
   nutrient: (ask) => {
     const found = nutrientPlan({ liquid: ask.liquid, yeastId: ask.yeastId, product: ask.product, fermentedFraction: ask.fermentedFraction });
     const { name } = nutrientById(ask.product);
@@ -221,12 +198,23 @@ const PLANNERS: Readonly<Record<AdditionId, Planner>> = {
   },
 };
 
+/** What is stirred in by the packet and leaves the sums of the drink as they are. */
+function stirredIn(
+  { liquid, given }: AdditionAsk,
+  what: 'enzyme' | 'bentonite',
+  name: string,
+  { value, steps, cautions }: Worked<{ readonly massG: number; readonly advice: readonly string[] }>,
+): AdditionPlan {
+  const payload = { what, name, massG: given ?? value.massG };
+  return { amount: value.massG, unit: 'g', of: name, advice: value.advice, after: liquid, steps, cautions, payload };
+}
+
 /** What to say of a dose of sulfite, by where the batch stands. */
-function sulfiteAdvice(stage: AdditionAsk['stage'], so2MgPerL: number, totalMgPerL: number, waitH: number): readonly string[] {
-  const inAll = `${Math.round(totalMgPerL)} mg/L in all, of the 200 that is commonly allowed.`;
+function sulfiteAdvice(stage: AdditionAsk['stage'], so2MgPerL: number, totalMgPerL: number): readonly string[] {
+  const inAll = `${Math.round(totalMgPerL)} mg/L in all, of the ${TOTAL_CAP_MG_PER_L} that is commonly allowed.`;
   if (stage === 'working') return ['It is at work, and yeast binds what it is given now: wait for the end, then sulfite it for keeping.'];
   if (so2MgPerL <= 0) return [stage === 'must' ? 'At this pH the juice keeps itself: none is needed.' : 'It holds enough for keeping.'];
-  if (stage === 'must') return [`Then wait ${waitH || 24} hours before yeast. ${inAll}`];
+  if (stage === 'must') return [`Then wait ${WAIT_BEFORE_YEAST_H} hours before yeast. ${inAll}`];
   return [`For keeping it, against air and bacteria. ${inAll}`, 'If it is to be primed, leave it out: it makes the bottles slow to fizz.'];
 }
 

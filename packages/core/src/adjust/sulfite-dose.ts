@@ -2,6 +2,7 @@ import { inRange } from '../errors/guards.js';
 import { LIMITS } from '../errors/limits.js';
 import { caution } from '../cautions/catalogue.js';
 import type { Caution } from '../cautions/caution.js';
+import { HIGH_PH } from '../cautions/ph-cautions.js';
 import { figure } from '../worked/figures.js';
 import { worked, type Worked } from '../worked/worked.js';
 
@@ -55,14 +56,14 @@ const JUICE_DOSE_MG_PER_L: readonly (readonly [upToPh: number, so2MgPerL: number
   [3.3, 75],
   [3.5, 100],
 ];
-/** Of any less acid juice; above this pH sulfite alone hardly guards. */
+/** Of any less acid juice. */
 const MOST_JUICE_DOSE_MG_PER_L = 150;
-const HARDLY_GUARDED_ABOVE_PH = 3.8;
 /** Usual legal ceiling on total sulfite. @source common limit for cider, 200 mg/L; local rules differ */
 export const TOTAL_CAP_MG_PER_L = 200;
 /** pKa of sulfurous acid in a drink. @source Usseglio-Tomasset, 1.81 */
 const PKA_SO2 = 1.81;
-const WAIT_BEFORE_YEAST_H = 24;
+/** Hours after sulfite before yeast. @source craft rule */
+export const WAIT_BEFORE_YEAST_H = 24;
 
 /**
  * Free sulfite that holds a molecular level at a pH.
@@ -148,7 +149,7 @@ export function sulfiteDose(input: SulfiteInput): Worked<SulfiteDose> {
   let why: string;
   if (aim === 'juice') {
     const [, doseMgPerL] = JUICE_DOSE_MG_PER_L.find(([upTo]) => ph <= upTo) ?? [ph, MOST_JUICE_DOSE_MG_PER_L];
-    if (ph > HARDLY_GUARDED_ABOVE_PH) cautions.push(caution('ph-high'));
+    if (ph > HIGH_PH) cautions.push(caution('ph-high'));
     wantedMgPerL = Math.max(0, doseMgPerL - totalSo2MgPerL);
     why = `juice at pH ${figure(ph, 2)} takes ${doseMgPerL} mg/L in all, less ${figure(totalSo2MgPerL, 0)} there`;
   } else {

@@ -2,7 +2,7 @@ import { caution } from './catalogue.js';
 import type { Caution } from './caution.js';
 
 /** A blend safe from spoilage lies under this, and one pleasant to drink above that. @source usual cider practice */
-const HIGH_PH = 3.8;
+export const HIGH_PH = 3.8;
 const LOW_PH = 3.0;
 
 /**

@@ -1,3 +1,4 @@
+import { effectiveEntries } from '../log/effective-entries.js';
 import type { Entry, EntryKind, EntryPayloads } from '../log/entry.js';
 import { shareOfSupply, suppliesUsed } from './supplies-left.js';
 
@@ -21,7 +22,7 @@ describe('suppliesUsed', () => {
   });
   it('puts back what a struck-out entry took', () => {
     const strike = entry('A3', 'corrected', { entryId: 'A1', replacement: null });
-    expect(suppliesUsed([pitch, sugar, strike]).map((u) => u.id)).toEqual(['SUGAR']);
+    expect(suppliesUsed(effectiveEntries([pitch, sugar, strike]).entries).map((u) => u.id)).toEqual(['SUGAR']);
   });
 });
 

@@ -4,11 +4,11 @@ import { takenByLog, type Amount } from '../log/sum-over-logs.js';
 /**
  * How much of each supply a log has used. What is left is never stored, so a struck-out entry puts its packet back.
  *
- * @param log - the log of a batch
+ * @param entries - of a batch, as they now stand
  * @returns amounts by supply, in each supply's own unit
  */
-export function suppliesUsed(log: readonly Entry[]): readonly Amount[] {
-  return takenByLog(log, ['pitched', 'addition', 'clarified'], ({ payload }) =>
+export function suppliesUsed(entries: readonly Entry[]): readonly Amount[] {
+  return takenByLog(entries, ['pitched', 'addition', 'clarified'], ({ payload }) =>
     (payload.supplies ?? []).map(({ supplyId, amount }) => ({ id: supplyId, amount })),
   );
 }

@@ -1,3 +1,4 @@
+import { effectiveEntries } from '../log/effective-entries.js';
 import { expectWithin, refusalCode } from '../testing/expect-within.js';
 import { gravityOf } from '../liquid/views.js';
 import { phOf, taOf } from '../liquid/acid-chemistry.js';
@@ -145,7 +146,7 @@ describe('pouring juice into batches', () => {
   });
   it('is counted from the logs, and not when struck out', () => {
     expect(pouredVolumes([poured])).toEqual([{ id: 'J1', amount: 12 }]);
-    expect(pouredVolumes([poured, entry(1, 'corrected', { entryId: 'E0', replacement: null })])).toEqual([]);
+    expect(pouredVolumes(effectiveEntries([poured, entry(1, 'corrected', { entryId: 'E0', replacement: null })]).entries)).toEqual([]);
   });
   it('begins the batch with that liquid', () => {
     const state = replay([poured]);

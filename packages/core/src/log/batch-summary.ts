@@ -71,12 +71,13 @@ export function summarise(log: readonly Entry[]): BatchSummary {
  */
 export function foldOf(log: readonly Entry[]): BatchSummary {
   const { entries } = effectiveEntries(log);
+  const state = replay(log);
   return {
     head: { count: log.length, lastId: log.at(-1)?.id ?? null },
-    state: replay(log),
-    poured: pouredVolumes(log),
-    used: suppliesUsed(log),
-    emptied: emptiedVessels(log),
+    state,
+    poured: pouredVolumes(entries),
+    used: suppliesUsed(entries),
+    emptied: emptiedVessels(entries, state.liquid === null),
     from: entries.flatMap((e) =>
       e.kind === 'blended' ? e.payload.parts.map((p) => ({ id: p.sourceId, from: p.from, name: p.name, litres: p.liquid.volumeL })) : [],
     ),

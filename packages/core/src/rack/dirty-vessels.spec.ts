@@ -1,3 +1,5 @@
+import { replay } from '../log/replay.js';
+import { effectiveEntries } from '../log/effective-entries.js';
 import type { Entry, EntryKind, EntryPayloads } from '../log/entry.js';
 import { vesselJobs } from '../plan/vessel-jobs.js';
 import { dirtyVessels, emptiedVessels } from './dirty-vessels.js';
@@ -29,7 +31,8 @@ const dirty = (
   log: readonly Entry[],
   vessels = VESSELS as readonly { id: string; cleanedAt: string | null }[],
   held: readonly string[] = [],
-): readonly string[] => dirtyVessels(emptiedVessels(log), vessels, new Set(held)).map((d) => `${d.vesselId} ${d.since}`);
+): readonly string[] =>
+  dirtyVessels(emptiedVessels(effectiveEntries(log).entries, replay(log).liquid === null), vessels, new Set(held)).map((d) => `${d.vesselId} ${d.since}`);
 
 describe('dirtyVessels', () => {
   it('come back when racked out of, and when the last is poured away', () => {

@@ -1,6 +1,4 @@
-import { effectiveEntries } from '../log/effective-entries.js';
 import type { Entry } from '../log/entry.js';
-import { replay } from '../log/replay.js';
 
 /** A vessel that was emptied and not cleaned since. */
 export interface DirtyVessel {
@@ -27,11 +25,11 @@ function vesselsAfter(entry: Entry): readonly string[] | null {
 /**
  * Vessels that a batch left, each with when it last did.
  *
- * @param log - the log of the batch
+ * @param entries - of the batch, as they now stand
+ * @param isGone - whether nothing of it stands in vessels any more
  * @returns vessels with the latest time each was emptied
  */
-export function emptiedVessels(log: readonly Entry[]): readonly DirtyVessel[] {
-  const { entries } = effectiveEntries(log);
+export function emptiedVessels(entries: readonly Entry[], isGone: boolean): readonly DirtyVessel[] {
   let held: readonly string[] = [];
   const emptied = new Map<string, string>();
   for (const entry of entries) {
@@ -41,7 +39,7 @@ export function emptiedVessels(log: readonly Entry[]): readonly DirtyVessel[] {
     held = after;
   }
   const last = entries.filter((e) => e.kind === 'bottled' || e.kind === 'discarded').at(-1);
-  if (last && replay(log).liquid === null) for (const id of held) emptied.set(id, last.at);
+  if (last && isGone) for (const id of held) emptied.set(id, last.at);
   return [...emptied].map(([vesselId, since]) => ({ vesselId, since }));
 }
 

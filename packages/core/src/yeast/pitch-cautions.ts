@@ -1,14 +1,12 @@
+import { WAIT_BEFORE_YEAST_H } from '../adjust/sulfite-dose.js';
 import { caution } from '../cautions/catalogue.js';
 import type { Caution } from '../cautions/caution.js';
+import { HIGH_PH } from '../cautions/ph-cautions.js';
 import { dryAbvOf } from '../liquid/views.js';
 import type { Liquid } from '../liquid/liquid.js';
 import { phOf } from '../liquid/acid-chemistry.js';
 import { daysBetween } from '../quantity/days.js';
 import { yeastById } from '../reference/yeast-kinds.js';
-
-/** Hours after sulfite before yeast. @source craft rule */
-const SULFITE_WAIT_H = 24;
-const HIGH_PH = 3.8;
 
 /**
  * What to mind before yeast goes in.
@@ -28,7 +26,7 @@ export function pitchCautions(input: {
 }): readonly Caution[] {
   const yeast = yeastById(input.yeastId);
   const out: Caution[] = [];
-  if (input.sulfitedAt !== null && daysBetween(input.sulfitedAt, input.at) * 24 < SULFITE_WAIT_H - 0.5 && yeast.id !== 'wild-spontaneous') {
+  if (input.sulfitedAt !== null && daysBetween(input.sulfitedAt, input.at) * 24 < WAIT_BEFORE_YEAST_H - 0.5 && yeast.id !== 'wild-spontaneous') {
     out.push(caution('sulfite-and-yeast'));
   }
   if (input.heated === true && yeast.id === 'wild-spontaneous') out.push(caution('wild-in-heated'));

@@ -92,16 +92,25 @@ export function createEntryService({ write, clock, juices }: EntryServiceDeps): 
     const corrected = entry.kind === 'corrected' ? log.find((e) => e.id === entry.payload.entryId) : undefined;
     if (corrected) await checkSplitFree(corrected, transaction);
     await entryRepository.insert(entry, transaction);
-    // A pour or what takes one back counts for the entries after it in the same request.
-    if (entry.kind === 'blended' || entry.kind === 'corrected') await summaryStore.rewrite(entry.batchId, transaction);
     return true;
   }
 
   async function fileWithin(entries: readonly Entry[], transaction: Transaction): Promise<number> {
     const before = await vesselsBefore(entries, transaction);
     const added: Entry[] = [];
-    for (const entry of entries) if (await fileOne(entry, transaction)) added.push(entry);
-    for (const batchId of new Set(added.map((e) => e.batchId))) await summaryStore.rewrite(batchId, transaction);
+    const changed = new Set<string>();
+    const bringUpToDate = async (): Promise<void> => {
+      for (const batchId of changed) await summaryStore.rewrite(batchId, transaction);
+      changed.clear();
+    };
+    for (const entry of entries) {
+      // A pour is checked against what was poured, the entries before it in the same request among it.
+      if (entry.kind === 'blended') await bringUpToDate();
+      if (!(await fileOne(entry, transaction))) continue;
+      added.push(entry);
+      changed.add(entry.batchId);
+    }
+    await bringUpToDate();
     await checkVesselsFree(added, before, transaction);
     return added.length;
   }

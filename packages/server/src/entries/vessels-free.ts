@@ -1,10 +1,9 @@
-import { replay, type Entry, type EntryKind } from '@trug/core';
+import type { Entry, EntryKind } from '@trug/core';
 import type { Transaction } from 'sequelize';
 import { BatchModel } from '../batches/batch.model.js';
 import { HttpError } from '../http/http-error.js';
 import { summaryStore } from '../summaries/summary.store.js';
 import { VesselModel } from '../vessels/vessel.model.js';
-import { entryRepository } from './entry.repository.js';
 
 /** Kinds of entry after which something may stand in a vessel where nothing stood, or stand there again. */
 const FILLING: ReadonlySet<EntryKind> = new Set([
@@ -27,18 +26,9 @@ const SLACK = { share: 0.005, litres: 0.02 };
 /** Litres in each vessel of a batch. */
 type Fills = ReadonlyMap<string, number>;
 
-/** Vessels in which something stands after a log, with how much. */
-function standingIn(log: readonly Entry[]): Fills {
-  return new Map(
-    replay(log)
-      .vessels.filter((fill) => fill.volumeL > 0)
-      .map((fill) => [fill.vesselId, fill.volumeL]),
-  );
-}
-
 /**
- * Refuses what would fill a vessel in which another batch stands, or past its brim. Asked once everything of a request is in the log, so
- * that what is poured from one batch to another in one go is looked at as it ends.
+ * Refuses what would fill a vessel in which another batch stands, or past its brim. Asked once everything of a request is in
+ * the log and the ledger, so that what is poured from one batch to another in one go is looked at as it ends.
  *
  * @param filed - the entries just filed
  * @param before - vessels in which each of their batches stood before, and how full
@@ -49,7 +39,7 @@ export async function checkVesselsFree(filed: readonly Entry[], before: Readonly
   const batchIds = [...new Set(filed.filter((e) => FILLING.has(e.kind)).map((e) => e.batchId))];
   const taken = new Map<string, string>();
   for (const batchId of batchIds) {
-    for (const [vesselId, volumeL] of standingIn(await entryRepository.list(batchId, transaction))) {
+    for (const [vesselId, volumeL] of await summaryStore.fillsOf(batchId, transaction)) {
       if (volumeL > (before.get(batchId)?.get(vesselId) ?? 0)) await checkBrim(vesselId, volumeL, transaction);
       const other = taken.get(vesselId);
       if (other !== undefined && other !== batchId) await refuse(vesselId, other, transaction);
@@ -68,7 +58,7 @@ export async function checkVesselsFree(filed: readonly Entry[], before: Readonly
 export async function vesselsBefore(entries: readonly Entry[], transaction: Transaction): Promise<ReadonlyMap<string, Fills>> {
   const before = new Map<string, Fills>();
   for (const { batchId, kind } of entries) {
-    if (FILLING.has(kind) && !before.has(batchId)) before.set(batchId, standingIn(await entryRepository.list(batchId, transaction)));
+    if (FILLING.has(kind) && !before.has(batchId)) before.set(batchId, await summaryStore.fillsOf(batchId, transaction));
   }
   return before;
 }

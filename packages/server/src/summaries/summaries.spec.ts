@@ -68,6 +68,13 @@ describe('what is kept beside the log', () => {
     const stored = (await rows('SELECT * FROM vessel_fills')).map((r) => `${r['batch_id']} ${r['vessel_id']} ${r['volume_l']}`);
     expect([...stored].sort()).toEqual([...fills].sort());
   });
+  it('holds a vessel once, though an entry names it twice', async () => {
+    const [first = ''] = await acted();
+    const [jar, other] = [await vessel('Tall'), await vessel('Wide')];
+    const vessels = [jar, other, jar].map((vesselId) => ({ vesselId, volumeL: 6 }));
+    expect(await file(sampleEntry(first, 'racked', 2, { vessels, lossL: 1 }))).toBe(201);
+    expect((await rows(`SELECT vessel_id FROM vessel_fills WHERE batch_id = '${first}'`)).map((r) => r['vessel_id']).sort()).toEqual([jar, other].sort());
+  });
   it('is what a list gives, without the logs', async () => {
     await acted();
     const [short, long] = [await listed(), await listed('/api/batches?with=logs')];

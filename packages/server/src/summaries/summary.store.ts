@@ -24,9 +24,10 @@ async function store({ batchId, headSeq }: Omit<Head, 'upToDate'>, transaction: 
   await BatchSummaryModel.upsert({ batchId, headSeq, foldVersion: FOLD_VERSION, summary: JSON.stringify(summary) }, { transaction });
   await VesselFillModel.destroy({ where: { batchId }, transaction });
   await JuicePourModel.destroy({ where: { batchId }, transaction });
-  const stands = summary.state.vessels.filter((v) => v.volumeL > 0);
+  // One vessel may be named twice; the last word counts.
+  const stands = new Map(summary.state.vessels.filter((v) => v.volumeL > 0).map((v) => [v.vesselId, v.volumeL]));
   await VesselFillModel.bulkCreate(
-    stands.map(({ vesselId, volumeL }) => ({ batchId, vesselId, volumeL })),
+    [...stands].map(([vesselId, volumeL]) => ({ batchId, vesselId, volumeL })),
     { transaction },
   );
   await JuicePourModel.bulkCreate(
@@ -80,6 +81,12 @@ export const summaryStore = {
   /** One batch's summary, folded from its log. */
   async of(batchId: string): Promise<BatchSummary> {
     return summarise(await entryRepository.list(batchId));
+  },
+
+  /** Litres of a batch in each vessel in which something of it stands. */
+  async fillsOf(batchId: string, transaction: Transaction): Promise<ReadonlyMap<string, number>> {
+    const rows = await VesselFillModel.findAll({ where: { batchId }, transaction, raw: true });
+    return new Map(rows.map((row) => [row.vesselId, row.volumeL]));
   },
 
   /** Batches of which something stands in a vessel, other than those named. */

@@ -33,7 +33,7 @@ const states = new WeakMap<BatchSummary, BatchState>();
 const views = new WeakMap<BatchDto, { readonly now: string; readonly zone: string; readonly school: StrengthSchool; readonly view: BatchView }>();
 
 /** What its log tells, from the log where it is here and as the server sent it otherwise. */
-export function summaryOf(batch: BatchDto): BatchSummary {
+function summaryOf(batch: BatchDto): BatchSummary {
   const cached = summaries.get(batch);
   if (cached) return cached;
   const summary = batch.entries === null ? batch.summary : foldOf(batch.entries);

@@ -2,7 +2,7 @@ import { inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import type { FunctionalEffect } from '@ngrx/effects';
-import { EMPTY, catchError, concatMap, defer, forkJoin, from, map, filter, mergeMap, of, switchMap, tap, throwError } from 'rxjs';
+import { EMPTY, catchError, concatMap, defer, forkJoin, filter, from, map, mergeMap, of, switchMap, tap, throwError } from 'rxjs';
 import { Store } from '@ngrx/store';
 import type { BatchDto, Problem, VersionedSettings } from '@trug/contract/plain';
 import { TwoVersions } from '../shared/two-versions/two-versions';
