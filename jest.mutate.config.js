@@ -8,5 +8,5 @@ export default {
   ...core,
   displayName: undefined,
   testTimeout: config.testTimeout,
-  testMatch: (process.env.TRUG_MUTATE_TESTS ?? 'bottle/bottle').split(',').map((name) => `${SRC}/${name}.spec.ts`),
+  testMatch: (process.env.TRUG_MUTATE_TESTS ?? 'finish/bottle/bottle').split(',').map((name) => `${SRC}/${name}.spec.ts`),
 };

@@ -98,11 +98,7 @@ async function filing(url, seed) {
   const [fill, pitch] = logOf(id, { firstEntry: 900_000 + seed, count: 3, daysAgo: 30, ends: false });
   const asSent = (row) => ({ ...row, payload: JSON.parse(row.payload) });
   await send(url, '/api/batches', {
-    id,
-    name: 'Filing',
-    methodId: 'cool-slow',
-    tape: 'straw',
-    startedAt: fill.at,
+    batches: [{ id, name: 'Filing', methodId: 'cool-slow', tape: 'straw', startedAt: fill.at }],
     entries: [fill, pitch].map(asSent),
   });
   const at = (i) => new Date(Date.parse(pitch.at) + (i + 1) * 3_600_000).toISOString();

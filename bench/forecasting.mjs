@@ -2,9 +2,9 @@
 import { performance } from 'node:perf_hooks';
 import odex from 'odex';
 import { liquidFromReadings, forecast, gravityOf, yeastById } from '../packages/core/dist/index.js';
-import { fermentRates, fermentSetting, startOf, typicalTraits } from '../packages/core/dist/forecast/ferment-model.js';
-import { cardinalFactor } from '../packages/core/dist/forecast/cardinal-temperature.js';
-import { integrateFerment, STEP_DAYS } from '../packages/core/dist/forecast/integrate-ferment.js';
+import { fermentRates, fermentSetting, startOf, typicalTraits } from '../packages/core/dist/ferment/forecast/ferment-model.js';
+import { cardinalFactor } from '../packages/core/dist/ferment/forecast/cardinal-temperature.js';
+import { integrateFerment, STEP_DAYS } from '../packages/core/dist/ferment/forecast/integrate-ferment.js';
 import { say } from '../tools/lib.mjs';
 import { median, ratio } from './figures.mjs';
 

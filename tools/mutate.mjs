@@ -8,19 +8,41 @@ import { ROOT, say } from './lib.mjs';
 /** Sources that are changed, and the tests that must notice: few, so that a change is tried in seconds. */
 const GROUPS = {
   bottle: {
-    mutate: ['bottle/sealed-gas', 'bottle/bottle-safety', 'bottle/co2-solubility', 'bottle/priming-sugar', 'cellar/ready-window'],
-    tests: ['bottle/bottle', 'bottle/bottle-safety', 'bottle/sealed-gas'],
+    mutate: [
+      'finish/bottle/sealed-gas',
+      'finish/bottle/bottle-safety',
+      'finish/bottle/co2-solubility',
+      'finish/bottle/priming-sugar',
+      'finish/bottle/ready-window',
+    ],
+    tests: ['finish/bottle/bottle', 'finish/bottle/bottle-safety', 'finish/bottle/sealed-gas'],
   },
   sealing: {
-    mutate: ['log/sealing', 'log/bottling-check', 'log/check-entry', 'log/sealed-gas-of', 'finish/stabilise-dose'],
-    tests: ['log/sealing', 'log/seal-way', 'log/sealed-gas-of', 'log/bottling-check', 'log/check-entry', 'finish/stabilise-dose'],
+    mutate: ['book/log/sealing', 'book/log/bottling-check', 'book/log/check-entry', 'book/log/sealed-gas-of', 'finish/bottle/stabilise-dose'],
+    tests: [
+      'book/log/sealing',
+      'book/log/seal-way',
+      'book/log/sealed-gas-of',
+      'book/log/bottling-check',
+      'book/log/check-entry',
+      'finish/bottle/stabilise-dose',
+    ],
   },
   verdict: {
-    mutate: ['ferment/judge-fermentation', 'ferment/fitted-fall'],
-    tests: ['ferment/ferment', 'ferment/judge-bounds', 'ferment/judge-counted', 'ferment/fitted-fall', 'ferment/verdict-words'],
+    mutate: ['ferment/verdict/judge-fermentation', 'ferment/verdict/fitted-fall'],
+    tests: [
+      'ferment/verdict/ferment',
+      'ferment/verdict/judge-bounds',
+      'ferment/verdict/judge-counted',
+      'ferment/verdict/fitted-fall',
+      'ferment/verdict/verdict-words',
+    ],
   },
-  dose: { mutate: ['adjust/sulfite-dose', 'yeast/pitch-cautions', 'yeast/pitch-rate'], tests: ['adjust/sulfite-dose', 'yeast/pitch'] },
-  room: { mutate: ['rack/headspace', 'care/blow-off-risk'], tests: ['rack/rack', 'rack/room-for-foam', 'care/care'] },
+  dose: {
+    mutate: ['juice/adjust/sulfite-dose', 'ferment/yeast/pitch-cautions', 'ferment/yeast/pitch-rate'],
+    tests: ['juice/adjust/sulfite-dose', 'ferment/yeast/pitch'],
+  },
+  room: { mutate: ['finish/rack/headspace', 'book/care/blow-off-risk'], tests: ['finish/rack/rack', 'finish/rack/room-for-foam', 'book/care/care'] },
 };
 const LEAST = 0.85;
 const KILLED = new Set(['Killed', 'Timeout']);

@@ -86,6 +86,7 @@ if (wanted.includes('torture')) {
 }
 if (wanted.includes('lint')) {
   later('lint', bin('eslint'), ['--concurrency', 'auto', '.']);
+  later('imports', bin('depcruise'), ['packages/core/src', 'packages/contract/src', 'packages/server/src', 'packages/web/src/app']);
   later('format', bin('prettier'), ['--check', '--log-level', 'warn', '.']);
 }
 if (wanted.includes('types')) {

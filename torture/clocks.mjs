@@ -36,7 +36,7 @@ async function oneMaker({ zone, at, day }, report) {
   await ask(server.url, 'PUT', '/api/settings', { ...settings, timeZone: zone, timeZoneChosen: true });
   const startedAt = '2026-11-01T09:00:00.000Z';
   const start = { ...fill(batch.id), at: startedAt, writtenAt: startedAt };
-  await ask(server.url, 'POST', '/api/batches', { ...batch, entries: [start] });
+  await ask(server.url, 'POST', '/api/batches', { batches: [batch], entries: [start] });
   const pitch = made(batch.id, 'pitched', { yeastId: 'crisp-cider', massG: 5, method: 'sprinkled', juiceC: 18 }, '2026-11-02T09:00:00.000Z');
   await file(pitch);
 

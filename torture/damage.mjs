@@ -13,7 +13,7 @@ async function makeCellar() {
   const server = await up(folder);
   const batch = newBatch('Damaged');
   const log = [fill(batch.id), ...Array.from({ length: 150 }, (_none, i) => note(batch.id, `remember ${i}`))];
-  await ask(server.url, 'POST', '/api/batches', { ...batch, entries: log.slice(0, 100) });
+  await ask(server.url, 'POST', '/api/batches', { batches: [batch], entries: log.slice(0, 100) });
   await ask(server.url, 'POST', '/api/entries', { entries: log.slice(100) });
   for (let i = 0; i < 20; i += 1) await ask(server.url, 'POST', '/api/supplies', supply(`sugar ${i}`));
   await ask(server.url, 'POST', '/api/cellar/backups', {});
@@ -88,7 +88,7 @@ async function disks(report) {
     const folder = join(disk, 'cellar');
     const server = await up(folder);
     const batch = newBatch('Full');
-    await ask(server.url, 'POST', '/api/batches', { ...batch, entries: [fill(batch.id)] });
+    await ask(server.url, 'POST', '/api/batches', { batches: [batch], entries: [fill(batch.id)] });
     const filler = join(disk, 'filler');
     writeFileSync(filler, '');
     const known = [];
@@ -183,7 +183,7 @@ async function outOfHandles(report) {
   const server = await up(folder);
   const pid = String(server.child.pid);
   const batch = newBatch('Handles');
-  await ask(server.url, 'POST', '/api/batches', { ...batch, entries: [fill(batch.id)] });
+  await ask(server.url, 'POST', '/api/batches', { batches: [batch], entries: [fill(batch.id)] });
   // Room for one more connection of this client, whose first is among what is open, and for nothing else.
   const limit = (await lowestFreeHandle(pid)) + 1;
   const limited = spawnSync('prlimit', ['--pid', pid, `--nofile=${limit}:`], { stdio: 'ignore' }).status === 0;

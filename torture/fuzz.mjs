@@ -113,7 +113,7 @@ export async function fuzz({ requests, seed }) {
   const port = Number(new URL(url).port);
   const batch = newBatch('Fuzzed');
   const first = fill(batch.id);
-  await ask(url, 'POST', '/api/batches', { ...batch, entries: [first] });
+  await ask(url, 'POST', '/api/batches', { batches: [batch], entries: [first] });
   const device = float(batch.id);
   await ask(url, 'POST', '/api/instruments', device);
   const settings = (await ask(url, 'GET', '/api/settings')).json();
@@ -141,8 +141,8 @@ export async function fuzz({ requests, seed }) {
       },
     ],
     ['POST', '/api/entries', { entries: [entry(batch.id, 'corrected', { entryId: first.id, replacement: null })] }],
-    ['POST', '/api/batches', { ...newBatch('New'), entries: [fill(ulid())] }],
-    ['POST', '/api/families', { batches: [newBatch('A')], entries: [note(batch.id, 'x')] }],
+    ['POST', '/api/batches', { batches: [newBatch('New')], entries: [fill(ulid())] }],
+    ['POST', '/api/batches', { batches: [newBatch('A')], entries: [note(batch.id, 'x')] }],
     ['POST', '/api/vessels', vessel('Jar')],
     ['POST', '/api/supplies', supply('Sugar')],
     ['PUT', `/api/supplies/${ulid()}`, supply('Sugar')],

@@ -76,7 +76,7 @@ async function lane({ rounds, seed, parts, report }) {
   let server = await up(folder);
   const batch = newBatch('Killed');
   const first = fill(batch.id);
-  if ((await ask(server.url, 'POST', '/api/batches', { ...batch, entries: [first] })).status === 201) known.add(first.id);
+  if ((await ask(server.url, 'POST', '/api/batches', { batches: [batch], entries: [first] })).status === 201) known.add(first.id);
   const device = float(batch.id);
   await ask(server.url, 'POST', '/api/instruments', device);
 

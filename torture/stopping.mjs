@@ -14,7 +14,7 @@ export async function stopping() {
     const server = await up(folder);
     const port = Number(new URL(server.url).port);
     const batch = newBatch('Stopped');
-    await ask(server.url, 'POST', '/api/batches', { ...batch, entries: [fill(batch.id)] });
+    await ask(server.url, 'POST', '/api/batches', { batches: [batch], entries: [fill(batch.id)] });
     const known = [];
     let stop = false;
     const poster = (async () => {

@@ -110,7 +110,7 @@ export async function strangers() {
   const server = await up(folder);
   const port = Number(new URL(server.url).port);
   const batch = newBatch('Secret Orchard');
-  await ask(server.url, 'POST', '/api/batches', { ...batch, entries: [fill(batch.id)] });
+  await ask(server.url, 'POST', '/api/batches', { batches: [batch], entries: [fill(batch.id)] });
   const before = await entryIds(server.url);
   const state = async () => {
     const status = (await ask(server.url, 'GET', '/api/cellar')).json();

@@ -2,7 +2,7 @@ import { Bench } from '../pages/bench';
 import { DESK, TestTrug } from '../support/trug';
 
 const trug = new TestTrug();
-const CARD = 'trug-instrument-shelf li:last-child';
+const CARD = 'trug-instrument-list li:last-child';
 
 beforeAll(() => trug.start('2026-11-23', true));
 afterAll(() => trug.stop());
@@ -17,7 +17,7 @@ it('a stand-in plays a whole ferment in fast time, live on the curve, and the lo
   await bench.open('/cupboard');
   await bench.choose('instrumentKind', 'floating-hydrometer');
   await bench.fill('instrumentName', 'Borrowed float');
-  await page.$eval('trug-instrument-shelf form', (form) => form.requestSubmit());
+  await page.$eval('trug-instrument-list form', (form) => form.requestSubmit());
   await bench.says(/Borrowed float/);
   await bench.choose('standsIn', batch.id, CARD);
 

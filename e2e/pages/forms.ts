@@ -202,7 +202,7 @@ export const FORMS: readonly Form[] = [
     stays: true,
   },
   { what: 'a vessel', ...inCupboard('trug-cupboard > section > .two', { name: 'Back jar' }), counted: 'vessels' },
-  { what: 'a supply', ...inCupboard('trug-supply-shelf', { supplyAmount: '2' }), counted: 'supplies' },
-  { what: 'a place', ...inCupboard('trug-place-shelf', { placeName: 'the loft' }), counted: 'places' },
-  { what: 'an instrument', ...inCupboard('trug-instrument-shelf', { instrumentName: 'Long glass' }), counted: 'instruments' },
+  { what: 'a supply', ...inCupboard('trug-supply-list', { supplyAmount: '2' }), counted: 'supplies' },
+  { what: 'a place', ...inCupboard('trug-place-list', { placeName: 'the loft' }), counted: 'places' },
+  { what: 'an instrument', ...inCupboard('trug-instrument-list', { instrumentName: 'Long glass' }), counted: 'instruments' },
 ];

@@ -56,7 +56,10 @@ export async function freshBatch(
     const when = `${day}T08:00:00.000Z`;
     return { id: freshId(), batchId: id, kind, at: when, writtenAt: when, note: '', payload };
   });
-  await trug.send('POST', '/api/batches', { id, name, methodId: 'carton-quick', tape: 'leaf', startedAt: '2026-09-01T08:00:00.000Z', entries });
+  await trug.send('POST', '/api/batches', {
+    batches: [{ id, name, methodId: 'carton-quick', tape: 'leaf', startedAt: '2026-09-01T08:00:00.000Z' }],
+    entries,
+  });
   return { id, name, path: (page) => `/batch/${id}/${page}`, entryIds: entries.map((e) => e.id) };
 }
 

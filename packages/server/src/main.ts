@@ -1,5 +1,5 @@
-import { CellarError } from './cellar/cellar-error.js';
-import { readConfig, type Config } from './app/config.js';
+import { CellarError } from './db/cellar-error.js';
+import { readConfig, type Config } from './run/config.js';
 import { startServer, type RunningServer } from './app/start-server.js';
 
 /** How a run ends when it could not begin, so that whoever started it knows what to do. */

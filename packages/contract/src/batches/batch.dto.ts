@@ -1,5 +1,5 @@
 import type { BatchSummary, Entry } from '@trug/core';
-import { METHODS } from '@trug/core/plan/method';
+import { METHODS } from '@trug/core/book/plan/method';
 import type { UnreadableRow } from '../cellar/cellar-status.js';
 import { TAPES } from './tapes.js';
 import { IsIn, IsNotEmpty, MaxLength } from 'class-validator';

@@ -62,7 +62,7 @@ export interface BookComparison {
   readonly lost: BookCounts;
   /** What is in this one and not in the book there is. */
   readonly gained: BookCounts;
-  /** Cards and settings that are in both and differ. */
+  /** Resources and settings that are in both and differ. */
   readonly changed: number;
   /** When the last thing in it was filed; null when nothing was. */
   readonly newestAt: string | null;

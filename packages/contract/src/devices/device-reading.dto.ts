@@ -1,5 +1,5 @@
-import { DEVICE_LIMITS } from '@trug/core/device/readings-from-table';
-import { strictInstantMs } from '@trug/core/quantity/strict-dates';
+import { DEVICE_LIMITS } from '@trug/core/book/device/readings-from-table';
+import { strictInstantMs } from '@trug/core/matter/quantity/strict-dates';
 import { IsBoolean, IsOptional, ValidateBy, ValidateIf } from 'class-validator';
 import { InRange, LIMITS } from '../validation/decorators.js';
 

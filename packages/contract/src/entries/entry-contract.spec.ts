@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import type { EntryKind } from '@trug/core';
-import { waterOf } from '@trug/core/liquid/liquid';
+import { waterOf } from '@trug/core/matter/liquid/liquid';
 import { checkEntry } from './new-entry.dto.js';
 import { PAYLOAD_DTOS } from './payload-dtos.js';
 

@@ -1,8 +1,10 @@
 import type { AcidId, CarbonateId, EntryPayloads, Fruit, ReadingInstrument } from '@trug/core';
-import { WEAK_ACIDS } from '@trug/core/liquid/acid-chemistry';
-import { CARBONATES } from '@trug/core/liquid/add-acid';
-import { FRUITS } from '@trug/core/liquid/liquid';
-import { ADDED, BUBBLES, READING_INSTRUMENTS } from '@trug/core/log/entry-choices';
+import { WEAK_ACIDS } from '@trug/core/matter/liquid/acid-chemistry';
+import { CARBONATES } from '@trug/core/matter/liquid/add-acid';
+import { FRUITS } from '@trug/core/matter/liquid/liquid';
+import { BUBBLES } from '@trug/core/book/entry/entry-choices';
+import { ADDED } from '@trug/core/juice/adjust/addition-payload';
+import { READING_INSTRUMENTS } from '@trug/core/matter/measure/raw-gravity';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsIn, IsNotEmpty, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
 import { GravityFigure } from '../validation/instrument-figures.js';

@@ -7,7 +7,6 @@ export const API_PATHS = {
   juices: '/api/juices',
   supplies: '/api/supplies',
   /** Several batches begun at once, with entries on any batch: a pour or a split, all or nothing. */
-  families: '/api/families',
   places: '/api/places',
   instruments: '/api/instruments',
   /** Readings of devices: `POST /:id/readings`, `GET /readings?batch=`, `GET /live?batch=`, `GET|POST|DELETE /stand-ins`. */

@@ -1,6 +1,6 @@
 import type { Fruit } from '@trug/core';
-import { FRUITS } from '@trug/core/liquid/liquid';
-import { CONDITIONS, JUICE_ORIGINS, RIPENESS, type FruitLot, type JuiceOrigin } from '@trug/core/juice/juice';
+import { FRUITS } from '@trug/core/matter/liquid/liquid';
+import { CONDITIONS, JUICE_ORIGINS, RIPENESS, type FruitLot, type JuiceOrigin } from '@trug/core/juice/fruit/juice';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
 import { GravityDto } from '../entries/liquid-payloads.js';

@@ -1,6 +1,6 @@
 import type { StrengthSchool, UnitPreferences } from '@trug/core';
-import { STRENGTH_SCHOOLS } from '@trug/core/measure/abv-from-gravities';
-import { UNIT_CHOICES } from '@trug/core/quantity/format-quantity';
+import { STRENGTH_SCHOOLS } from '@trug/core/matter/measure/abv-from-gravities';
+import { UNIT_CHOICES } from '@trug/core/matter/quantity/format-quantity';
 import { IsBoolean, IsIn, IsInt } from 'class-validator';
 import { InRange, LIMITS, Zone } from '../validation/decorators.js';
 

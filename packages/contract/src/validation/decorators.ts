@@ -1,8 +1,8 @@
 import { applyDecorators } from './apply-decorators.js';
-import type { Range } from '@trug/core/errors/guards';
-import { LIMITS } from '@trug/core/errors/limits';
-import { isDay, isUtcInstant, YEARS } from '@trug/core/quantity/strict-dates';
-import { isZone } from '@trug/core/quantity/zone';
+import type { Range } from '@trug/core/base/errors/guards';
+import { LIMITS } from '@trug/core/base/errors/limits';
+import { isDay, isUtcInstant, YEARS } from '@trug/core/matter/quantity/strict-dates';
+import { isZone } from '@trug/core/matter/quantity/zone';
 import { ArrayMaxSize, IsArray, IsNumber, IsString, Matches, Max, MaxLength, Min, ValidateBy, ValidateIf } from 'class-validator';
 
 /** A finite number within limits; strings, NaN and infinities are refused. */

@@ -1,6 +1,6 @@
-import { OFFSET_LIMITS, type CheckedKind } from '@trug/core/device/instrument-check';
-import type { Range } from '@trug/core/errors/guards';
-import { LIMITS } from '@trug/core/errors/limits';
+import { OFFSET_LIMITS, type CheckedKind } from '@trug/core/book/device/instrument-check';
+import type { Range } from '@trug/core/base/errors/guards';
+import { LIMITS } from '@trug/core/base/errors/limits';
 import { ValidateBy, type ValidationArguments } from 'class-validator';
 
 /** A number whose limits depend on what stands beside it. */

@@ -1,4 +1,4 @@
-import { IsIn, IsNotEmpty } from 'class-validator';
+import { IsIn, IsNotEmpty, ValidateIf } from 'class-validator';
 import { InRange, Instant, LIMITS, Text, Ulid } from '../validation/decorators.js';
 import { VESSEL_KINDS, type VesselKindId } from './vessel-kinds.js';
 
@@ -23,4 +23,13 @@ export interface VesselDto {
 /** A vessel was cleaned. */
 export class CleanedDto {
   @Instant() at!: string;
+}
+
+const isGiven = (_dto: object, value: unknown): boolean => value !== null;
+
+/** When a vessel was last cleaned, put right; null when never. */
+export class CleaningDto {
+  @ValidateIf(isGiven) @Instant() at!: string | null;
+  /** What it said before, by which another cleaning since is noticed. */
+  @ValidateIf(isGiven) @Instant() was!: string | null;
 }

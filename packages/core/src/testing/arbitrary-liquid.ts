@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
-import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
-import type { Liquid } from '../liquid/liquid.js';
+import { liquidFromReadings } from '../matter/liquid/liquid-from-readings.js';
+import type { Liquid } from '../matter/liquid/liquid.js';
 
 /** Every random test starts from this seed, so that a failure can be run again. */
 export const SEED = { seed: 20261123, numRuns: 200 } as const;

@@ -1,9 +1,9 @@
-import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
-import type { Liquid } from '../liquid/liquid.js';
-import { dryGravityOf } from '../liquid/views.js';
-import type { Random } from '../numeric/random.js';
-import type { DayReading } from '../forecast/forecast-types.js';
-import type { TempFromDay } from '../forecast/temp-profile.js';
+import { liquidFromReadings } from '../matter/liquid/liquid-from-readings.js';
+import type { Liquid } from '../matter/liquid/liquid.js';
+import { dryGravityOf } from '../matter/liquid/views.js';
+import type { Random } from '../base/numeric/random.js';
+import type { DayReading } from '../ferment/forecast/forecast-types.js';
+import type { TempFromDay } from '../ferment/forecast/temp-profile.js';
 
 /** Families of falls that a forecast is marked on. None is a shape the core draws from, save by chance. */
 export const FERMENT_FAMILIES = [

@@ -1,11 +1,11 @@
-import { sugarForGravity } from '../adjust/sugar-for-gravity.js';
-import type { JudgedEntry, JudgeInput } from '../ferment/judge-facts.js';
-import { judgeFermentation } from '../ferment/judge-fermentation.js';
-import type { Verdict } from '../ferment/verdict.js';
-import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
-import type { Liquid } from '../liquid/liquid.js';
-import { yeastById } from '../reference/yeast-kinds.js';
-import type { Worked } from '../worked/worked.js';
+import { sugarForGravity } from '../juice/adjust/sugar-for-gravity.js';
+import type { JudgedEntry, JudgeInput } from '../ferment/verdict/judge-facts.js';
+import { judgeFermentation } from '../ferment/verdict/judge-fermentation.js';
+import type { Verdict } from '../ferment/verdict/verdict.js';
+import { liquidFromReadings } from '../matter/liquid/liquid-from-readings.js';
+import type { Liquid } from '../matter/liquid/liquid.js';
+import { yeastById } from '../base/reference/yeast-kinds.js';
+import type { Worked } from '../base/worked/worked.js';
 
 const START_MS = Date.UTC(2026, 9, 1, 10);
 

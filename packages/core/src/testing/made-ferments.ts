@@ -1,9 +1,9 @@
-import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
-import type { Liquid } from '../liquid/liquid.js';
-import { dryGravityOf } from '../liquid/views.js';
-import type { Random } from '../numeric/random.js';
-import type { TempFromDay } from '../forecast/temp-profile.js';
-import type { DayReading } from '../forecast/forecast-types.js';
+import { liquidFromReadings } from '../matter/liquid/liquid-from-readings.js';
+import type { Liquid } from '../matter/liquid/liquid.js';
+import { dryGravityOf } from '../matter/liquid/views.js';
+import type { Random } from '../base/numeric/random.js';
+import type { TempFromDay } from '../ferment/forecast/temp-profile.js';
+import type { DayReading } from '../ferment/forecast/forecast-types.js';
 
 /**
  * A ferment made by another curve than anything in the core: a delayed logistic or a Gompertz fall on a clock of its own,

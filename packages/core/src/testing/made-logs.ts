@@ -1,7 +1,8 @@
-import { fermentTo } from '../liquid/ferment-to.js';
-import { liquidFromReadings } from '../liquid/liquid-from-readings.js';
-import { dryGravityOf } from '../liquid/views.js';
-import type { Entry, EntryKind, EntryPayloads, RawGravity } from '../log/entry.js';
+import { fermentTo } from '../matter/liquid/ferment-to.js';
+import { liquidFromReadings } from '../matter/liquid/liquid-from-readings.js';
+import { dryGravityOf } from '../matter/liquid/views.js';
+import type { Entry, EntryKind, EntryPayloads } from '../book/entry/entry.js';
+import type { RawGravity } from '../matter/measure/raw-gravity.js';
 
 const START_MS = Date.UTC(2026, 9, 1, 10);
 

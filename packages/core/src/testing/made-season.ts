@@ -1,7 +1,7 @@
-import type { Entry } from '../log/entry.js';
-import { seededRandom, type Random } from '../numeric/random.js';
-import { METHODS } from '../plan/method.js';
-import { YEAST_KINDS } from '../reference/yeast-kinds-data.js';
+import type { Entry } from '../book/entry/entry.js';
+import { seededRandom, type Random } from '../base/numeric/random.js';
+import { METHODS } from '../book/plan/method.js';
+import { YEAST_KINDS } from '../base/reference/yeast-kinds-data.js';
 import { FERMENT_FAMILIES, trueFerment } from './ferment-families.js';
 import { logOf } from './made-logs.js';
 

@@ -1,5 +1,5 @@
-import { MODEL, typicalTraits, type FermentSetting, type FermentTraits } from '../forecast/ferment-model.js';
-import type { Random } from '../numeric/random.js';
+import { MODEL, typicalTraits, type FermentSetting, type FermentTraits } from '../ferment/forecast/ferment-model.js';
+import type { Random } from '../base/numeric/random.js';
 
 /** Spread of the growth model's traits, as standard deviations of logarithms. */
 const SPREAD = { rate: 0.6, lag: 0.6, yield: 0.5, halfSugar: 0.6, decline: 0.6 } as const;

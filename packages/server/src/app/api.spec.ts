@@ -11,7 +11,7 @@ afterAll(() => server.remove());
 
 async function begun(): Promise<string> {
   const batch = sampleBatch();
-  const { status } = await server.request('POST', '/api/batches', { ...batch, entries: [sampleFill(batch.id), samplePitch(batch.id)] });
+  const { status } = await server.request('POST', '/api/batches', { batches: [batch], entries: [sampleFill(batch.id), samplePitch(batch.id)] });
   expect(status).toBe(201);
   return batch.id;
 }
@@ -115,11 +115,11 @@ describe('sealing', () => {
       const entry = sampleFill(batch.id);
       return { ...entry, payload: { ...entry.payload, volumeL, vessels: [{ vesselId: jar.id, volumeL }] } } as Entry;
     };
-    expect(await server.request('POST', '/api/batches', { ...batch, entries: [fill(23.2)] })).toMatchObject({
+    expect(await server.request('POST', '/api/batches', { batches: [batch], entries: [fill(23.2)] })).toMatchObject({
       status: 422,
       body: { detail: expect.stringContaining('holds 22.7 L to the brim'), fields: [expect.objectContaining({ code: 'overfull' })] },
     });
-    expect((await server.request('POST', '/api/batches', { ...batch, entries: [fill(22.6)] })).status).toBe(201);
+    expect((await server.request('POST', '/api/batches', { batches: [batch], entries: [fill(22.6)] })).status).toBe(201);
     expect((await file(sampleEntry(batch.id, 'addition', 0, { what: 'water', volumeL: 0.5 }))).status).toBe(422);
     expect((await file(sampleEntry(batch.id, 'addition', 0, { what: 'water', volumeL: 0.1 }))).status).toBe(201);
   });
@@ -128,11 +128,11 @@ describe('sealing', () => {
 describe('batches, vessels and settings', () => {
   it('begin with their first entries, once', async () => {
     const batch = sampleBatch();
-    const body = { ...batch, entries: [sampleFill(batch.id)] };
+    const body = { batches: [batch], entries: [sampleFill(batch.id)] };
     expect((await server.request('POST', '/api/batches', body)).status).toBe(201);
     expect((await server.request('POST', '/api/batches', body)).status).toBe(200);
-    expect((await server.request('POST', '/api/batches', { ...body, name: 'Other' })).status).toBe(409);
-    expect((await server.request('POST', '/api/batches', { ...sampleBatch(), name: '', entries: [sampleFill(batch.id)] })).status).toBe(400);
+    expect((await server.request('POST', '/api/batches', { ...body, batches: [{ ...batch, name: 'Other' }] })).status).toBe(409);
+    expect((await server.request('POST', '/api/batches', { batches: [{ ...sampleBatch(), name: '' }], entries: [sampleFill(batch.id)] })).status).toBe(400);
   });
   it('keep vessels', async () => {
     const vessel = { id: ulid(), name: 'Back jar', kind: 'jar', capacityL: 5 };

@@ -5,15 +5,15 @@ import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
-import type { BookKeeper } from '../cellar/book-keeper.js';
-import { createCellarRouter } from '../cellar/cellar.router.js';
-import type { CellarService } from '../cellar/cellar.service.js';
+import type { BookKeeper } from '../book/book-keeper.js';
+import { createCellarRouter } from '../book/cellar.router.js';
+import type { CellarService } from '../book/cellar.service.js';
 import type { ChangeHub } from '../changes/change-hub.js';
 import { boundedJson } from '../http/bounded-body.js';
 import { createProblemHandler, notFound } from '../http/problem-handler.js';
-import { RUN_HEADER } from '../http/run-header.js';
+import { RUN_HEADER } from '../run/run-header.js';
 import { whoMayAsk } from '../http/who-may-ask.js';
-import type { Clock } from './clock.js';
+import type { Clock } from '../run/clock.js';
 
 /** What the app is made of. */
 export interface AppDeps {

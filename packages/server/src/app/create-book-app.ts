@@ -2,29 +2,28 @@ import { API_PATHS, InstrumentDto, JuiceDto, PlaceDto, SupplyDto, type Unreadabl
 import { Router, type RequestHandler } from 'express';
 import { createBatchRouter } from '../batches/batch.router.js';
 import { createBatchService } from '../batches/batch.service.js';
-import { InstrumentModel, JuiceModel, PlaceModel, SupplyModel } from '../cards/card.models.js';
-import { createCardRouter } from '../cards/card.router.js';
-import { createCardStore } from '../cards/card.store.js';
-import type { BookInUse } from '../cellar/book-keeper.js';
-import type { BookState } from '../cellar/open-book.js';
+import { InstrumentModel, JuiceModel, PlaceModel, SupplyModel } from '../resources/resource.models.js';
+import { createResourceRouter } from '../resources/resource.router.js';
+import { createResourceStore } from '../resources/resource.store.js';
+import type { BookInUse } from '../book/book-keeper.js';
+import type { BookState } from '../book/open-book.js';
 import type { ChangeHub } from '../changes/change-hub.js';
 import { tellChanges } from '../changes/tell-changes.js';
-import { checkInstrument } from '../devices/check-instrument.js';
+import { checkPlacement, isInstrumentTold } from '../devices/check-placement.js';
 import { createDeviceRouter } from '../devices/device.router.js';
 import { createDeviceService } from '../devices/device.service.js';
 import { createLiveHub } from '../devices/live-hub.js';
 import { createStandIns, type PostReadings } from '../devices/stand-ins.js';
-import { entryRepository } from '../entries/entry.repository.js';
-import { createEntryRouter } from '../entries/entry.router.js';
-import { createEntryService } from '../entries/entry.service.js';
-import { createFamilyRouter } from '../families/family.router.js';
-import { checkJuiceCard } from '../families/pours.js';
+import { entryRepository } from '../batches/entry.repository.js';
+import { createEntryRouter } from '../batches/entry.router.js';
+import { createEntryService } from '../batches/entry.service.js';
+import { checkJuice } from '../batches/pours.js';
 import { HttpError } from '../http/http-error.js';
-import { createReadingsRouter } from '../readings/readings-out.js';
-import { createSettingsRouter } from '../settings/settings.router.js';
-import { unreadableSettings } from '../settings/settings.store.js';
-import { createVesselRouter } from '../vessels/vessel.router.js';
-import type { Clock } from './clock.js';
+import { createReadingsRouter } from '../devices/readings-out.js';
+import { createSettingsRouter } from '../resources/settings.router.js';
+import { unreadableSettings } from '../resources/settings.store.js';
+import { createVesselRouter } from '../resources/vessel.router.js';
+import type { Clock } from '../run/clock.js';
 
 /** What serves a book is made of. */
 export interface BookAppDeps {
@@ -60,10 +59,13 @@ function asFarAsItGoes(state: BookState): RequestHandler {
  * @returns its routes under `/api`
  */
 export function createBookApp({ sequelize, queue: { write }, state }: BookInUse, { clock, changes, postReadings, floodWindowMs }: BookAppDeps): BookApp {
-  const juices = createCardStore({ model: JuiceModel, dto: JuiceDto, word: 'juice', check: checkJuiceCard }, write);
-  const supplies = createCardStore({ model: SupplyModel, dto: SupplyDto, word: 'supply' }, write);
-  const places = createCardStore({ model: PlaceModel, dto: PlaceDto, word: 'place' }, write);
-  const instruments = createCardStore({ model: InstrumentModel, dto: InstrumentDto, word: 'instrument', check: checkInstrument }, write);
+  const juices = createResourceStore({ model: JuiceModel, dto: JuiceDto, word: 'juice', check: checkJuice, isTold: entryRepository.tellsOf }, write);
+  const supplies = createResourceStore({ model: SupplyModel, dto: SupplyDto, word: 'supply', isTold: entryRepository.tellsOf }, write);
+  const places = createResourceStore({ model: PlaceModel, dto: PlaceDto, word: 'place', isTold: entryRepository.tellsOf }, write);
+  const instruments = createResourceStore(
+    { model: InstrumentModel, dto: InstrumentDto, word: 'instrument', check: checkPlacement, isTold: isInstrumentTold },
+    write,
+  );
   const entries = createEntryService({ write, clock, juices });
   const batches = createBatchService({ sequelize, write, entries });
   const hub = createLiveHub();
@@ -72,14 +74,13 @@ export function createBookApp({ sequelize, queue: { write }, state }: BookInUse,
   const router = Router();
   router.use('/api', asFarAsItGoes(state), tellChanges(changes));
   router.use(API_PATHS.batches, createBatchRouter(batches));
-  router.use(API_PATHS.families, createFamilyRouter(batches));
-  router.use(API_PATHS.juices, createCardRouter(juices));
-  router.use(API_PATHS.supplies, createCardRouter(supplies));
-  router.use(API_PATHS.places, createCardRouter(places));
-  router.use(API_PATHS.instruments, createCardRouter(instruments));
+  router.use(API_PATHS.juices, createResourceRouter(juices));
+  router.use(API_PATHS.supplies, createResourceRouter(supplies));
+  router.use(API_PATHS.places, createResourceRouter(places));
+  router.use(API_PATHS.instruments, createResourceRouter(instruments));
   router.use(API_PATHS.devices, createDeviceRouter({ service: devices, hub, standIns, floodWindowMs }));
   router.use(API_PATHS.entries, createEntryRouter(entries));
-  router.use(API_PATHS.vessels, createVesselRouter(write));
+  router.use(API_PATHS.vessels, createVesselRouter(write, entryRepository.tellsOf));
   router.use(API_PATHS.settings, createSettingsRouter(write));
   router.use(API_PATHS.readings, createReadingsRouter({ batches, devices, instruments }));
   return {

@@ -2,15 +2,15 @@ import type { AddressInfo } from 'node:net';
 import { createServer, type Server } from 'node:http';
 import type { RequestHandler } from 'express';
 import pino, { type Logger } from 'pino';
-import { createBookKeeper } from '../cellar/book-keeper.js';
-import { CellarError } from '../cellar/cellar-error.js';
-import { createCellarService, tidyFolders } from '../cellar/cellar.service.js';
+import { createBookKeeper } from '../book/book-keeper.js';
+import { CellarError } from '../db/cellar-error.js';
+import { createCellarService, tidyFolders } from '../book/cellar.service.js';
 import { createChangeHub } from '../changes/change-hub.js';
-import { createReadingsPost } from '../devices/post-readings.js';
+import { createReadingsPost } from './post-readings.js';
 import { createApp } from './create-app.js';
 import { createBookApp, type BookApp } from './create-book-app.js';
-import { createClock } from './clock.js';
-import type { Config } from './config.js';
+import { createClock } from '../run/clock.js';
+import type { Config } from '../run/config.js';
 
 /** A running Trug. */
 export interface RunningServer {

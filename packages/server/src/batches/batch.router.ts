@@ -2,7 +2,9 @@ import { Router } from 'express';
 import type { BatchService } from './batch.service.js';
 
 /**
- * `GET /` lists batches with their summaries, `GET /?with=logs` with their logs, `GET /:id` gives one, `POST /` begins one with its first entries.
+ * `GET /` lists batches with their summaries, `GET /?with=logs` with their logs, `GET /:id` gives one, `POST /` files
+ * entries on several batches at once, and begins batches with them: a first filling, a pour from the blend bench, a split, a trial, a jar
+ * topped up from another. All of it is filed or none.
  *
  * @param service - the use cases of batches
  * @returns the router
@@ -17,8 +19,8 @@ export function createBatchRouter(service: BatchService): Router {
     response.json(await service.get(request.params.id));
   });
   router.post('/', async (request, response) => {
-    const { batch, created } = await service.begin(request.body);
-    response.status(created ? 201 : 200).json(batch);
+    const { batches, created } = await service.begin(request.body);
+    response.status(created ? 201 : 200).json({ batches });
   });
   return router;
 }

@@ -1,14 +1,17 @@
 import { NewBatchDto, type BatchFacts, type BatchWithLog } from '@trug/contract';
-import { summarise, type Entry } from '@trug/core';
+import { summarise } from '@trug/core';
 import type { Sequelize, Transaction } from 'sequelize';
 import { groupBy } from '../db/group-by.js';
 import type { Write } from '../db/write-queue.js';
-import { entryRepository, type ReadLog } from '../entries/entry.repository.js';
-import { readEntries, type EntryService } from '../entries/entry.service.js';
+import { entryRepository, type ReadLog } from './entry.repository.js';
+import { readEntries, type EntryService } from './entry.service.js';
 import { HttpError } from '../http/http-error.js';
 import { readBody } from '../http/read-body.js';
-import { summaryStore } from '../summaries/summary.store.js';
+import { summaryStore } from './summary.store.js';
 import { BatchModel } from './batch.model.js';
+
+/** Most vessels one pour may begin batches in. */
+const MOST_BATCHES = 12;
 
 /** The use cases of batches. */
 export interface BatchService {
@@ -17,12 +20,8 @@ export interface BatchService {
   /** Every batch with its summary and without its log, as JSON text: what is kept as text is not read for nothing. */
   readonly listAsJson: () => Promise<string>;
   readonly get: (id: string) => Promise<BatchWithLog>;
-  /** Begins several batches with entries on any batch, all or nothing; gives every batch the entries touch. */
-  readonly beginFamily: (
-    batches: readonly NewBatchDto[],
-    entries: readonly Entry[],
-  ) => Promise<{ readonly family: readonly BatchWithLog[]; readonly created: boolean }>;
-  readonly begin: (body: unknown) => Promise<{ readonly batch: BatchWithLog; readonly created: boolean }>;
+  /** Begins batches with entries on any batch, all or nothing; gives every batch the entries touch. */
+  readonly begin: (body: unknown) => Promise<{ readonly batches: readonly BatchWithLog[]; readonly created: boolean }>;
 }
 
 const factsOf = ({ id, name, methodId, tape, startedAt }: BatchModel): BatchFacts => ({ id, name, methodId, tape, startedAt });
@@ -47,9 +46,12 @@ async function begun(dto: NewBatchDto, transaction: Transaction): Promise<boolea
   return !there;
 }
 
-/** The batch of a request, without the entries that come with it. */
-function withoutEntries(body: unknown): unknown {
-  return typeof body === 'object' && body !== null ? Object.fromEntries(Object.entries(body).filter(([key]) => key !== 'entries')) : body;
+function readBatches(body: unknown): readonly NewBatchDto[] {
+  const list = typeof body === 'object' && body !== null && 'batches' in body ? body.batches : undefined;
+  if (!Array.isArray(list) || list.length > MOST_BATCHES) {
+    throw new HttpError('bad-request', `batches must be a list of up to ${MOST_BATCHES}`);
+  }
+  return list.map((plain: unknown) => readBody(NewBatchDto, plain));
 }
 
 /** What the batch service needs. */
@@ -89,16 +91,8 @@ export function createBatchService({ sequelize, write, entries }: BatchServiceDe
       return rows.map((row) => toDto(row, { entries: entriesOf.get(row.id) ?? [], unreadable: unreadableOf.get(row.id) ?? [] }));
     },
     begin: async (body) => {
-      const dto = readBody(NewBatchDto, withoutEntries(body));
+      const dtos = readBatches(body);
       const first = readEntries(body);
-      const created = await write(async (transaction) => {
-        const isNew = await begun(dto, transaction);
-        await entries.fileWithin(first, transaction);
-        return isNew;
-      });
-      return { batch: await get(dto.id), created };
-    },
-    beginFamily: async (dtos, first) => {
       const created = await write(async (transaction) => {
         let anyNew = false;
         for (const dto of dtos) if (await begun(dto, transaction)) anyNew = true;
@@ -106,7 +100,7 @@ export function createBatchService({ sequelize, write, entries }: BatchServiceDe
         return anyNew;
       });
       const touched = new Set([...dtos.map((d) => d.id), ...first.map((e) => e.batchId)]);
-      return { family: await Promise.all([...touched].map(get)), created };
+      return { batches: await Promise.all([...touched].map(get)), created };
     },
   };
 }

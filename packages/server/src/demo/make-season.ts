@@ -1,9 +1,9 @@
 import { API_PATHS, type InstrumentDto, type JuiceDto, type SupplyDto } from '@trug/contract';
 import { DAY_MS, replay, type Entry, type Steeping } from '@trug/core';
 import { ulid as makeUlid } from 'ulid';
-import { RUN_HEADER } from '../http/run-header.js';
+import { RUN_HEADER } from '../run/run-header.js';
 import { DEMO_FLOAT_IN, DEMO_INSTRUMENTS, DEMO_PLACES, floatTrace } from './instruments.js';
-import { DEMO_JUICES, DEMO_SUPPLIES, type JuiceStory } from './larder.js';
+import { DEMO_JUICES, DEMO_SUPPLIES, type JuiceStory } from './resources.js';
 import { DEMO_SEASON, DEMO_VESSELS } from './season.js';
 import { fillAct, fillsOf, stepAct, type Act, type BatchStory, type StoryStep } from './story.js';
 
@@ -73,8 +73,8 @@ export async function makeSeason(baseUrl: string, runToken: string | null = null
   for (const story of DEMO_JUICES) await send(`${baseUrl}${API_PATHS.juices}`, juiceCard(story, telling));
   for (const [i, { daysLeft, ...supply }] of DEMO_SUPPLIES.entries()) {
     const bestBefore = daysLeft === null ? null : new Date(nowMs + daysLeft * DAY_MS).toISOString().slice(0, 10);
-    const card: SupplyDto = { id: ulid(nowMs - 30 * DAY_MS + i), version: 0, ...supply, bestBefore };
-    await send(`${baseUrl}${API_PATHS.supplies}`, card);
+    const stored: SupplyDto = { id: ulid(nowMs - 30 * DAY_MS + i), version: 0, ...supply, bestBefore };
+    await send(`${baseUrl}${API_PATHS.supplies}`, stored);
   }
   for (const [i, place] of DEMO_PLACES.entries()) {
     await send(`${baseUrl}${API_PATHS.places}`, { id: ulid(nowMs - 90 * DAY_MS + i), version: 0, ...place });
@@ -87,12 +87,12 @@ async function putInInstruments({ baseUrl, nowMs, ulid, batchIds, logs }: Tellin
   for (const [i, { checkedDaysAgo, batch, ...instrument }] of DEMO_INSTRUMENTS.entries()) {
     const checkedOn = checkedDaysAgo === null ? null : new Date(nowMs - checkedDaysAgo * DAY_MS).toISOString().slice(0, 10);
     const batchId = batch === null ? null : (batchIds.get(batch) ?? null);
-    const card: InstrumentDto = { id: ulid(nowMs - 60 * DAY_MS + i), version: 0, ...instrument, checkedOn, batchId };
-    await send(`${baseUrl}${API_PATHS.instruments}`, card);
+    const stored: InstrumentDto = { id: ulid(nowMs - 60 * DAY_MS + i), version: 0, ...instrument, checkedOn, batchId };
+    await send(`${baseUrl}${API_PATHS.instruments}`, stored);
     if (!instrument.posts) continue;
     for (const { batch: name, untilDaysAgo } of DEMO_FLOAT_IN) {
       const readings = floatTrace(logs.get(name) ?? [], nowMs - untilDaysAgo * DAY_MS);
-      await send(`${baseUrl}${API_PATHS.devices}/${card.id}/readings`, { batchId: batchIds.get(name), readings });
+      await send(`${baseUrl}${API_PATHS.devices}/${stored.id}/readings`, { batchId: batchIds.get(name), readings });
     }
   }
 }
@@ -112,7 +112,7 @@ async function tell(telling: Telling, family: readonly BatchStory[]): Promise<vo
     tape,
     startedAt: new Date(telling.nowMs - daysAgo * DAY_MS).toISOString(),
   }));
-  await send(`${telling.baseUrl}${API_PATHS.families}`, { batches, entries });
+  await send(`${telling.baseUrl}${API_PATHS.batches}`, { batches, entries });
 }
 
 function logOf(story: BatchStory, telling: Telling): readonly Entry[] {

@@ -1,8 +1,8 @@
 import type { DeviceColumns, InstrumentDto, ReadingsReply } from '@trug/contract';
 import { Op, type Transaction } from 'sequelize';
-import type { Clock } from '../app/clock.js';
+import type { Clock } from '../run/clock.js';
 import { BatchModel } from '../batches/batch.model.js';
-import type { CardStore } from '../cards/card.store.js';
+import type { ResourceStore } from '../resources/resource.store.js';
 import type { Write } from '../db/write-queue.js';
 import { HttpError } from '../http/http-error.js';
 import { DeviceReadingModel } from './device-reading.model.js';
@@ -13,7 +13,7 @@ import { readReadings, type PostedReading } from './read-readings.js';
 export interface DeviceServiceDeps {
   readonly write: Write;
   readonly clock: Clock;
-  readonly instruments: CardStore<InstrumentDto>;
+  readonly instruments: ResourceStore<InstrumentDto>;
   readonly hub: LiveHub;
 }
 
@@ -56,7 +56,7 @@ function columnsOf(deviceId: string, rows: readonly PostedReading[]): DeviceColu
 /**
  * The use cases of devices.
  *
- * @param deps - the write queue, the clock, the instruments' cards and the hub of open pages
+ * @param deps - the write queue, the clock, the instruments and the hub of open pages
  * @returns the service
  */
 export function createDeviceService({ write, clock, instruments, hub }: DeviceServiceDeps): DeviceService {

@@ -12,7 +12,7 @@ afterAll(() => server.remove());
 
 async function begun(): Promise<string> {
   const batch = sampleBatch();
-  expect((await server.request('POST', '/api/batches', { ...batch, entries: [sampleFill(batch.id), samplePitch(batch.id)] })).status).toBe(201);
+  expect((await server.request('POST', '/api/batches', { batches: [batch], entries: [sampleFill(batch.id), samplePitch(batch.id)] })).status).toBe(201);
   return batch.id;
 }
 
@@ -224,7 +224,7 @@ describe('a stand-in', () => {
     });
     expect(await server.request('POST', `/api/devices/${await put({ kind: 'thermometer', posts: false })}/stand-in`, options)).toMatchObject({ status: 422 });
     const dry = sampleBatch();
-    await server.request('POST', '/api/batches', { ...dry, entries: [sampleFill(dry.id)] });
+    await server.request('POST', '/api/batches', { batches: [dry], entries: [sampleFill(dry.id)] });
     expect(await server.request('POST', `/api/devices/${await put({ batchId: dry.id })}/stand-in`, options)).toMatchObject({
       status: 422,
       body: { detail: expect.stringContaining('with yeast in it') },

@@ -17,7 +17,7 @@ export interface PostedReading {
 /** Readings as posted, and the batch they are about when the sender says so. */
 export interface PostedReadings {
   readonly readings: readonly PostedReading[];
-  /** Undefined when the device's own card tells. */
+  /** Undefined when the instrument itself tells. */
   readonly batchId: string | undefined;
 }
 

@@ -1,8 +1,8 @@
 import type { InstrumentDto, RunningStandIn, StandInDto } from '@trug/contract';
 import { DAY_MS, forecastInputOf, replay, STAND_IN_KINDS, standInReading, vesselTruth, type StandInKind, type StandInReading } from '@trug/core';
-import type { Clock } from '../app/clock.js';
+import type { Clock } from '../run/clock.js';
 import type { BatchService } from '../batches/batch.service.js';
-import type { CardStore } from '../cards/card.store.js';
+import type { ResourceStore } from '../resources/resource.store.js';
 import { HttpError } from '../http/http-error.js';
 import type { DeviceService } from './device.service.js';
 
@@ -15,7 +15,7 @@ export type PostReadings = (
 /** What the stand-ins need. */
 export interface StandInDeps {
   readonly clock: Clock;
-  readonly instruments: CardStore<InstrumentDto>;
+  readonly instruments: ResourceStore<InstrumentDto>;
   readonly batches: BatchService;
   readonly devices: DeviceService;
   readonly post: PostReadings;
@@ -50,7 +50,7 @@ interface Run {
 /**
  * The stand-ins of a running server; none is started.
  *
- * @param deps - the clock, cards, batches, readings already there and the way to post
+ * @param deps - the clock, instruments, batches, readings already there and the way to post
  * @returns their manager
  */
 export function createStandIns({ clock, instruments, batches, devices, post }: StandInDeps): StandIns {

@@ -1,7 +1,7 @@
 import { MOST_FIELDS, type Problem } from '@trug/contract';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { Logger } from 'pino';
-import { TROUBLE_WORDS, troubleOf } from '../cellar/cellar-error.js';
+import { TROUBLE_WORDS, troubleOf } from '../db/cellar-error.js';
 import { SHAPE_REFUSED } from './bounded-body.js';
 import { HttpError, STATUS_BY_CODE, type HttpErrorCode } from './http-error.js';
 

@@ -1,5 +1,5 @@
 import { connect } from '../db/connect.js';
-import { initModels } from '../db/init-models.js';
+import { initModels } from '../book/init-models.js';
 import { createMigrator } from './index.js';
 
 it('migrates up, down and up again, into the tables the models expect', async () => {

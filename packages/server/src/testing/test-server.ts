@@ -30,7 +30,8 @@ export async function startTestServer(): Promise<TestServer> {
         headers: { 'content-type': 'application/json' },
         ...(body === undefined ? {} : { body: text }),
       });
-      return { status: response.status, body: await response.json(), headers: response.headers };
+      const answer = await response.text();
+      return { status: response.status, body: answer === '' ? null : (JSON.parse(answer) as unknown), headers: response.headers };
     },
     remove: async () => {
       await running.stop();

@@ -2,15 +2,16 @@ import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/
 import { ErrorHandler, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
 import { provideRouter, withComponentInputBinding, withInMemoryScrolling } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
-import { provideState, provideStore } from '@ngrx/store';
+import { provideStore } from '@ngrx/store';
 import { routes } from './app.routes';
-import { TroubleHandler } from './shared/trouble';
-import { windowName } from './shared/window-name.interceptor';
-import { batchesFeature } from './state/batches.reducer';
-import { cellarbookEffects } from './state/cellarbook.effects';
-import { cupboardFeature } from './state/cupboard.reducer';
-import { larderEffects } from './state/larder.effects';
-import { larderFeature } from './state/larder.reducer';
+import { TroubleHandler } from './browser/trouble';
+import { windowName } from './browser/window-name.interceptor';
+import { appEffects } from './state/app.effects';
+import { batchesEffects } from './state/batches.effects';
+import { resourcesEffects } from './state/resources.effects';
+import { provideTrugState } from './state/provide-state';
+import { vesselsEffects } from './state/vessels.effects';
+import { settingsEffects } from './writing/settings.effects';
 
 /** How the app is put together. */
 export const appConfig: ApplicationConfig = {
@@ -21,9 +22,7 @@ export const appConfig: ApplicationConfig = {
     provideRouter(routes, withComponentInputBinding(), withInMemoryScrolling({ scrollPositionRestoration: 'enabled' })),
     provideHttpClient(withFetch(), withInterceptors([windowName])),
     provideStore({}, { runtimeChecks: { strictStateImmutability: true, strictActionImmutability: true, strictActionTypeUniqueness: true } }),
-    provideState(batchesFeature),
-    provideState(cupboardFeature),
-    provideState(larderFeature),
-    provideEffects(cellarbookEffects, larderEffects),
+    ...provideTrugState(),
+    provideEffects(appEffects, batchesEffects, vesselsEffects, resourcesEffects, settingsEffects),
   ],
 };

@@ -5,7 +5,7 @@ import { Component, ChangeDetectionStrategy, provideZonelessChangeDetection, typ
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
-import { ScannedActionsSubject, provideState, provideStore, Store, type Action } from '@ngrx/store';
+import { ScannedActionsSubject, provideStore, Store, type Action } from '@ngrx/store';
 import {
   DEFAULT_SETTINGS,
   type BatchDto,
@@ -18,13 +18,13 @@ import {
   type VesselDto,
 } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
-import { summarise } from '@trug/core/log/batch-summary';
-import { BatchApiActions, BatchPageActions } from '../app/state/batches.actions';
-import { batchesFeature } from '../app/state/batches.reducer';
-import { CellarbookApiActions, CupboardPageActions } from '../app/state/cellarbook.actions';
-import { cupboardFeature } from '../app/state/cupboard.reducer';
-import { LarderApiActions, LarderPageActions, type Shelf, type Shelves } from '../app/state/larder.actions';
-import { larderFeature } from '../app/state/larder.reducer';
+import { summarise } from '@trug/core/book/summary/batch-summary';
+import { AppApiActions } from '../app/state/app.actions';
+import { BatchApiActions, BatchPageActions, type Filing } from '../app/state/batches.actions';
+import { provideTrugState } from '../app/state/provide-state';
+import { ResourceApiActions, ResourcePageActions, type ResourceName, type Resources } from '../app/state/resources.actions';
+import { SettingsApiActions, SettingsPageActions } from '../app/state/settings.actions';
+import { VesselApiActions, VesselPageActions } from '../app/state/vessels.actions';
 import { dayAt } from './sample-batch';
 import { until } from './until';
 
@@ -45,6 +45,11 @@ export interface PageSetting {
 
 @Component({ selector: 'trug-elsewhere', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
 class Elsewhere {}
+
+const isFiling = (action: Action): action is ReturnType<typeof BatchPageActions.filingSent> => action.type === BatchPageActions.filingSent.type;
+const isSaving = (action: Action): action is ReturnType<typeof ResourcePageActions.resourceSaved> => action.type === ResourcePageActions.resourceSaved.type;
+const isVesselSent = (action: Action): action is ReturnType<typeof VesselPageActions.vesselSent> => action.type === VesselPageActions.vesselSent.type;
+const isChoice = (action: Action): action is ReturnType<typeof SettingsPageActions.settingsChanged> => action.type === SettingsPageActions.settingsChanged.type;
 
 /** A page as a person meets it: what it says, its fields by name and its buttons by their words. */
 export class PageHarness {
@@ -87,17 +92,15 @@ export class PageHarness {
         provideRouter([{ path: '**', component: Elsewhere }]),
         provideHttpClient(),
         provideStore(),
-        provideState(batchesFeature),
-        provideState(cupboardFeature),
-        provideState(larderFeature),
+        ...provideTrugState(),
         provideEffects(),
         ...providers,
       ],
     });
     const store = TestBed.inject<Store>(Store);
     store.dispatch(
-      CellarbookApiActions.loaded({
-        book: {
+      AppApiActions.loaded({
+        snapshot: {
           now: dayAt(today),
           loadedAtMs: Date.now(),
           mode: 'open',
@@ -116,19 +119,8 @@ export class PageHarness {
     const harness = new PageHarness(fixture, fixture.nativeElement as HTMLElement);
     TestBed.inject(ScannedActionsSubject).subscribe((action) => {
       harness.actions.push(action);
-      if (action.type === BatchPageActions.entriesWritten.type && 'entries' in action) harness.answer(store, action.entries as readonly Entry[]);
-      if (action.type === LarderPageActions.cardSaved.type) harness.answerCard(store, action as ReturnType<typeof LarderPageActions.cardSaved>);
-      if (action.type === LarderPageActions.pourMade.type) harness.answerPour(store, action as ReturnType<typeof LarderPageActions.pourMade>);
-    });
-    TestBed.inject(ScannedActionsSubject).subscribe((action) => {
-      if (action.type === CupboardPageActions.vesselAdded.type && 'vessel' in action) {
-        const { vessel } = action as ReturnType<typeof CupboardPageActions.vesselAdded>;
-        setTimeout(() => store.dispatch(CellarbookApiActions.vesselStored({ vessel })));
-      }
-      if (action.type === BatchPageActions.batchBegun.type && 'draft' in action) {
-        const { draft } = action as ReturnType<typeof BatchPageActions.batchBegun>;
-        setTimeout(() => store.dispatch(BatchApiActions.batchStored({ batch: { ...draft.batch, summary: summarise(draft.entries), entries: draft.entries } })));
-      }
+      const answer = harness.answerTo(action);
+      if (answer) setTimeout(() => store.dispatch(answer));
     });
     await fixture.whenStable();
     return harness;
@@ -231,26 +223,24 @@ export class PageHarness {
     await this.settled();
   }
 
-  private answer(store: Store, entries: readonly Entry[]): void {
-    const { refusal } = this;
-    setTimeout(() =>
-      store.dispatch(refusal ? BatchApiActions.entriesRefused({ entries, problem: refusal }) : BatchApiActions.entriesFiled({ entries, said: '' })),
-    );
-  }
-
-  private answerCard(store: Store, { sent }: ReturnType<typeof LarderPageActions.cardSaved>): void {
+  /** What the server says to what a page sends: nothing against it unless a test says otherwise. */
+  private answerTo(action: Action): Action | null {
     const { refusal: problem } = this;
-    const card = Object.assign({}, sent.card, { version: sent.card.version + 1 });
-    setTimeout(() => store.dispatch(problem ? LarderApiActions.cardRefused({ sent, problem }) : LarderApiActions.cardStored({ sent, card })));
-  }
-
-  private answerPour(store: Store, { pour: sent }: ReturnType<typeof LarderPageActions.pourMade>): void {
-    const { refusal: problem } = this;
-    const batches = sent.batches.map((b) => {
-      const entries = sent.entries.filter((e) => e.batchId === b.id);
-      return { ...b, summary: summarise(entries), entries };
-    });
-    setTimeout(() => store.dispatch(problem ? LarderApiActions.pourRefused({ sent, problem }) : LarderApiActions.pourStored({ sent, batches })));
+    if (isFiling(action)) {
+      const { sent } = action;
+      const batches = sent.batches.map((b) => {
+        const entries = sent.entries.filter((e) => e.batchId === b.id);
+        return { ...b, summary: summarise(entries), entries };
+      });
+      return problem ? BatchApiActions.filingRefused({ sent, problem }) : BatchApiActions.filingStored({ sent, batches });
+    }
+    if (isSaving(action)) {
+      const { sent } = action;
+      const resource = Object.assign({}, sent.resource, { version: sent.resource.version + 1 });
+      return problem ? ResourceApiActions.resourceRefused({ sent, problem }) : ResourceApiActions.resourceStored({ sent, resource });
+    }
+    if (isVesselSent(action)) return VesselApiActions.vesselStored({ sent: action.sent, vessel: action.sent.vessel });
+    return isChoice(action) ? SettingsApiActions.settingsStored({ sent: action.sent, settings: action.sent }) : null;
   }
 
   /** What the page has sent of one sort, in order. */
@@ -258,16 +248,19 @@ export class PageHarness {
     return this.actions.filter((action): action is T => action.type === type);
   }
 
-  /** The cards the page has saved on a shelf, in order. */
-  saved<S extends Shelf>(shelf: S): readonly Shelves[S][] {
-    return this.sent<ReturnType<typeof LarderPageActions.cardSaved>>(LarderPageActions.cardSaved.type).flatMap(({ sent }) =>
-      sent.shelf === shelf ? [sent.card as Shelves[S]] : [],
-    );
+  /** What the page has saved of one resource, in order. */
+  saved<N extends ResourceName>(of: N): readonly Resources[N][] {
+    return this.actions.flatMap((action) => (isSaving(action) && action.sent.of === of ? [action.sent.resource as Resources[N]] : []));
+  }
+
+  /** What the page has filed, in order. */
+  filed(): readonly Filing[] {
+    return this.actions.flatMap((action) => (isFiling(action) ? [action.sent] : []));
   }
 
   /** The entries the page has written, in order. */
   written(): readonly Entry[] {
-    return this.actions.flatMap((action) => (action.type === BatchPageActions.entriesWritten.type && 'entries' in action ? (action.entries as Entry[]) : []));
+    return this.filed().flatMap((filing) => filing.entries);
   }
 
   address(): string {

@@ -1,9 +1,9 @@
 import type { BatchWithLog } from '@trug/contract/plain';
 import type { Entry, EntryKind, EntryPayloads, RawGravity } from '@trug/core';
-import { judgeState } from '@trug/core/log/judge-state';
-import { foldOf, summarise } from '@trug/core/log/batch-summary';
-import { methodById } from '@trug/core/plan/method';
-import { nextJobs } from '@trug/core/plan/next-jobs';
+import { judgeState } from '@trug/core/book/log/judge-state';
+import { foldOf, summarise } from '@trug/core/book/summary/batch-summary';
+import { methodById } from '@trug/core/book/plan/method';
+import { nextJobs } from '@trug/core/book/plan/next-jobs';
 import type { BatchView } from '../app/state/batch-views.selectors';
 
 const START_MS = Date.UTC(2026, 9, 1, 10);

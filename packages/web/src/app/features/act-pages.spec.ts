@@ -1,4 +1,4 @@
-import { replay } from '@trug/core/log/replay';
+import { replay } from '@trug/core/book/log/replay';
 import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
 import { PageHarness } from '../../testing/page-harness';
 import { sampleSupply } from '../../testing/sample-supply';

@@ -1,12 +1,13 @@
+import { SettingsPageActions } from '../state/settings.actions';
+import { VesselPageActions } from '../state/vessels.actions';
+import { DOUBLE_CLICK_MS } from '../writing/outbox';
 import { dayAt, finishedLog, filled, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
 import { sampleJuice } from '../../testing/sample-juice';
 import { sampleSupply } from '../../testing/sample-supply';
-import { DOUBLE_CLICK_MS } from '../shared/outbox/outbox';
 import { PageHarness } from '../../testing/page-harness';
-import { CupboardPageActions } from '../state/cellarbook.actions';
 import { Cellar } from './cellar/cellar';
 import { Cupboard } from './cupboard/cupboard';
-import { SupplyShelf } from './cupboard/supply-shelf';
+import { SupplyList } from './cupboard/supply-list';
 import { ComingPlace } from './places/coming-place';
 import { SettingsPage } from './settings/settings-page';
 import { Shelf } from './shelf/shelf';
@@ -109,13 +110,13 @@ describe('Cupboard', () => {
     await page.type('name', 'Demijohn');
     await page.type('capacity', '1 imp gal');
     await page.submit();
-    const added = page.actions.flatMap((a) => (a.type === CupboardPageActions.vesselAdded.type && 'vessel' in a ? [a.vessel as { capacityL: number }] : []));
-    expect(added.map((v) => v.capacityL)).toEqual([5, 4.54609]);
+    const added = page.sent<ReturnType<typeof VesselPageActions.vesselSent>>(VesselPageActions.vesselSent.type);
+    expect(added.map(({ sent }) => sent.vessel.capacityL)).toEqual([5, 4.54609]);
     expect(page.text('ul')).toContain('Demijohn');
   });
 });
 
-describe('SupplyShelf', () => {
+describe('SupplyList', () => {
   const packets = (amount: number): ReturnType<typeof sampleSupply> =>
     sampleSupply({
       id: '01S00000000000000000000YST',
@@ -135,14 +136,14 @@ describe('SupplyShelf', () => {
       juiceC: 18,
       supplies: [{ supplyId: '01S00000000000000000000YST', amount: 1.5 }],
     });
-    const page = await PageHarness.open(SupplyShelf, { batches: [sampleBatch([filled(), pitch])], supplies: [packets(2)], today: 1 });
+    const page = await PageHarness.open(SupplyList, { batches: [sampleBatch([filled(), pitch])], supplies: [packets(2)], today: 1 });
     expect(page.text('tbody')).toContain('half a packet of 5 g');
     expect(page.text('tbody')).toContain('past its date');
-    const gone = await PageHarness.open(SupplyShelf, { batches: [sampleBatch([filled(), pitch])], supplies: [packets(1)], today: 1 });
+    const gone = await PageHarness.open(SupplyList, { batches: [sampleBatch([filled(), pitch])], supplies: [packets(1)], today: 1 });
     expect(gone.text('tbody')).toContain('used up');
   });
   it('takes sugar by weight in any unit and yeast by the packet, and keeps what it refuses', async () => {
-    const page = await PageHarness.open(SupplyShelf);
+    const page = await PageHarness.open(SupplyList);
     await page.choose('supplyWhat', 'sugar:sucrose');
     await page.type('supplyAmount', 'a bag');
     await page.submit();
@@ -161,7 +162,7 @@ describe('SupplyShelf', () => {
 
 describe('SettingsPage', () => {
   const saved = (page: PageHarness): object | undefined =>
-    page.actions.flatMap((a) => (a.type === CupboardPageActions.settingsChanged.type && 'settings' in a ? [a.settings as object] : [])).at(-1);
+    page.sent<ReturnType<typeof SettingsPageActions.settingsChanged>>(SettingsPageActions.settingsChanged.type).at(-1)?.sent;
   it('changes a unit at once', async () => {
     const page = await PageHarness.open(SettingsPage);
     await page.choose('temperature', 'degF');

@@ -3,13 +3,13 @@ import { provideMockStore } from '@ngrx/store/testing';
 import { DEFAULT_SETTINGS, type VersionedSettings } from '@trug/contract/plain';
 import { filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../testing/sample-batch';
 import { readQuantity } from './field/quantity-field';
-import { newId } from './new-id';
-import { Units } from './units/units';
+import { newId } from '../browser/new-id';
+import { Units } from '../units/units';
 import { drinkLook } from './vessel/drink-look';
 
 function unitsOf(settings: Partial<VersionedSettings> = {}): Units {
   TestBed.resetTestingModule();
-  TestBed.configureTestingModule({ providers: [provideMockStore({ initialState: { cupboard: { settings: { ...DEFAULT_SETTINGS, ...settings } } } })] });
+  TestBed.configureTestingModule({ providers: [provideMockStore({ initialState: { settings: { settings: { ...DEFAULT_SETTINGS, ...settings } } } })] });
   return TestBed.inject(Units);
 }
 

@@ -3,9 +3,9 @@ import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Problem } from '@trug/contract/plain';
 import { PageHarness } from '../../testing/page-harness';
-import { CellarbookApiActions } from '../state/cellarbook.actions';
 import { App } from './app';
 import { PLACES } from './places';
+import { AppApiActions } from '../state/app.actions';
 
 const problem: Problem = { type: 'about:blank', title: 'Trug did not answer', status: 0, code: 'unreachable', detail: 'Start Trug again.' };
 async function press(...keys: readonly string[]): Promise<string> {
@@ -62,7 +62,7 @@ describe('App', () => {
   });
   it('keeps showing what it has when a later load fails', async () => {
     const app = await PageHarness.open(App);
-    TestBed.inject(Store).dispatch(CellarbookApiActions.loadFailed({ problem }));
+    TestBed.inject(Store).dispatch(AppApiActions.loadFailed({ problem }));
     await press();
     expect(app.has('router-outlet')).toBe(true);
   });

@@ -4,20 +4,19 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { filter, map } from 'rxjs';
 import { Icon } from '../shared/icon/icon';
-import { batchesFeature } from '../state/batches.reducer';
-import { BatchPageActions } from '../state/batches.actions';
 import { selectBatchViews } from '../state/batch-views.selectors';
-import { AppActions } from '../state/cellarbook.actions';
-import { cupboardFeature } from '../state/cupboard.reducer';
-import { Clock } from '../shared/clock';
-import { Trouble } from '../shared/trouble';
-import { DraftOffers } from '../shared/draft-offers';
-import { LiveBook } from '../shared/live-book/live-book';
-import { Outbox } from '../shared/outbox/outbox';
-import { Units } from '../shared/units/units';
-import { ZoneOfBrowser } from '../shared/zone-of-browser';
+import { Clock } from '../state/clock';
+import { Trouble } from '../browser/trouble';
+import { DraftOffers } from '../writing/draft-offers';
+import { Units } from '../units/units';
 import { isTyping, keyAct } from './keys';
 import { PLACES } from './places';
+import { AppActions } from '../state/app.actions';
+import { appFeature } from '../state/app.reducer';
+import { LiveChanges } from '../state/live-changes';
+import { settingsFeature } from '../state/settings.reducer';
+import { ZoneOfBrowser } from '../state/zone-of-browser';
+import { Outbox } from '../writing/outbox';
 
 /** How often the clock of an open window moves on. */
 const TICK_MS = 60_000;
@@ -34,11 +33,11 @@ const TICK_MS = 60_000;
 export class App {
   private readonly router = inject(Router);
   private readonly store = inject(Store);
-  private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
-  private readonly theme = this.store.selectSignal(cupboardFeature.selectSettings);
+  private readonly now = this.store.selectSignal(appFeature.selectNow);
+  private readonly theme = this.store.selectSignal(settingsFeature.selectSettings);
   private afterG = false;
-  protected readonly loaded = this.store.selectSignal(batchesFeature.selectLoaded);
-  protected readonly problem = this.store.selectSignal(batchesFeature.selectProblem);
+  protected readonly loaded = this.store.selectSignal(appFeature.selectLoaded);
+  protected readonly problem = this.store.selectSignal(appFeature.selectProblem);
   protected readonly places = PLACES;
   private readonly drafts = inject(DraftOffers);
   protected readonly offers = this.drafts.all;
@@ -60,7 +59,7 @@ export class App {
     const id = /^\/batch\/([^/?#]+)/.exec(this.url())?.[1];
     return id !== undefined && !this.views().some((view) => view.batch.id === id);
   });
-  private readonly mode = this.store.selectSignal(cupboardFeature.selectMode);
+  private readonly mode = this.store.selectSignal(appFeature.selectMode);
   /** What stands in the way of writing, on every page but the one where it is mended. */
   protected readonly notice = computed(() =>
     this.mode() === 'salvaged' && !this.atBook() ? 'Your cellar is damaged. You see what could be saved; nothing can be written down.' : null,
@@ -72,7 +71,7 @@ export class App {
 
   constructor() {
     this.store.dispatch(AppActions.opened());
-    inject(LiveBook).follow();
+    inject(LiveChanges).follow();
     inject(ZoneOfBrowser);
     const clock = inject(Clock);
     // Hours and days are counted from now, and a window may stay open for weeks.
@@ -98,7 +97,7 @@ export class App {
   }
 
   protected reload(): void {
-    this.store.dispatch(BatchPageActions.reloadAsked());
+    this.store.dispatch(AppActions.reloadAsked());
   }
 
   protected press(event: KeyboardEvent): void {

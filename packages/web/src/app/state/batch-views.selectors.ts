@@ -1,12 +1,13 @@
 import type { BatchDto } from '@trug/contract/plain';
 import type { BatchState, BatchSummary, Entry, StrengthSchool, Verdict, Worked } from '@trug/core';
-import { judgeState } from '@trug/core/log/judge-state';
-import { foldOf } from '@trug/core/log/batch-summary';
-import { methodById, type Method } from '@trug/core/plan/method';
-import { nextJobs, type Job } from '@trug/core/plan/next-jobs';
+import { judgeState } from '@trug/core/book/log/judge-state';
+import { foldOf } from '@trug/core/book/summary/batch-summary';
+import { methodById, type Method } from '@trug/core/book/plan/method';
+import { nextJobs, type Job } from '@trug/core/book/plan/next-jobs';
 import { createSelector } from '@ngrx/store';
 import { batchesFeature } from './batches.reducer';
-import { cupboardFeature } from './cupboard.reducer';
+import { appFeature } from './app.reducer';
+import { settingsFeature } from './settings.reducer';
 
 /** A batch with everything derived from its log. */
 export interface BatchView {
@@ -64,15 +65,15 @@ function viewOf(batch: BatchDto, now: string, zone: string, school: StrengthScho
 }
 
 /** The maker's time zone. */
-export const selectZone = createSelector(cupboardFeature.selectSettings, (settings) => settings.timeZone);
+export const selectZone = createSelector(settingsFeature.selectSettings, (settings) => settings.timeZone);
 
-const selectSchool = createSelector(cupboardFeature.selectSettings, (settings) => settings.strengthSchool);
+const selectSchool = createSelector(settingsFeature.selectSettings, (settings) => settings.strengthSchool);
 
 /** What every batch's log tells, without the day. */
 export const selectSummaries = createSelector(batchesFeature.selectAll, (batches): readonly BatchSummary[] => batches.map(summaryOf));
 
 /** Every batch, newest first, with what its log tells. */
-export const selectBatchViews = createSelector(batchesFeature.selectAll, cupboardFeature.selectNow, selectZone, selectSchool, (batches, now, zone, school) =>
+export const selectBatchViews = createSelector(batchesFeature.selectAll, appFeature.selectNow, selectZone, selectSchool, (batches, now, zone, school) =>
   now === '' ? [] : batches.map((batch) => viewOf(batch, now, zone, school)),
 );
 

@@ -1,10 +1,10 @@
 import type { BatchDto, BatchFacts, Problem } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
-import { createActionGroup, emptyProps, props } from '@ngrx/store';
+import { createActionGroup, props } from '@ngrx/store';
 
-/** A batch to begin, with its first entries. */
-export interface BatchDraft {
-  readonly batch: BatchFacts;
+/** Entries to file together, with the batches that begin with them. */
+export interface Filing {
+  readonly batches: readonly BatchFacts[];
   readonly entries: readonly Entry[];
 }
 
@@ -12,10 +12,7 @@ export interface BatchDraft {
 export const BatchPageActions = createActionGroup({
   source: 'Batch Page',
   events: {
-    /** Entries written down; `said` is what to tell the maker once they are. */
-    'Entries Written': props<{ readonly entries: readonly Entry[]; readonly said: string }>(),
-    'Batch Begun': props<{ readonly draft: BatchDraft }>(),
-    'Reload Asked': emptyProps(),
+    'Filing Sent': props<{ readonly sent: Filing }>(),
     /** The whole log of a batch is to be shown. */
     'Log Wanted': props<{ readonly batchId: string }>(),
     /** Another window changed these. */
@@ -23,14 +20,13 @@ export const BatchPageActions = createActionGroup({
   },
 });
 
-/** What the server answers. */
+/** What the server answers; `sent` is the very object that was sent, so that whoever sent it knows its own answer. */
 export const BatchApiActions = createActionGroup({
   source: 'Batch API',
   events: {
-    'Entries Filed': props<{ readonly entries: readonly Entry[]; readonly said: string }>(),
-    'Entries Refused': props<{ readonly entries: readonly Entry[]; readonly problem: Problem }>(),
-    'Batch Stored': props<{ readonly batch: BatchDto }>(),
-    'Batch Refused': props<{ readonly batchId: string; readonly problem: Problem }>(),
+    /** Of batches that were begun or touched together the server gives what it then has. */
+    'Filing Stored': props<{ readonly sent: Filing; readonly batches: readonly BatchDto[] }>(),
+    'Filing Refused': props<{ readonly sent: Filing; readonly problem: Problem }>(),
     /** Batches as the server has them now. */
     'Batches Refreshed': props<{ readonly batches: readonly BatchDto[] }>(),
   },

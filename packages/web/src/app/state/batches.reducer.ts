@@ -1,22 +1,15 @@
-import type { BatchDto, Problem } from '@trug/contract/plain';
+import type { BatchDto } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
 import { createEntityAdapter, type EntityState } from '@ngrx/entity';
 import { createFeature, createReducer, on } from '@ngrx/store';
+import { AppApiActions } from './app.actions';
 import { BatchApiActions, BatchPageActions } from './batches.actions';
-import { CellarbookApiActions } from './cellarbook.actions';
-import { LarderApiActions } from './larder.actions';
 
 /** Batches as the app holds them. */
-export interface BatchesState extends EntityState<BatchDto> {
-  /** Whether the first load has come. */
-  readonly loaded: boolean;
-  /** Why the last load or new batch was refused; null when it was not. */
-  readonly problem: Problem | null;
-  readonly sending: boolean;
-}
+export type BatchesState = EntityState<BatchDto>;
 
 const adapter = createEntityAdapter<BatchDto>({ sortComparer: (a, b) => (a.startedAt < b.startedAt ? 1 : -1) });
-const initial: BatchesState = adapter.getInitialState({ loaded: false, problem: null, sending: false });
+const initial: BatchesState = adapter.getInitialState();
 
 function withEntries(state: BatchesState, entries: readonly Entry[]): BatchesState {
   const changes = [...new Set(entries.map((e) => e.batchId))].flatMap((id) => {
@@ -50,20 +43,16 @@ export const batchesFeature = createFeature({
   name: 'batches',
   reducer: createReducer(
     initial,
-    on(CellarbookApiActions.loaded, (state, { book }) =>
+    on(AppApiActions.loaded, (state, { snapshot }) =>
       adapter.setAll(
-        book.batches.map((batch) => withKnownLog(batch, state.entities[batch.id])),
-        { ...state, loaded: true, problem: null },
+        snapshot.batches.map((batch) => withKnownLog(batch, state.entities[batch.id])),
+        state,
       ),
     ),
-    on(CellarbookApiActions.loadFailed, (state, { problem }) => ({ ...state, problem })),
-    on(BatchPageActions.entriesWritten, (state, { entries }) => withEntries(state, entries)),
-    on(BatchApiActions.entriesRefused, (state, { entries }) => withoutEntries(state, entries)),
-    on(BatchPageActions.batchBegun, (state) => ({ ...state, sending: true, problem: null })),
-    on(BatchApiActions.batchStored, (state, { batch }) => adapter.upsertOne(batch, { ...state, sending: false })),
+    on(BatchPageActions.filingSent, (state, { sent }) => withEntries(state, sent.entries)),
+    on(BatchApiActions.filingStored, (state, { batches }) => adapter.upsertMany([...batches], state)),
+    on(BatchApiActions.filingRefused, (state, { sent }) => withoutEntries(state, sent.entries)),
     on(BatchApiActions.batchesRefreshed, (state, { batches }) => adapter.upsertMany([...batches], state)),
-    on(LarderApiActions.pourStored, (state, { batches }) => adapter.upsertMany([...batches], state)),
-    on(BatchApiActions.batchRefused, (state, { problem }) => ({ ...state, sending: false, problem })),
   ),
   extraSelectors: ({ selectBatchesState }) => ({ ...adapter.getSelectors(selectBatchesState) }),
 });

@@ -2,28 +2,28 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal, vi
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { CarbonateId, CoreError, Liquid, Need, SulfiteForm } from '@trug/core';
-import { NUTRIENTS } from '@trug/core/adjust/nutrient-plan';
-import { isAtRest } from '@trug/core/ferment/verdict';
-import { phOf, taOf, type AcidId } from '@trug/core/liquid/acid-chemistry';
-import { dryAbvOf, fermentedShare, gravityOf } from '@trug/core/liquid/views';
-import { effectiveEntries } from '@trug/core/log/effective-entries';
-import { daysBetween } from '@trug/core/quantity/days';
-import { kitchenWeights } from '@trug/core/quantity/kitchen-weights';
-import { FERMENTABLES } from '@trug/core/reference/fermentables-data';
-import { figure, gravityText } from '@trug/core/worked/figures';
-import { injectBatchView } from '../../shared/batch-of-page';
+import { NUTRIENTS } from '@trug/core/juice/adjust/nutrient-plan';
+import { isAtRest } from '@trug/core/ferment/verdict/verdict';
+import { phOf, taOf, type AcidId } from '@trug/core/matter/liquid/acid-chemistry';
+import { dryAbvOf, fermentedShare, gravityOf } from '@trug/core/matter/liquid/views';
+import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
+import { daysBetween } from '@trug/core/matter/quantity/days';
+import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
+import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
+import { figure, gravityText } from '@trug/core/base/worked/figures';
+import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
-import { createBatchDraft } from '../../shared/draft';
-import { EntryWriter } from '../../shared/entry-writer';
+import { createBatchDraft } from '../../writing/draft';
 import { firstWrong, NumberField, numberOf } from '../../shared/field/number-field';
 import { firstRefusal, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
-import { Units, type ReadingHints } from '../../shared/units/units';
+import { Units, type ReadingHints } from '../../units/units';
 import { Working } from '../../shared/working/working';
-import { additionPlan } from '@trug/core/adjust/addition-plan';
-import { ADDITIONS, type AdditionId, type AdditionPlan } from '@trug/core/adjust/addition-types';
-import { SaidPipe } from '../../shared/units/said.pipe';
-import { countText } from '@trug/core/quantity/count-text';
+import { additionPlan } from '@trug/core/juice/adjust/addition-plan';
+import { ADDITIONS, type AdditionId, type AdditionPlan } from '@trug/core/juice/adjust/addition-types';
+import { SaidPipe } from '../../units/said.pipe';
+import { countText } from '@trug/core/matter/quantity/count-text';
+import { LogWriter } from '../../writing/log-writer';
 
 const FIELDS = {
   what: 'sugar',
@@ -54,7 +54,7 @@ const LASTING: readonly string[] = ['lactose', 'erythritol'];
   styleUrl: './adjust-page.scss',
 })
 export class AdjustPage {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);

@@ -2,7 +2,6 @@ import type { Entry } from '@trug/core';
 import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
 import { PageHarness } from '../../../testing/page-harness';
 import { sampleSupply } from '../../../testing/sample-supply';
-import { LarderPageActions } from '../../state/larder.actions';
 import { SplitPage } from '../split/split-page';
 import { AdjustPage } from './adjust-page';
 
@@ -137,9 +136,9 @@ describe('SplitPage', () => {
     expect(p.text('[role=status]')).toContain('15.4 L stay');
     await p.choose('change', 'with nutrient');
     await p.submit();
-    const [sent] = p.sent<ReturnType<typeof LarderPageActions.pourMade>>(LarderPageActions.pourMade.type);
-    expect(sent?.pour.entries.map((e) => e.kind)).toEqual(['split', 'blended']);
-    expect(sent?.pour.entries[0]).toMatchObject({
+    const [sent] = p.filed();
+    expect(sent?.entries.map((e) => e.kind)).toEqual(['split', 'blended']);
+    expect(sent?.entries[0]).toMatchObject({
       batchId: BATCH_ID,
       payload: { why: 'with nutrient', into: [{ volumeL: expect.closeTo(4.6, 6) as number }] },
     });

@@ -1,9 +1,9 @@
-import { dayText } from '@trug/core/quantity/days';
-import { STAGES } from '@trug/core/log/batch-state';
+import { dayText } from '@trug/core/matter/quantity/days';
+import { STAGES } from '@trug/core/book/log/batch-state';
 import { dayAt, filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../../testing/sample-batch';
 import { curveDrawing, type CurveData } from './curve/curve-geometry';
 import { nowWords } from './now/now-words';
-import { pathStops } from '@trug/core/plan/path-stops';
+import { pathStops } from '@trug/core/book/plan/path-stops';
 
 const sulfite = sampleEntry('addition', 0.05, { what: 'sulfite', so2MgPerL: 75 });
 const racked = sampleEntry('racked', 27, { vessels: [{ vesselId: 'W', volumeL: 19.5 }], lossL: 0.5 });

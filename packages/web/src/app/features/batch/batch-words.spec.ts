@@ -1,10 +1,10 @@
-import { dayText } from '@trug/core/quantity/days';
-import { DEFAULT_UNITS } from '@trug/core/quantity/format-quantity';
+import { dayText } from '@trug/core/matter/quantity/days';
+import { DEFAULT_UNITS } from '@trug/core/matter/quantity/format-quantity';
 import { dayAt, filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../../testing/sample-batch';
 import { curveDrawing } from './curve/curve-geometry';
 import { logLines } from './log/log-lines';
 import { nowWords } from './now/now-words';
-import { pathStops } from '@trug/core/plan/path-stops';
+import { pathStops } from '@trug/core/book/plan/path-stops';
 
 const LOG_UNITS = { gravity: (sg: number) => sg.toFixed(3), day: (iso: string, weekday = false) => dayText(iso, weekday), preferences: () => DEFAULT_UNITS };
 

@@ -1,4 +1,4 @@
-import { dayText } from '@trug/core/quantity/days';
+import { dayText } from '@trug/core/matter/quantity/days';
 import { deviceWords } from './device-words';
 
 const units = { gravity: (sg: number) => sg.toFixed(3), temperature: (c: number) => `${c} °C`, day: (iso: string) => dayText(iso) };

@@ -1,6 +1,6 @@
 import type { DeviceNow, Track } from '@trug/core';
-import { daysBetween } from '@trug/core/quantity/days';
-import type { Units } from '../../shared/units/units';
+import { daysBetween } from '@trug/core/matter/quantity/days';
+import type { Units } from '../../units/units';
 
 /**
  * What a device says, in a sentence.

@@ -3,12 +3,12 @@ import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { Store } from '@ngrx/store';
 import type { BookComparison, BookSource, CellarStatus, UnreadableRow } from '@trug/contract/plain';
-import { Units } from '../../shared/units/units';
-import { BatchPageActions } from '../../state/batches.actions';
-import { problemOf } from '../../state/cellarbook.api';
+import { Units } from '../../units/units';
 import { ARCHIVE_ADDRESS, BookApi } from './book-api';
 import { comparisonLines, countWords, sizeWords } from './book-words';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { SaidPipe } from '../../units/said.pipe';
+import { AppActions } from '../../state/app.actions';
+import { problemOf } from '../../state/trug-api';
 
 /** How many backups are shown before the rest is asked for. */
 const FIRST_SHOWN = 6;
@@ -105,7 +105,7 @@ export class BookPage {
       this.show(await this.api.restore(source, name));
       this.comparison.set(null);
       this.done.set('It is in place. The book it replaced is in the folder “kept”, beside your cellar.');
-      this.store.dispatch(BatchPageActions.reloadAsked());
+      this.store.dispatch(AppActions.reloadAsked());
     });
   }
 

@@ -1,4 +1,4 @@
-import type { BottlingInputs } from '@trug/core/finish/bottling-plan';
+import type { BottlingInputs } from '@trug/core/book/plan/bottling-plan';
 
 /** The bottle bench as set. */
 export interface BottleBenchFields {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { Units } from '../../shared/units/units';
-import { BAR_PER } from '@trug/core/quantity/units';
+import { Units } from '../../units/units';
+import { BAR_PER } from '@trug/core/matter/quantity/units';
 import type { BottlingPlan } from '@trug/core';
 import { pressureDrawing } from './pressure-geometry';
 

@@ -1,11 +1,11 @@
 import type { Crate } from '@trug/core';
-import { bottleById } from '@trug/core/bottle/bottle-kinds';
-import { fizzWord } from '@trug/core/bottle/fizz-levels';
-import { readyWindow } from '@trug/core/cellar/ready-window';
-import { daysBetween, dayText } from '@trug/core/quantity/days';
-import type { Units } from '../../shared/units/units';
+import { bottleById } from '@trug/core/base/reference/bottle-kinds';
+import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
+import { readyWindow } from '@trug/core/finish/bottle/ready-window';
+import { daysBetween, dayText } from '@trug/core/matter/quantity/days';
+import type { Units } from '../../units/units';
 import type { BatchView } from '../../state/batch-views.selectors';
-import { countText } from '@trug/core/quantity/count-text';
+import { countText } from '@trug/core/matter/quantity/count-text';
 
 /** A crate as the cellar shows it. */
 export interface CellarCrate {

@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { caution } from '@trug/core/cautions/catalogue';
+import { caution } from '@trug/core/base/cautions/catalogue';
 import { CautionList } from '../../shared/caution/caution-list';
-import { EntryWriter } from '../../shared/entry-writer';
 import { Tape } from '../../shared/tape/tape';
-import { Units } from '../../shared/units/units';
+import { Units } from '../../units/units';
 import { selectBatchViews } from '../../state/batch-views.selectors';
-import { cupboardFeature } from '../../state/cupboard.reducer';
 import { cellarCrates, type CellarCrate } from './cellar-crates';
+import { appFeature } from '../../state/app.reducer';
+import { LogWriter } from '../../writing/log-writer';
 
 /** The cellar: crates from the top, what is left in each, and when it drinks well. */
 @Component({
@@ -20,10 +20,10 @@ import { cellarCrates, type CellarCrate } from './cellar-crates';
 })
 export class Cellar {
   private readonly store = inject(Store);
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   private readonly units = inject(Units);
   private readonly views = this.store.selectSignal(selectBatchViews);
-  private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
+  private readonly now = this.store.selectSignal(appFeature.selectNow);
   protected readonly crates = computed(() => cellarCrates(this.views(), this.now(), this.units));
   protected readonly count = computed(() => this.crates().reduce((sum, crate) => sum + crate.left, 0));
   protected readonly cautions = [caution('burst-glass'), caution('strength')];
@@ -32,6 +32,6 @@ export class Cellar {
     // Never before what it was filled with, however quickly the one follows the other.
     const after = this.views().find((v) => v.batch.id === crate.batchId)?.state.lastEntryAt ?? null;
     const entry = this.writer.entry(crate.batchId, { kind: 'opened', payload: { kindId, count: 1 } }, after);
-    void this.writer.file([entry], `One of ${crate.crate.name} opened, ${crate.left - 1} left.`);
+    void this.writer.file({ batches: [], entries: [entry] }, `One of ${crate.crate.name} opened, ${crate.left - 1} left.`);
   }
 }

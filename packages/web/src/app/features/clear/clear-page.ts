@@ -2,18 +2,18 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal, vi
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { Need } from '@trug/core';
-import { clearingWays, type ClearingWay, type HazeCause } from '@trug/core/clear/clearing-ways';
-import { effectiveEntries } from '@trug/core/log/effective-entries';
-import { injectBatchView } from '../../shared/batch-of-page';
+import { clearingWays, type ClearingWay, type HazeCause } from '@trug/core/ferment/clear/clearing-ways';
+import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
+import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
-import { createBatchDraft } from '../../shared/draft';
-import { EntryWriter } from '../../shared/entry-writer';
+import { createBatchDraft } from '../../writing/draft';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { TimedSteps } from '../../shared/timed-steps/timed-steps';
-import { Units } from '../../shared/units/units';
+import { Units } from '../../units/units';
 import { Working } from '../../shared/working/working';
 import { waitWords } from './wait-words';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { SaidPipe } from '../../units/said.pipe';
+import { LogWriter } from '../../writing/log-writer';
 
 const HAZES: readonly { readonly id: HazeCause; readonly name: string }[] = [
   { id: 'unknown', name: 'nobody knows yet' },
@@ -36,7 +36,7 @@ const USUAL_C = 15;
   styleUrl: './clear-page.scss',
 })
 export class ClearPage {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   private readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);

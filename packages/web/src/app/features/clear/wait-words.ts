@@ -1,4 +1,4 @@
-import { countText } from '@trug/core/quantity/count-text';
+import { countText } from '@trug/core/matter/quantity/count-text';
 
 /** Days as a maker would say them. */
 export function waitWords(days: number): string {

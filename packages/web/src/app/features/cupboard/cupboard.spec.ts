@@ -1,12 +1,12 @@
+import { VesselPageActions } from '../../state/vessels.actions';
 import type { PlaceDto } from '@trug/contract/plain';
 import { PageHarness } from '../../../testing/page-harness';
 import { BATCH_ID, filled, pitched, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
 import { until } from '../../../testing/until';
-import { CupboardPageActions } from '../../state/cellarbook.actions';
 import { MovePage } from '../note/move-page';
 import { JobList } from '../shelf/job-list';
 import { Cupboard } from './cupboard';
-import { PlaceShelf } from './place-shelf';
+import { PlaceList } from './place-list';
 
 const shed: PlaceDto = { id: '01J0000000000000000000SHED', version: 2, name: 'the shed', monthlyC: [3, 4, 7, 10, 14, 17, 19, 19, 16, 12, 8, 4] };
 const VESSEL = { id: '01J0000000000000000000000V', name: 'Jar 1', kind: 'jar' as const, capacityL: 5 };
@@ -30,7 +30,7 @@ describe('an emptied vessel', () => {
     expect(page.text()).toContain('dirty');
     expect(page.text()).toContain('burn eyes and skin');
     await page.press('Cleaned: Jar 1');
-    expect(page.sent(CupboardPageActions.vesselCleaned.type)[0]).toMatchObject({ vesselId: VESSEL.id });
+    expect(page.sent(VesselPageActions.vesselSent.type)[0]).toMatchObject({ sent: { act: 'clean', vessel: { id: VESSEL.id } } });
     expect(page.text()).not.toContain('dirty');
   });
   it('is a job on the shelf', async () => {
@@ -42,14 +42,14 @@ describe('an emptied vessel', () => {
 describe('places', () => {
   const saved = (page: PageHarness): PlaceDto | undefined => page.saved('places').at(-1);
   it('begin with a usual year', async () => {
-    const page = await PageHarness.open(PlaceShelf);
+    const page = await PageHarness.open(PlaceList);
     await page.choose('placeLike', 'cellar');
     await page.type('placeName', 'the vault');
     await page.press('Put it in');
     expect(await soon(() => saved(page))).toMatchObject({ name: 'the vault', version: 0, monthlyC: [8, 8, 8, 9, 11, 13, 15, 15, 14, 12, 10, 9] });
   });
   it('are set month by month, in any unit, and what cannot be read is not filed', async () => {
-    const page = await PageHarness.open(PlaceShelf, { places: [shed] });
+    const page = await PageHarness.open(PlaceList, { places: [shed] });
     await page.type('month-0', 'cold');
     await page.press('Write it down');
     expect(page.text()).toContain('“cold” for Jan is no temperature');

@@ -1,27 +1,27 @@
+import type { VesselDto } from '@trug/contract/plain';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { VESSEL_KINDS, type VesselKindId } from '@trug/contract/plain';
-import { caution } from '@trug/core/cautions/catalogue';
+import { caution } from '@trug/core/base/cautions/catalogue';
 import { CautionList } from '../../shared/caution/caution-list';
-import { EntryWriter } from '../../shared/entry-writer';
-import { LarderWriter } from '../../shared/larder-writer';
-import { newId } from '../../shared/new-id';
-import { createDraft } from '../../shared/draft';
+import { newId } from '../../browser/new-id';
+import { createDraft } from '../../writing/draft';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
-import { selectDirtyVessels, selectFreeVessels } from '../../shared/free-vessels';
-import { Units } from '../../shared/units/units';
+import { selectDirtyVessels, selectFreeVessels } from '../../state/free-vessels';
+import { Units } from '../../units/units';
 import { drinkLook } from '../../shared/vessel/drink-look';
 import { Vessel, type DrinkLook } from '../../shared/vessel/vessel';
 import { selectBatchViews } from '../../state/batch-views.selectors';
-import { CupboardPageActions } from '../../state/cellarbook.actions';
-import { cupboardFeature } from '../../state/cupboard.reducer';
-import { InstrumentShelf } from './instrument-shelf';
-import { PlaceShelf } from './place-shelf';
-import { SupplyShelf } from './supply-shelf';
-import { SaidPipe } from '../../shared/units/said.pipe';
-import { countText } from '@trug/core/quantity/count-text';
+import { InstrumentList } from './instrument-list';
+import { PlaceList } from './place-list';
+import { SupplyList } from './supply-list';
+import { SaidPipe } from '../../units/said.pipe';
+import { countText } from '@trug/core/matter/quantity/count-text';
+import { appFeature } from '../../state/app.reducer';
+import { vesselsFeature } from '../../state/vessels.reducer';
+import { LogWriter } from '../../writing/log-writer';
 
 const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working: false };
 
@@ -29,22 +29,21 @@ const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working:
 @Component({
   selector: 'trug-cupboard',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, CautionList, Vessel, InstrumentShelf, PlaceShelf, SupplyShelf],
+  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, CautionList, Vessel, InstrumentList, PlaceList, SupplyList],
   templateUrl: './cupboard.html',
   styleUrl: './cupboard.scss',
 })
 export class Cupboard {
   private readonly store = inject(Store);
-  private readonly writer = inject(EntryWriter);
-  private readonly larder = inject(LarderWriter);
+  private readonly writer = inject(LogWriter);
   protected readonly caustic = [caution('caustic')];
   protected readonly units = inject(Units);
   protected readonly countText = countText;
-  private readonly vessels = this.store.selectSignal(cupboardFeature.selectVessels);
+  private readonly vessels = this.store.selectSignal(vesselsFeature.selectAll);
   private readonly free = this.store.selectSignal(selectFreeVessels);
   private readonly dirty = this.store.selectSignal(selectDirtyVessels);
   private readonly views = this.store.selectSignal(selectBatchViews);
-  private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
+  private readonly now = this.store.selectSignal(appFeature.selectNow);
   protected readonly kinds = VESSEL_KINDS;
   protected readonly draft = createDraft('vessel', { name: '', kind: 'jar', capacity: '' });
   protected readonly refusal = signal<string | null>(null);
@@ -68,8 +67,8 @@ export class Cupboard {
 
   protected readonly anyDirty = computed(() => this.dirty().length > 0);
 
-  protected cleaned(vesselId: string): void {
-    this.store.dispatch(CupboardPageActions.vesselCleaned({ vesselId, at: this.writer.now() }));
+  protected cleaned(vessel: VesselDto): void {
+    void this.writer.cleanVessel(vessel);
   }
 
   protected async add(): Promise<void> {
@@ -82,7 +81,7 @@ export class Cupboard {
       return;
     }
     const vessel = { id: newId(), name: name.trim(), kind: kind as VesselKindId, capacityL };
-    const { refused } = await this.larder.addVessel(vessel);
+    const { refused } = await this.writer.addVessel(vessel);
     this.refusal.set(refused);
     if (refused === null) this.draft.clear(typed, { name: '', kind, capacity: '' });
   }

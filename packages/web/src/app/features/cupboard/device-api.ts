@@ -2,7 +2,7 @@ import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
 import { API_PATHS, type RunningStandIn } from '@trug/contract/plain';
 import { firstValueFrom } from 'rxjs';
-import { problemOf } from '../../state/cellarbook.api';
+import { problemOf } from '../../state/trug-api';
 
 /** Starts and stops stand-ins. */
 @Injectable({ providedIn: 'root' })

@@ -3,16 +3,16 @@ import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { API_PATHS, type InstrumentDto, type RunningStandIn } from '@trug/contract/plain';
-import { checkInstrument, INSTRUMENT_CHECKS } from '@trug/core/device/instrument-check';
+import { checkInstrument, INSTRUMENT_CHECKS } from '@trug/core/book/device/instrument-check';
 import { plainNumber } from '../../shared/field/plain-number';
 import { TextField } from '../../shared/field/text-field';
-import { LarderWriter } from '../../shared/larder-writer';
-import { Units } from '../../shared/units/units';
+import { Units } from '../../units/units';
 import { selectBatchViews } from '../../state/batch-views.selectors';
-import { cupboardFeature } from '../../state/cupboard.reducer';
 import { DeviceApi } from './device-api';
 import { checkedText, INSTRUMENTS, offsetText } from './instrument-words';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { SaidPipe } from '../../units/said.pipe';
+import { appFeature } from '../../state/app.reducer';
+import { LogWriter } from '../../writing/log-writer';
 
 /** How fast a stand-in may play, and how often it measures. */
 const PACES = [
@@ -35,10 +35,10 @@ const ROOM_C = 20;
 })
 export class InstrumentCard {
   private readonly store = inject(Store);
-  private readonly larder = inject(LarderWriter);
+  private readonly writer = inject(LogWriter);
   private readonly api = inject(DeviceApi);
   private readonly units = inject(Units);
-  private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
+  private readonly now = this.store.selectSignal(appFeature.selectNow);
   private readonly views = this.store.selectSignal(selectBatchViews);
   readonly card = input.required<InstrumentDto>();
   protected readonly paces = PACES;
@@ -119,7 +119,12 @@ export class InstrumentCard {
   private async save(changes: Partial<Pick<InstrumentDto, 'offset' | 'checkedOn' | 'batchId'>>): Promise<void> {
     const { id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId } = this.card();
     this.refusal.set(
-      await this.larder.save({ shelf: 'instruments', card: { id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId, ...changes } }),
+      (
+        await this.writer.save(
+          { of: 'instruments', resource: { id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId, ...changes } },
+          `${name} is kept as it is now.`,
+        )
+      ).refused,
     );
   }
 

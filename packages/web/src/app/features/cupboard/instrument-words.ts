@@ -1,6 +1,6 @@
 import type { InstrumentDto, InstrumentKindId } from '@trug/contract/plain';
-import { INSTRUMENT_CHECKS } from '@trug/core/device/instrument-check';
-import { calendarDays, dayText } from '@trug/core/quantity/days';
+import { INSTRUMENT_CHECKS } from '@trug/core/book/device/instrument-check';
+import { calendarDays, dayText } from '@trug/core/matter/quantity/days';
 
 /** Instruments by name, and whether they can post their readings themselves. */
 export const INSTRUMENTS: readonly { readonly id: InstrumentKindId; readonly name: string; readonly canPost: boolean }[] = [

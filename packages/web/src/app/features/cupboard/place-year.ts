@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import type { PlaceDto } from '@trug/contract/plain';
-import { LarderWriter } from '../../shared/larder-writer';
 import { readQuantity } from '../../shared/field/quantity-field';
-import { Units } from '../../shared/units/units';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { Units } from '../../units/units';
+import { SaidPipe } from '../../units/said.pipe';
+import { LogWriter } from '../../writing/log-writer';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 /** Temperatures are drawn between these, °C. */
@@ -42,7 +42,7 @@ const WARMEST_C = 30;
   styleUrl: './place-year.scss',
 })
 export class PlaceYear {
-  private readonly larder = inject(LarderWriter);
+  private readonly writer = inject(LogWriter);
   private readonly units = inject(Units);
   readonly place = input.required<PlaceDto>();
   protected readonly refusal = signal<string | null>(null);
@@ -69,7 +69,8 @@ export class PlaceYear {
       return;
     }
     const { id, version, name } = this.place();
-    this.refusal.set(await this.larder.save({ shelf: 'places', card: { id, version, name, monthlyC: read.flatMap((c) => c ?? []) } }));
+    const resource = { id, version, name, monthlyC: read.flatMap((c) => c ?? []) };
+    this.refusal.set((await this.writer.save({ of: 'places', resource }, `The year of ${name} is kept.`)).refused);
   }
 
   private readC(text: string): number | null {

@@ -1,6 +1,6 @@
 import type { FaultCause } from '@trug/core';
-import { FAULT_QUESTIONS, type FaultAnswers } from '@trug/core/faults/fault-questions';
-import { FAULT_NOTE_LEAD } from '@trug/core/faults/signs-in-notes';
+import { FAULT_QUESTIONS, type FaultAnswers } from '@trug/core/book/faults/fault-questions';
+import { FAULT_NOTE_LEAD } from '@trug/core/book/faults/signs-in-notes';
 
 /** What was found, as a note for the log: the causes, and the answers they rest on. */
 export function noteOf(answers: FaultAnswers, causes: readonly FaultCause[]): string {

@@ -2,19 +2,20 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { answersFromBatch, factsOfBatch } from '@trug/core/faults/facts-of-batch';
-import { FAULT_QUESTIONS, type FaultAnswers, type FaultQuestionId } from '@trug/core/faults/fault-questions';
-import { findFaults } from '@trug/core/faults/find-faults';
-import { answersOf, signsInNotes } from '@trug/core/faults/signs-in-notes';
-import { effectiveEntries } from '@trug/core/log/effective-entries';
-import { injectBatchView } from '../../shared/batch-of-page';
+import { answersFromBatch, factsOfBatch } from '@trug/core/book/faults/facts-of-batch';
+import { FAULT_QUESTIONS, type FaultAnswers, type FaultQuestionId } from '@trug/core/book/faults/fault-questions';
+import { findFaults } from '@trug/core/book/faults/find-faults';
+import { answersOf, signsInNotes } from '@trug/core/book/faults/signs-in-notes';
+import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
+import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
-import { createBatchDraft } from '../../shared/draft';
-import { EntryWriter } from '../../shared/entry-writer';
+import { createBatchDraft } from '../../writing/draft';
 import { Working } from '../../shared/working/working';
-import { cupboardFeature } from '../../state/cupboard.reducer';
 import { noteOf } from './fault-note';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { SaidPipe } from '../../units/said.pipe';
+import { appFeature } from '../../state/app.reducer';
+import { vesselsFeature } from '../../state/vessels.reducer';
+import { LogWriter } from '../../writing/log-writer';
 
 const NOTHING_SAID: Record<FaultQuestionId, string> = { smell: '', surface: '', look: '', pour: '', fizz: '', gravity: '', hazeTest: '' };
 /** Stands for "did not look" where the log would answer. */
@@ -29,10 +30,10 @@ const UNKNOWN = 'unknown';
   styleUrl: './fault-page.scss',
 })
 export class FaultPage {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   private readonly store = inject(Store);
-  private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
-  private readonly vessels = this.store.selectSignal(cupboardFeature.selectVesselById);
+  private readonly now = this.store.selectSignal(appFeature.selectNow);
+  private readonly vessels = this.store.selectSignal(vesselsFeature.selectVesselById);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   protected readonly draft = createBatchDraft('fault', NOTHING_SAID);

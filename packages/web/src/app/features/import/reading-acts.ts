@@ -1,6 +1,6 @@
 import type { TableReading } from '@trug/core';
-import type { Act } from '../../shared/entry-writer';
 import type { Gauge } from '../../shared/gauges';
+import { type Act } from '../../writing/log-writer';
 
 /** What is corrected already was read, as it were, where the scale is true. */
 const CORRECTED = { calibratedAtC: 20, offsetSg: 0 };

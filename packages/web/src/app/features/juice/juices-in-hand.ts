@@ -1,11 +1,11 @@
 import { createSelector } from '@ngrx/store';
 import type { StoredJuice } from '@trug/contract/plain';
 import type { PastPress } from '@trug/core';
-import { attempt } from '@trug/core/errors/attempt';
-import { juiceInHand, type JuiceInHand } from '@trug/core/juice/juice-in-hand';
-import { sumAmounts } from '@trug/core/log/sum-over-logs';
+import { attempt } from '@trug/core/base/errors/attempt';
+import { juiceInHand, type JuiceInHand } from '@trug/core/juice/fruit/juice-in-hand';
+import { sumAmounts } from '@trug/core/book/summary/sum-over-logs';
 import { selectSummaries } from '../../state/batch-views.selectors';
-import { larderFeature } from '../../state/larder.reducer';
+import { juicesFeature } from '../../state/resources.reducer';
 
 /** A juice with what is known of it. */
 export interface HeldJuice {
@@ -17,7 +17,7 @@ export interface HeldJuice {
 const DREGS_L = 0.05;
 
 /** Every juice that can be reckoned with, newest first. */
-export const selectHeldJuices = createSelector(larderFeature.selectJuices, selectSummaries, (juices, summaries): readonly HeldJuice[] => {
+export const selectHeldJuices = createSelector(juicesFeature.selectAll, selectSummaries, (juices, summaries): readonly HeldJuice[] => {
   const pouredL = sumAmounts(summaries.flatMap((s) => s.poured));
   return juices
     .flatMap((juice) => {
@@ -31,7 +31,7 @@ export const selectHeldJuices = createSelector(larderFeature.selectJuices, selec
 export const selectJuicesInHand = createSelector(selectHeldJuices, (all) => all.filter((h) => h.hand.leftL > DREGS_L));
 
 /** The maker's own pressings that gave juice. */
-export const selectPastPresses = createSelector(larderFeature.selectJuices, (juices): readonly (PastPress & { readonly juiceId: string })[] =>
+export const selectPastPresses = createSelector(juicesFeature.selectAll, (juices): readonly (PastPress & { readonly juiceId: string })[] =>
   juices.flatMap(({ id, pressing }) => {
     if (!pressing) return [];
     const massKg = pressing.lots.reduce((sum, l) => sum + l.massKg, 0);

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { caution } from '@trug/core/cautions/catalogue';
-import { injectBatchView } from '../../shared/batch-of-page';
+import { caution } from '@trug/core/base/cautions/catalogue';
+import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
-import { EntryWriter } from '../../shared/entry-writer';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { SaidPipe } from '../../units/said.pipe';
+import { LogWriter } from '../../writing/log-writer';
 
 /** Open a sealed keg again, so that its drink can be worked on. */
 @Component({
@@ -39,7 +39,7 @@ import { SaidPipe } from '../../shared/units/said.pipe';
   `,
 })
 export class OpenKegPage {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   protected readonly refusal = signal<string | null>(null);

@@ -1,17 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { attempt } from '@trug/core/errors/attempt';
-import { malolacticOutlook, turnedFromTa } from '@trug/core/malolactic/malolactic-outlook';
-import { figure } from '@trug/core/worked/figures';
-import { injectBatchView } from '../../shared/batch-of-page';
+import { attempt } from '@trug/core/base/errors/attempt';
+import { malolacticOutlook, turnedFromTa } from '@trug/core/ferment/clear/malolactic-outlook';
+import { figure } from '@trug/core/base/worked/figures';
+import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
-import { createBatchDraft } from '../../shared/draft';
-import { EntryWriter } from '../../shared/entry-writer';
+import { createBatchDraft } from '../../writing/draft';
 import { readNumber } from '../../shared/field/number-field';
 import { TextField } from '../../shared/field/text-field';
 import { Working } from '../../shared/working/working';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { SaidPipe } from '../../units/said.pipe';
+import { LogWriter } from '../../writing/log-writer';
 
 /** The malolactic change: what it would do, how far it is, and whether it is wanted. */
 @Component({
@@ -22,7 +22,7 @@ import { SaidPipe } from '../../shared/units/said.pipe';
   styleUrl: './malolactic-page.scss',
 })
 export class MalolacticPage {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   protected readonly draft = createBatchDraft('malolactic', { is: 'begun', wanted: 'yes', ta: '' });

@@ -1,6 +1,6 @@
+import type { Filing } from '../../state/batches.actions';
+import { VesselPageActions } from '../../state/vessels.actions';
 import { PageHarness } from '../../../testing/page-harness';
-import { BatchPageActions } from '../../state/batches.actions';
-import { CupboardPageActions } from '../../state/cellarbook.actions';
 import { NewBatch } from './new-batch';
 
 const vessels = [
@@ -13,8 +13,7 @@ async function told(page: PageHarness): Promise<void> {
   await page.type('volume', '20 L');
   await page.type('sg', '1.048');
 }
-const begun = (page: PageHarness): { batch: { id: string; name: string }; entries: { kind: string; payload: object }[] } | undefined =>
-  page.actions.flatMap((a) => (a.type === BatchPageActions.batchBegun.type && 'draft' in a ? [a.draft as never] : []))[0];
+const begun = (page: PageHarness): Filing | undefined => page.filed()[0];
 
 describe('NewBatch', () => {
   it('asks for what it still has to be told', async () => {
@@ -49,7 +48,7 @@ describe('NewBatch', () => {
     expect(page.text('aside')).toMatch(/\d+ tablets, crushed/);
     await page.submit();
     expect(begun(page)?.entries.map((e) => e.kind)).toEqual(['filled', 'addition']);
-    expect(localStorage.getItem(`trug.draft.pitch:${begun(page)?.batch.id ?? ''}@nobody`)).toContain('crisp-cider');
+    expect(localStorage.getItem(`trug.draft.pitch:${begun(page)?.batches[0]?.id ?? ''}@nobody`)).toContain('crisp-cider');
   });
   it('stops at preserved juice', async () => {
     const page = await open();
@@ -87,8 +86,8 @@ describe('NewBatch', () => {
     await page.choose('newKind', 'bucket');
     await page.type('newName', 'Old bucket');
     await page.press('Put it in the cupboard');
-    expect(page.actions.find((a) => a.type === CupboardPageActions.vesselAdded.type)).toMatchObject({
-      vessel: { name: 'Old bucket', kind: 'bucket', capacityL: 25 },
+    expect(page.sent(VesselPageActions.vesselSent.type)[0]).toMatchObject({
+      sent: { act: 'add', vessel: { name: 'Old bucket', kind: 'bucket', capacityL: 25 } },
     });
     expect(page.text('.vessel')).toContain('Room enough for foam');
   });
@@ -96,6 +95,6 @@ describe('NewBatch', () => {
     const page = await open();
     await told(page);
     await page.submit();
-    expect(begun(page)?.batch.name).toBe('Carton No. 1');
+    expect(begun(page)?.batches[0]?.name).toBe('Carton No. 1');
   });
 });

@@ -1,33 +1,34 @@
+import { Router } from '@angular/router';
+import { Outbox } from '../../writing/outbox';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import { TAPES, VESSEL_KINDS, type VesselDto } from '@trug/contract/plain';
 import type { Fruit, SulfiteForm } from '@trug/core';
-import { caution } from '@trug/core/cautions/catalogue';
-import { METHODS } from '@trug/core/plan/method';
-import { dayText } from '@trug/core/quantity/days';
-import { FERMENTABLES } from '@trug/core/reference/fermentables-data';
-import { yeastById } from '@trug/core/reference/yeast-kinds';
-import { YEAST_KINDS } from '@trug/core/reference/yeast-kinds-data';
-import { newId } from '../../shared/new-id';
+import { caution } from '@trug/core/base/cautions/catalogue';
+import { METHODS } from '@trug/core/book/plan/method';
+import { dayText } from '@trug/core/matter/quantity/days';
+import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
+import { yeastById } from '@trug/core/base/reference/yeast-kinds';
+import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
+import { newId } from '../../browser/new-id';
 import { CautionList } from '../../shared/caution/caution-list';
-import { batchDraftKey, createDraft, leaveDraft, PITCH_DRAFT } from '../../shared/draft';
-import { EntryWriter, type Act } from '../../shared/entry-writer';
+import { batchDraftKey, createDraft, leaveDraft, PITCH_DRAFT } from '../../writing/draft';
 import { firstWrong, NumberField, numberOf } from '../../shared/field/number-field';
 import { firstRefusal, QuantityField, readQuantity } from '../../shared/field/quantity-field';
-import { selectFreeVessels } from '../../shared/free-vessels';
-import { LarderWriter } from '../../shared/larder-writer';
-import { Units } from '../../shared/units/units';
+import { selectFreeVessels } from '../../state/free-vessels';
+import { Units } from '../../units/units';
 import { Vessel } from '../../shared/vessel/vessel';
 import { Working } from '../../shared/working/working';
-import { batchesFeature } from '../../state/batches.reducer';
-import { cupboardFeature } from '../../state/cupboard.reducer';
-import { cartonPlan, type CartonPlan } from '@trug/core/plan/carton-plan';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { cartonPlan, type CartonPlan } from '@trug/core/book/plan/carton-plan';
+import { SaidPipe } from '../../units/said.pipe';
 import { usualGauge } from '../../shared/gauges';
-import { larderFeature } from '../../state/larder.reducer';
-import { cartonPlusMinus } from '@trug/core/log/correct-gravity';
-import { smallestWithFoamRoom } from '@trug/core/rack/fill-evenly';
+import { cartonPlusMinus } from '@trug/core/matter/measure/correct-gravity';
+import { smallestWithFoamRoom } from '@trug/core/finish/rack/fill-evenly';
+import { batchesFeature } from '../../state/batches.reducer';
+import { instrumentsFeature } from '../../state/resources.reducer';
+import { settingsFeature } from '../../state/settings.reducer';
+import { type Act, LogWriter } from '../../writing/log-writer';
 
 const NEW_BATCH = {
   name: '',
@@ -65,15 +66,15 @@ const LEAST_SUGAR_G = 0.5;
 })
 export class NewBatch {
   private readonly store = inject(Store);
-  private readonly writer = inject(EntryWriter);
-  private readonly larder = inject(LarderWriter);
+  private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
-  private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
-  private readonly instruments = this.store.selectSignal(larderFeature.selectInstruments);
+  private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
+  private readonly instruments = this.store.selectSignal(instrumentsFeature.selectAll);
   /** The maker's own hydrometer, with what its last check found. */
   protected readonly gauge = computed(() => usualGauge(this.instruments(), this.settings(), 'hydrometer'));
   private readonly count = this.store.selectSignal(batchesFeature.selectTotal);
-  protected readonly sending = this.store.selectSignal(batchesFeature.selectSending);
+  protected readonly sending = inject(Outbox).sending;
+  private readonly router = inject(Router);
   protected readonly free = this.store.selectSignal(selectFreeVessels);
   protected readonly draft = createDraft('new-batch', NEW_BATCH);
   protected readonly fields = computed(() => this.draft.fields());
@@ -157,7 +158,7 @@ export class NewBatch {
     // It is chosen at once; typing goes on while it is put away.
     const choose = (id: string): void => this.draft.fields.update((f) => ({ ...f, vessel: id, newName: '' }));
     choose(vessel.id);
-    const { refused, body } = await this.larder.addVessel(vessel);
+    const { refused, body } = await this.writer.addVessel(vessel);
     if (refused === null) {
       if (body.id !== vessel.id) choose(body.id);
       return;
@@ -178,12 +179,14 @@ export class NewBatch {
     const tape = TAPES[this.count() % TAPES.length] ?? 'straw';
     const batch = { id: batchId, name, methodId: this.fields().method, tape, startedAt: this.writer.now() };
     const { yeast } = this.fields();
-    const refused = await this.writer.begin({ batch, entries }, this.fields(), (sent) => {
-      // With sulfite, the yeast chosen here waits in the pitch form until that has had its day.
-      if (plan.sulfite) leaveDraft(batchDraftKey(PITCH_DRAFT, sent.batch.id), { yeastId: yeast, temp: '' });
-    });
-    if (refused === null) this.draft.forget();
-    else this.refusal.set(refused);
+    const { refused, body } = await this.writer.file({ batches: [batch], entries }, `${name} has begun.`, this.fields());
+    this.refusal.set(refused);
+    if (refused !== null) return;
+    const id = body.batches[0]?.id ?? batchId;
+    // With sulfite, the yeast chosen here waits in the pitch form until that has had its day.
+    if (plan.sulfite) leaveDraft(batchDraftKey(PITCH_DRAFT, id), { yeastId: yeast, temp: '' });
+    this.draft.forget();
+    await this.router.navigate(['/batch', id]);
   }
 
   /** What still stands in the way of beginning; null when nothing does. */

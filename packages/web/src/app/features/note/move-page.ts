@@ -1,17 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { injectBatchView } from '../../shared/batch-of-page';
-import { createBatchDraft } from '../../shared/draft';
-import { EntryWriter } from '../../shared/entry-writer';
+import { injectBatchView } from '../../state/batch-of-page';
+import { createBatchDraft } from '../../writing/draft';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { CautionList } from '../../shared/caution/caution-list';
-import { Units } from '../../shared/units/units';
-import { placeTempAt } from '@trug/core/care/place-curve';
-import { caution } from '@trug/core/cautions/catalogue';
+import { Units } from '../../units/units';
+import { placeTempAt } from '@trug/core/ferment/forecast/place-curve';
+import { caution } from '@trug/core/base/cautions/catalogue';
 import { Store } from '@ngrx/store';
-import { larderFeature } from '../../state/larder.reducer';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { SaidPipe } from '../../units/said.pipe';
+import { placesFeature } from '../../state/resources.reducer';
+import { LogWriter } from '../../writing/log-writer';
 
 /** Where it stands now, and how warm it is there. */
 @Component({
@@ -65,9 +65,9 @@ import { SaidPipe } from '../../shared/units/said.pipe';
   `,
 })
 export class MovePage {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   private readonly units = inject(Units);
-  protected readonly places = inject(Store).selectSignal(larderFeature.selectPlaces);
+  protected readonly places = inject(Store).selectSignal(placesFeature.selectAll);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   protected readonly draft = createBatchDraft('move', { place: '', temp: '' });

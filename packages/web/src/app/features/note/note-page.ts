@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { injectBatchView } from '../../shared/batch-of-page';
-import { createBatchDraft } from '../../shared/draft';
-import { EntryWriter, type Act } from '../../shared/entry-writer';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { injectBatchView } from '../../state/batch-of-page';
+import { createBatchDraft } from '../../writing/draft';
+import { SaidPipe } from '../../units/said.pipe';
+import { type Act, LogWriter } from '../../writing/log-writer';
 
 /** A note or a tasting, in the maker's own words. */
 @Component({
@@ -43,7 +43,7 @@ import { SaidPipe } from '../../shared/units/said.pipe';
   `,
 })
 export class NotePage {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   protected readonly draft = createBatchDraft('note', { text: '', kind: 'note' });

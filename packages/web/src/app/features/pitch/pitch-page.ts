@@ -2,27 +2,27 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal, vi
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { Need, TimedPlan } from '@trug/core';
-import { yeastById } from '@trug/core/reference/yeast-kinds';
-import { YEAST_KINDS } from '@trug/core/reference/yeast-kinds-data';
-import { pitchCautions } from '@trug/core/yeast/pitch-cautions';
-import { pitchRate } from '@trug/core/yeast/pitch-rate';
-import { pitchSteps, type PitchWay } from '@trug/core/yeast/pitch-steps';
-import { rankYeasts, YEAST_AIMS, type YeastAim } from '@trug/core/yeast/rank-yeasts';
-import { yeastTogether } from '@trug/core/yeast/yeast-together';
+import { yeastById } from '@trug/core/base/reference/yeast-kinds';
+import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
+import { pitchCautions } from '@trug/core/ferment/yeast/pitch-cautions';
+import { pitchRate } from '@trug/core/ferment/yeast/pitch-rate';
+import { pitchSteps, type PitchWay } from '@trug/core/ferment/yeast/pitch-steps';
+import { rankYeasts, YEAST_AIMS, type YeastAim } from '@trug/core/ferment/yeast/rank-yeasts';
+import { yeastTogether } from '@trug/core/ferment/yeast/yeast-together';
 import { Store } from '@ngrx/store';
 import { selectSuppliesLeft } from '../../state/supplies.selectors';
-import { injectBatchView } from '../../shared/batch-of-page';
+import { injectBatchView } from '../../state/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
-import { createBatchDraft, PITCH_DRAFT } from '../../shared/draft';
-import { EntryWriter } from '../../shared/entry-writer';
+import { createBatchDraft, PITCH_DRAFT } from '../../writing/draft';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
-import { Units } from '../../shared/units/units';
+import { Units } from '../../units/units';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { TimedSteps } from '../../shared/timed-steps/timed-steps';
 import { Icon } from '../../shared/icon/icon';
 import { Working } from '../../shared/working/working';
-import { SaidPipe } from '../../shared/units/said.pipe';
-import { kitchenWeights } from '@trug/core/quantity/kitchen-weights';
+import { SaidPipe } from '../../units/said.pipe';
+import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
+import { LogWriter } from '../../writing/log-writer';
 
 const AIMS: readonly { readonly id: YeastAim; readonly name: string }[] = [
   { id: 'clean', name: 'clean and dry' },
@@ -59,7 +59,7 @@ const TEASPOON_G = kitchenWeights('yeast', null).gramsPerTeaspoon ?? 3;
   styleUrl: './pitch-page.scss',
 })
 export class PitchPage {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);

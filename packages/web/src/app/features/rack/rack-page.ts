@@ -3,29 +3,27 @@ import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { VesselFill } from '@trug/core';
-import { caution } from '@trug/core/cautions/catalogue';
-import { isAtRest } from '@trug/core/ferment/verdict';
-import { fitVessels } from '@trug/core/rack/fit-vessels';
-import { fillableShare, fillEvenly } from '@trug/core/rack/fill-evenly';
-import { headspaceCheck } from '@trug/core/rack/headspace';
-import { leftoverWays, type LeftoverWay } from '@trug/core/rack/leftover-ways';
-import { toppingWays, type ToppingWay } from '@trug/core/rack/topping-ways';
-import { injectBatchView } from '../../shared/batch-of-page';
+import { caution } from '@trug/core/base/cautions/catalogue';
+import { isAtRest } from '@trug/core/ferment/verdict/verdict';
+import { fitVessels } from '@trug/core/finish/rack/fit-vessels';
+import { fillableShare, fillEvenly } from '@trug/core/finish/rack/fill-evenly';
+import { headspaceCheck } from '@trug/core/finish/rack/headspace';
+import { leftoverWays, type LeftoverWay } from '@trug/core/finish/rack/leftover-ways';
+import { toppingWays, type ToppingWay } from '@trug/core/finish/rack/topping-ways';
+import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
-import { createBatchDraft } from '../../shared/draft';
-import { EntryWriter, type Act } from '../../shared/entry-writer';
+import { createBatchDraft } from '../../writing/draft';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
-import { selectFreeVessels } from '../../shared/free-vessels';
-import { LarderWriter } from '../../shared/larder-writer';
-import { Says } from '../../shared/says/says';
-import { Units } from '../../shared/units/units';
+import { selectFreeVessels } from '../../state/free-vessels';
+import { Units } from '../../units/units';
 import { Vessel } from '../../shared/vessel/vessel';
 import { Working } from '../../shared/working/working';
 import type { BatchView } from '../../state/batch-views.selectors';
-import { cupboardFeature } from '../../state/cupboard.reducer';
 import { selectCiderSources, selectJuiceSources } from '../juice/bench/bench-sources';
 import { partOf, takenFrom } from '../juice/bench/pour-acts';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { SaidPipe } from '../../units/said.pipe';
+import { vesselsFeature } from '../../state/vessels.reducer';
+import { type Act, LogWriter } from '../../writing/log-writer';
 
 /** What stays behind with the lees unless the maker says otherwise, as a share. @source our estimate: 2–3 % */
 const USUAL_LOSS_FRACTION = 0.025;
@@ -44,17 +42,15 @@ const LEAST_OVER_L = 0.1;
 })
 export class RackPage {
   private readonly store = inject(Store);
-  private readonly writer = inject(EntryWriter);
-  private readonly larder = inject(LarderWriter);
+  private readonly writer = inject(LogWriter);
   private readonly router = inject(Router);
-  private readonly says = inject(Says);
   private readonly ciderSources = this.store.selectSignal(selectCiderSources);
   private readonly juiceSources = this.store.selectSignal(selectJuiceSources);
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   private readonly free = this.store.selectSignal(selectFreeVessels);
-  private readonly all = this.store.selectSignal(cupboardFeature.selectVesselById);
+  private readonly all = this.store.selectSignal(vesselsFeature.selectVesselById);
   protected readonly draft = createBatchDraft('rack', { loss: '', picked: '', water: '', drunk: '', top: '', topL: '', filler: '' });
   protected readonly refusal = signal<string | null>(null);
   protected readonly loss = computed(() => readQuantity(this.units, this.draft.fields().loss, 'volume'));
@@ -244,11 +240,8 @@ export class RackPage {
       ...(out ? [this.writer.entry(source.id, out, source.lastEntryAt)] : []),
       ...[...acts, into].map((act) => this.writer.entry(batchId, act, view.state.lastEntryAt)),
     ];
-    const refused = await this.larder.pour({ batches: [], entries });
-    if (refused === null) {
-      this.says.note('Racked and topped up.');
-      await this.router.navigate(['/batch', batchId]);
-    }
+    const { refused } = await this.writer.file({ batches: [], entries }, 'Racked and topped up.');
+    if (refused === null) await this.router.navigate(['/batch', batchId]);
     return refused;
   }
 }

@@ -1,8 +1,7 @@
-import { replay } from '@trug/core/log/replay';
+import { replay } from '@trug/core/book/log/replay';
 import { PageHarness } from '../../../testing/page-harness';
 import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
 import { sampleJuice } from '../../../testing/sample-juice';
-import { LarderPageActions } from '../../state/larder.actions';
 import { RackPage } from './rack-page';
 
 const SPARE_ID = '01B00000000000000000000001';
@@ -28,7 +27,7 @@ describe('air over a cider at rest', () => {
     await page.press(way(page, /of Spare: .* proven again/));
     expect(page.text('aside')).toContain('3 L of Spare go in on top');
     await page.submit();
-    const sent = page.sent<ReturnType<typeof LarderPageActions.pourMade>>(LarderPageActions.pourMade.type)[0]?.pour;
+    const sent = page.filed()[0];
     expect(sent?.entries.map((e) => [e.batchId, e.kind])).toEqual([
       [SPARE_ID, 'split'],
       [BATCH_ID, 'racked'],

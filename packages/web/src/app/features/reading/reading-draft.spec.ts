@@ -1,6 +1,6 @@
-import { waterOf } from '@trug/core/liquid/liquid';
-import { abvOf } from '@trug/core/liquid/views';
-import { replay } from '@trug/core/log/replay';
+import { waterOf } from '@trug/core/matter/liquid/liquid';
+import { abvOf } from '@trug/core/matter/liquid/views';
+import { replay } from '@trug/core/book/log/replay';
 import { dayAt, filled, pitched, reading } from '../../../testing/sample-batch';
 import { previewReading, type ReadingContext } from './reading-draft';
 

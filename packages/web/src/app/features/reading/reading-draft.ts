@@ -1,11 +1,11 @@
 import type { BatchState, ReadingInstrument, Liquid, RawGravity } from '@trug/core';
-import { attempt } from '@trug/core/errors/attempt';
-import { questionReading, type ReadingQuestion } from '@trug/core/ferment/question-reading';
-import { agreeWithReading } from '@trug/core/liquid/ferment-to';
-import { dryGravityOf, gravityOf } from '@trug/core/liquid/views';
-import { correctGravity } from '@trug/core/log/correct-gravity';
-import { brixFromSg } from '@trug/core/measure/brix';
-import { parseQuantity } from '@trug/core/quantity/parse-quantity';
+import { attempt } from '@trug/core/base/errors/attempt';
+import { questionReading, type ReadingQuestion } from '@trug/core/ferment/verdict/question-reading';
+import { agreeWithReading } from '@trug/core/matter/liquid/ferment-to';
+import { dryGravityOf, gravityOf } from '@trug/core/matter/liquid/views';
+import { correctGravity } from '@trug/core/matter/measure/correct-gravity';
+import { brixFromSg } from '@trug/core/matter/density/brix';
+import { parseQuantity } from '@trug/core/matter/typed/parse-quantity';
 
 /** A reading's form as typed. */
 export interface ReadingFields {

@@ -3,21 +3,21 @@ import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { EntryPayloads, ReadingInstrument, ReadingQuestion } from '@trug/core';
-import { effectiveEntries } from '@trug/core/log/effective-entries';
-import { dateAfter, dayText } from '@trug/core/quantity/days';
-import { momentIn } from '@trug/core/quantity/zone';
-import { injectBatchView } from '../../shared/batch-of-page';
-import { createBatchDraft, type Draft } from '../../shared/draft';
-import { EntryWriter } from '../../shared/entry-writer';
+import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
+import { dateAfter, dayText } from '@trug/core/matter/quantity/days';
+import { momentIn } from '@trug/core/matter/quantity/zone';
+import { injectBatchView } from '../../state/batch-of-page';
+import { createBatchDraft, type Draft } from '../../writing/draft';
 import { firstWrong, NumberField, numberOf } from '../../shared/field/number-field';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
-import { Units } from '../../shared/units/units';
-import { larderFeature } from '../../state/larder.reducer';
-import { cupboardFeature } from '../../state/cupboard.reducer';
+import { Units } from '../../units/units';
 import { gaugesOf } from '../../shared/gauges';
 import { NO_READING, previewReading, type ReadingFields } from './reading-draft';
-import { SaidPipe } from '../../shared/units/said.pipe';
-import { countText } from '@trug/core/quantity/count-text';
+import { SaidPipe } from '../../units/said.pipe';
+import { countText } from '@trug/core/matter/quantity/count-text';
+import { instrumentsFeature } from '../../state/resources.reducer';
+import { settingsFeature } from '../../state/settings.reducer';
+import { LogWriter } from '../../writing/log-writer';
 
 /** Write down a reading, or correct one: any units, corrected as it is typed, questioned when odd, never lost. */
 @Component({
@@ -29,10 +29,10 @@ import { countText } from '@trug/core/quantity/count-text';
 })
 export class ReadingPage {
   private readonly store = inject(Store);
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
-  private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
-  private readonly instruments = this.store.selectSignal(larderFeature.selectInstruments);
+  private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
+  private readonly instruments = this.store.selectSignal(instrumentsFeature.selectAll);
   readonly id = input.required<string>();
   readonly entryId = input<string>();
   protected readonly view = injectBatchView(this.id);

@@ -1,20 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { Need } from '@trug/core';
-import { attempt } from '@trug/core/errors/attempt';
-import { restartPlan } from '@trug/core/ferment/restart-plan';
-import { restartInputOf, restartOutcomeOf } from '@trug/core/log/restart-of';
-import { yeastById } from '@trug/core/reference/yeast-kinds';
-import { yeastTogether } from '@trug/core/yeast/yeast-together';
-import { injectBatchView } from '../../shared/batch-of-page';
+import { attempt } from '@trug/core/base/errors/attempt';
+import { restartPlan } from '@trug/core/ferment/yeast/restart-plan';
+import { restartInputOf, restartOutcomeOf } from '@trug/core/book/outlook/restart-of';
+import { yeastById } from '@trug/core/base/reference/yeast-kinds';
+import { yeastTogether } from '@trug/core/ferment/yeast/yeast-together';
+import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
-import { EntryWriter } from '../../shared/entry-writer';
 import { Icon } from '../../shared/icon/icon';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { TimedSteps } from '../../shared/timed-steps/timed-steps';
-import { Units } from '../../shared/units/units';
+import { Units } from '../../units/units';
 import { Working } from '../../shared/working/working';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { SaidPipe } from '../../units/said.pipe';
+import { LogWriter } from '../../writing/log-writer';
 
 /** Set a stuck ferment going again: what is free first, then new yeast by a starter, or a way out. */
 @Component({
@@ -25,7 +25,7 @@ import { SaidPipe } from '../../shared/units/said.pipe';
   styleUrl: './restart-page.scss',
 })
 export class RestartPage {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);

@@ -1,3 +1,4 @@
+import { LogWriter } from '../../writing/log-writer';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
@@ -5,12 +6,12 @@ import { Store } from '@ngrx/store';
 import type { VersionedSettings } from '@trug/contract/plain';
 import type { Attempt, ParsedQuantity } from '@trug/core';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
-import { Units } from '../../shared/units/units';
+import { Units } from '../../units/units';
 import { ZoneField } from './zone-field';
-import { browserZone } from '../../shared/zone-of-browser';
-import { CupboardPageActions } from '../../state/cellarbook.actions';
-import { cupboardFeature } from '../../state/cupboard.reducer';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { SaidPipe } from '../../units/said.pipe';
+import { browserZone } from '../../browser/browser-zone';
+import { appFeature } from '../../state/app.reducer';
+import { settingsFeature } from '../../state/settings.reducer';
 
 interface Choice {
   readonly field: 'volume' | 'mass' | 'temperature' | 'gravity' | 'pressure' | 'strengthSchool' | 'theme';
@@ -164,9 +165,10 @@ const CHOICES: readonly Choice[] = [
 })
 export class SettingsPage {
   private readonly store = inject(Store);
+  private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
-  protected readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
-  protected readonly now = this.store.selectSignal(cupboardFeature.selectNow);
+  protected readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
+  protected readonly now = this.store.selectSignal(appFeature.selectNow);
   protected readonly choices = CHOICES;
   protected readonly calibrated = signal('');
   protected readonly water = signal('');
@@ -202,7 +204,8 @@ export class SettingsPage {
   }
 
   private save(changes: Partial<Record<keyof VersionedSettings, string | number | boolean>>): void {
-    this.store.dispatch(CupboardPageActions.settingsChanged({ settings: { ...this.settings(), ...changes } as VersionedSettings }));
+    // Each choice is offered by this page from what the contract allows for it.
+    void this.writer.choose(changes as Partial<VersionedSettings>);
   }
 }
 

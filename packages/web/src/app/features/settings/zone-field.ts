@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, input, output, si
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatAutocomplete, MatAutocompleteTrigger, MatOption } from '@angular/material/autocomplete';
-import { browserZone } from '../../shared/zone-of-browser';
+import { browserZone } from '../../browser/browser-zone';
 
 /** What stands for “whatever this browser says”. */
 const AS_BROWSER = '';

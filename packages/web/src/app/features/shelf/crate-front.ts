@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Crate } from '@trug/core';
-import { countText } from '@trug/core/quantity/count-text';
+import { countText } from '@trug/core/matter/quantity/count-text';
 
 /** A wooden crate from the front, the bottles that are left standing in it. */
 @Component({

@@ -2,13 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { JobKind, JobUrgency } from '@trug/core';
-import { juiceJobs } from '@trug/core/plan/juice-jobs';
-import { vesselJobs } from '@trug/core/plan/vessel-jobs';
-import { selectDirtyVessels } from '../../shared/free-vessels';
+import { juiceJobs } from '@trug/core/book/plan/juice-jobs';
+import { vesselJobs } from '@trug/core/book/plan/vessel-jobs';
+import { selectDirtyVessels } from '../../state/free-vessels';
 import { selectJobs, selectZone } from '../../state/batch-views.selectors';
-import { cupboardFeature } from '../../state/cupboard.reducer';
-import { larderFeature } from '../../state/larder.reducer';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { SaidPipe } from '../../units/said.pipe';
+import { appFeature } from '../../state/app.reducer';
+import { juicesFeature } from '../../state/resources.reducer';
+import { vesselsFeature } from '../../state/vessels.reducer';
 
 const HEADS: readonly { readonly urgency: JobUrgency; readonly title: string }[] = [
   { urgency: 'overdue', title: 'Overdue' },
@@ -134,10 +135,10 @@ export class JobList {
   private readonly store = inject(Store);
   private readonly zone = this.store.selectSignal(selectZone);
   private readonly ofBatches = this.store.selectSignal(selectJobs);
-  private readonly juices = this.store.selectSignal(larderFeature.selectJuices);
+  private readonly juices = this.store.selectSignal(juicesFeature.selectAll);
   private readonly dirty = this.store.selectSignal(selectDirtyVessels);
-  private readonly vessels = this.store.selectSignal(cupboardFeature.selectVesselById);
-  private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
+  private readonly vessels = this.store.selectSignal(vesselsFeature.selectVesselById);
+  private readonly now = this.store.selectSignal(appFeature.selectNow);
   private readonly jobs = computed(() => [
     ...(this.now() === '' ? [] : juiceJobs(this.juices(), this.now(), this.zone())).map((job) => ({
       ...job,

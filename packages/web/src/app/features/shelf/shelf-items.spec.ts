@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { provideMockStore } from '@ngrx/store/testing';
 import { DEFAULT_SETTINGS } from '@trug/contract/plain';
 import { dayAt, filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../../testing/sample-batch';
-import { Units } from '../../shared/units/units';
+import { Units } from '../../units/units';
 import { levelMm, vesselShape } from '../../shared/vessel/vessel-geometry';
 import { cellarCrates } from '../cellar/cellar-crates';
 import { shelfItems } from './shelf-items';
@@ -10,7 +10,7 @@ import { shelfItems } from './shelf-items';
 const vessels = new Map([['V', { id: 'V', name: 'Big glass', kind: 'carboy' as const, capacityL: 23 }]]);
 let units: Units;
 beforeEach(() => {
-  TestBed.configureTestingModule({ providers: [provideMockStore({ initialState: { cupboard: { settings: DEFAULT_SETTINGS } } })] });
+  TestBed.configureTestingModule({ providers: [provideMockStore({ initialState: { settings: { settings: DEFAULT_SETTINGS } } })] });
   units = TestBed.inject(Units);
 });
 const bottled = (): Parameters<typeof sampleView>[0] => [

@@ -1,15 +1,15 @@
 import type { VesselDto } from '@trug/contract/plain';
 import type { Crate } from '@trug/core';
-import { isAtRest, STATUS_WORDS } from '@trug/core/ferment/verdict';
-import { gravityOf } from '@trug/core/liquid/views';
-import { calendarDays } from '@trug/core/quantity/days';
+import { isAtRest, STATUS_WORDS } from '@trug/core/ferment/verdict/verdict';
+import { gravityOf } from '@trug/core/matter/liquid/views';
+import { calendarDays } from '@trug/core/matter/quantity/days';
 import type { DrinkLook } from '../../shared/vessel/vessel';
 import { drinkLook } from '../../shared/vessel/drink-look';
-import type { Units } from '../../shared/units/units';
+import type { Units } from '../../units/units';
 import type { BatchView } from '../../state/batch-views.selectors';
-import { readyWindow } from '@trug/core/cellar/ready-window';
-import { dayIn } from '@trug/core/quantity/zone';
-import { countText } from '@trug/core/quantity/count-text';
+import { readyWindow } from '@trug/core/finish/bottle/ready-window';
+import { dayIn } from '@trug/core/matter/quantity/zone';
+import { countText } from '@trug/core/matter/quantity/count-text';
 
 /** The hanging tag of something due. */
 export interface Tag {

@@ -2,15 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { Tape } from '../../shared/tape/tape';
-import { Units } from '../../shared/units/units';
+import { Units } from '../../units/units';
 import { Vessel } from '../../shared/vessel/vessel';
-import { BatchPageActions } from '../../state/batches.actions';
 import { selectBatchViews } from '../../state/batch-views.selectors';
-import { cupboardFeature } from '../../state/cupboard.reducer';
 import { CrateFront } from './crate-front';
 import { JobList } from './job-list';
 import { shelfItems } from './shelf-items';
-import { countText } from '@trug/core/quantity/count-text';
+import { countText } from '@trug/core/matter/quantity/count-text';
+import { appFeature } from '../../state/app.reducer';
+import { BatchPageActions } from '../../state/batches.actions';
+import { vesselsFeature } from '../../state/vessels.reducer';
 
 /** Home: the maker's vessels on a plank, drawn to scale, and what is due. */
 @Component({
@@ -24,8 +25,8 @@ export class Shelf {
   private readonly store = inject(Store);
   private readonly units = inject(Units);
   private readonly views = this.store.selectSignal(selectBatchViews);
-  private readonly vessels = this.store.selectSignal(cupboardFeature.selectVesselById);
-  private readonly now = this.store.selectSignal(cupboardFeature.selectNow);
+  private readonly vessels = this.store.selectSignal(vesselsFeature.selectVesselById);
+  private readonly now = this.store.selectSignal(appFeature.selectNow);
   protected readonly items = computed(() => shelfItems(this.views(), this.vessels(), this.now(), this.units));
   protected readonly summary = computed(() => {
     const full = this.items().filter((item) => item.vessels.length > 0);

@@ -3,16 +3,15 @@ import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Liquid } from '@trug/core';
-import { FOAM_ROOM_FRACTION } from '@trug/core/rack/headspace';
-import { injectBatchView } from '../../shared/batch-of-page';
-import { createBatchDraft } from '../../shared/draft';
-import { EntryWriter } from '../../shared/entry-writer';
-import { selectFreeVessels } from '../../shared/free-vessels';
-import { LarderWriter } from '../../shared/larder-writer';
-import { newId } from '../../shared/new-id';
-import { Units } from '../../shared/units/units';
-import { cupboardFeature } from '../../state/cupboard.reducer';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { FOAM_ROOM_FRACTION } from '@trug/core/finish/rack/headspace';
+import { injectBatchView } from '../../state/batch-of-page';
+import { createBatchDraft } from '../../writing/draft';
+import { selectFreeVessels } from '../../state/free-vessels';
+import { newId } from '../../browser/new-id';
+import { Units } from '../../units/units';
+import { SaidPipe } from '../../units/said.pipe';
+import { vesselsFeature } from '../../state/vessels.reducer';
+import { LogWriter } from '../../writing/log-writer';
 
 /** A trial jar goes on working: it leaves room for foam. */
 const FULL = 1 - FOAM_ROOM_FRACTION;
@@ -92,14 +91,13 @@ const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without s
 })
 export class SplitPage {
   private readonly store = inject(Store);
-  private readonly writer = inject(EntryWriter);
-  private readonly larder = inject(LarderWriter);
+  private readonly writer = inject(LogWriter);
   private readonly router = inject(Router);
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   protected readonly free = this.store.selectSignal(selectFreeVessels);
-  private readonly byId = this.store.selectSignal(cupboardFeature.selectVesselById);
+  private readonly byId = this.store.selectSignal(vesselsFeature.selectVesselById);
   protected readonly draft = createBatchDraft('split', { change: CHANGES[0] as string, picked: '' });
   protected readonly changes = CHANGES;
   protected readonly full = FULL;
@@ -157,7 +155,8 @@ export class SplitPage {
         note: this.draft.fields().change,
       });
     });
-    const refused = await this.larder.pour({ batches: siblings.map((s) => s.batch), entries: [out, ...begun] });
+    const names = siblings.map((s) => s.batch.name).join(', ');
+    const { refused } = await this.writer.file({ batches: siblings.map((s) => s.batch), entries: [out, ...begun] }, `Split off: ${names}.`);
     this.refusal.set(refused);
     if (refused !== null) return;
     this.draft.forget();

@@ -1,4 +1,4 @@
-import { replay } from '@trug/core/log/replay';
+import { replay } from '@trug/core/book/log/replay';
 import { PageHarness } from '../../../testing/page-harness';
 import { BATCH_ID, finishedLog, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
 import { StabilisePage } from './stabilise-page';

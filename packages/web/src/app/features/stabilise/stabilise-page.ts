@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { stabiliseDose } from '@trug/core/finish/stabilise-dose';
-import { NOT_STABILISED, whyNotStabilised, type NotStabilised } from '@trug/core/log/replay-sugar';
+import { stabiliseDose } from '@trug/core/finish/bottle/stabilise-dose';
+import { NOT_STABILISED, whyNotStabilised, type NotStabilised } from '@trug/core/book/log/replay-sugar';
 import type { Need } from '@trug/core';
-import { injectBatchView } from '../../shared/batch-of-page';
+import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
-import { EntryWriter } from '../../shared/entry-writer';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
-import { Units } from '../../shared/units/units';
+import { Units } from '../../units/units';
 import { Working } from '../../shared/working/working';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { SaidPipe } from '../../units/said.pipe';
+import { LogWriter } from '../../writing/log-writer';
 
 /** Where each thing that stands against it is seen to. */
 const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly verb: string }>> = {
@@ -78,7 +78,7 @@ const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly 
   styleUrl: '../malolactic/malolactic-page.scss',
 })
 export class StabilisePage {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);

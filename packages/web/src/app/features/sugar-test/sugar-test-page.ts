@@ -2,24 +2,25 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { attempt } from '@trug/core/errors/attempt';
-import { FORCED_FERMENT_STEPS, SUGAR_TEST_STEPS } from '@trug/core/finish/sugar-test-steps';
-import { fermentableGPerL } from '@trug/core/liquid/views';
-import { checkEntryAgainst } from '@trug/core/log/check-entry';
-import type { EntryPayloads, RawGravity, SugarTest } from '@trug/core/log/entry';
-import { hasFreshReading, sugarFound } from '@trug/core/log/replay-sugar';
-import { figure } from '@trug/core/worked/figures';
-import { injectBatchView } from '../../shared/batch-of-page';
+import { attempt } from '@trug/core/base/errors/attempt';
+import { FORCED_FERMENT_STEPS, SUGAR_TEST_STEPS } from '@trug/core/book/plan/sugar-test-steps';
+import { fermentableGPerL } from '@trug/core/matter/liquid/views';
+import { checkEntryAgainst } from '@trug/core/book/log/check-entry';
+import type { EntryPayloads, SugarTest } from '@trug/core/book/entry/entry';
+import type { RawGravity } from '@trug/core/matter/measure/raw-gravity';
+import { hasFreshReading, sugarFound } from '@trug/core/book/log/replay-sugar';
+import { figure } from '@trug/core/base/worked/figures';
+import { injectBatchView } from '../../state/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
-import { createBatchDraft } from '../../shared/draft';
-import { EntryWriter } from '../../shared/entry-writer';
+import { createBatchDraft } from '../../writing/draft';
 import { NumberField, numberOf } from '../../shared/field/number-field';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
-import { Units } from '../../shared/units/units';
-import { cupboardFeature } from '../../state/cupboard.reducer';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { Units } from '../../units/units';
+import { SaidPipe } from '../../units/said.pipe';
 import { usualGauge } from '../../shared/gauges';
-import { larderFeature } from '../../state/larder.reducer';
+import { instrumentsFeature } from '../../state/resources.reducer';
+import { settingsFeature } from '../../state/settings.reducer';
+import { LogWriter } from '../../writing/log-writer';
 
 /** Warmth of a sample that nobody measured: both readings of it were taken alike. */
 const SAMPLE_C = 20;
@@ -33,9 +34,9 @@ const SAMPLE_C = 20;
   styleUrl: '../malolactic/malolactic-page.scss',
 })
 export class SugarTestPage {
-  private readonly writer = inject(EntryWriter);
-  private readonly settings = inject(Store).selectSignal(cupboardFeature.selectSettings);
-  private readonly instruments = inject(Store).selectSignal(larderFeature.selectInstruments);
+  private readonly writer = inject(LogWriter);
+  private readonly settings = inject(Store).selectSignal(settingsFeature.selectSettings);
+  private readonly instruments = inject(Store).selectSignal(instrumentsFeature.selectAll);
   /** The maker's own hydrometer, with what its last check found. */
   private readonly gauge = computed(() => usualGauge(this.instruments(), this.settings(), 'hydrometer'));
   protected readonly units = inject(Units);

@@ -4,13 +4,13 @@ import { MAT_DATE_LOCALE, provideNativeDateAdapter, type MatDateFormats } from '
 import { MatDatepicker, MatDatepickerInput, MatDatepickerToggle } from '@angular/material/datepicker';
 import { RouterLink } from '@angular/router';
 import type { Entry } from '@trug/core';
-import { describeEntry } from '@trug/core/log/describe-entry';
-import { effectiveEntries } from '@trug/core/log/effective-entries';
-import { momentIn } from '@trug/core/quantity/zone';
-import { injectBatchView } from '../../shared/batch-of-page';
-import { EntryWriter } from '../../shared/entry-writer';
-import { Units } from '../../shared/units/units';
-import { SaidPipe } from '../../shared/units/said.pipe';
+import { describeEntry } from '@trug/core/book/log/describe-entry';
+import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
+import { momentIn } from '@trug/core/matter/quantity/zone';
+import { injectBatchView } from '../../state/batch-of-page';
+import { Units } from '../../units/units';
+import { SaidPipe } from '../../units/said.pipe';
+import { LogWriter } from '../../writing/log-writer';
 
 const DAYS: MatDateFormats = {
   parse: { dateInput: null },
@@ -79,7 +79,7 @@ const HOUR = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/;
   `,
 })
 export class WhenPage {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   readonly entryId = input.required<string>();

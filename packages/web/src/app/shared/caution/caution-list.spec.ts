@@ -3,11 +3,11 @@ import { TestBed } from '@angular/core/testing';
 import { provideMockStore } from '@ngrx/store/testing';
 import { DEFAULT_SETTINGS, type VersionedSettings } from '@trug/contract/plain';
 import type { Caution } from '@trug/core';
-import { caution } from '@trug/core/cautions/catalogue';
+import { caution } from '@trug/core/base/cautions/catalogue';
 import { acknowledges, CautionList } from './caution-list';
 
 async function render(cautions: readonly Caution[], settings: Partial<VersionedSettings> = {}): Promise<HTMLElement> {
-  const store = provideMockStore({ initialState: { cupboard: { settings: { ...DEFAULT_SETTINGS, ...settings } } } });
+  const store = provideMockStore({ initialState: { settings: { settings: { ...DEFAULT_SETTINGS, ...settings } } } });
   TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), store] });
   const fixture = TestBed.createComponent(CautionList);
   fixture.componentRef.setInput('cautions', cautions);

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { CAUTION_FOOTING, type Caution } from '@trug/core/cautions/caution';
-import { SaidPipe } from '../units/said.pipe';
+import { CAUTION_FOOTING, type Caution } from '@trug/core/base/cautions/caution';
+import { SaidPipe } from '../../units/said.pipe';
 
 /** The words a maker types to acknowledge a danger. */
 export const ACKNOWLEDGE_WORDS = 'I understand';

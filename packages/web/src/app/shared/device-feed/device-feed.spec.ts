@@ -1,10 +1,10 @@
+import { provideTrugState } from '../../state/provide-state';
+import { ResourceApiActions } from '../../state/resources.actions';
 import { provideHttpClient } from '@angular/common/http';
+import { provideStore, Store } from '@ngrx/store';
 import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { provideState, provideStore, Store } from '@ngrx/store';
-import { LarderApiActions } from '../../state/larder.actions';
-import { larderFeature } from '../../state/larder.reducer';
 import { sampleInstrument } from '../../../testing/sample-instrument';
 import { until } from '../../../testing/until';
 import { DeviceFeed } from './device-feed';
@@ -36,7 +36,7 @@ beforeEach(() => {
   Object.assign(globalThis, { EventSource: MadeStream });
   MadeStream.last = null;
   TestBed.configureTestingModule({
-    providers: [provideZonelessChangeDetection(), provideHttpClient(), provideHttpClientTesting(), provideStore(), provideState(larderFeature), DeviceFeed],
+    providers: [provideZonelessChangeDetection(), provideHttpClient(), provideHttpClientTesting(), provideStore(), ...provideTrugState(), DeviceFeed],
   });
   feed = TestBed.inject(DeviceFeed);
   http = TestBed.inject(HttpTestingController);
@@ -44,7 +44,7 @@ beforeEach(() => {
 
 function withFloat(): void {
   const instrument = sampleInstrument({ kind: 'floating-hydrometer', posts: true });
-  TestBed.inject(Store).dispatch(LarderApiActions.cardStored({ sent: { shelf: 'instruments', card: instrument }, card: instrument }));
+  TestBed.inject(Store).dispatch(ResourceApiActions.resourceStored({ sent: { of: 'instruments', resource: instrument }, resource: instrument }));
 }
 
 describe('DeviceFeed', () => {

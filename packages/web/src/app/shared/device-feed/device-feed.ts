@@ -2,10 +2,10 @@ import { HttpClient } from '@angular/common/http';
 import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { API_PATHS, type DeviceColumns } from '@trug/contract/plain';
-import { joinSeries, type DeviceSeries } from '@trug/core/device/device-tracks';
+import { joinSeries, type DeviceSeries } from '@trug/core/book/device/device-tracks';
 import { firstValueFrom } from 'rxjs';
-import { problemOf } from '../../state/cellarbook.api';
-import { larderFeature } from '../../state/larder.reducer';
+import { instrumentsFeature } from '../../state/resources.reducer';
+import { problemOf } from '../../state/trug-api';
 
 /** What changes less often than this is worth a new forecast, ms. */
 const SETTLED_MS = 1500;
@@ -22,7 +22,7 @@ function isColumns(value: unknown): value is DeviceColumns {
 @Injectable()
 export class DeviceFeed {
   private readonly http = inject(HttpClient);
-  private readonly instruments = inject(Store).selectSignal(larderFeature.selectInstruments);
+  private readonly instruments = inject(Store).selectSignal(instrumentsFeature.selectAll);
   private readonly batchId = signal<string | null>(null);
   private readonly bySender = signal<ReadonlyMap<string, DeviceSeries>>(new Map());
   private readonly wanted = computed(() => (this.instruments().some((i) => i.posts) ? this.batchId() : null));

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
-import { attempt, type Attempt } from '@trug/core/errors/attempt';
+import { attempt, type Attempt } from '@trug/core/base/errors/attempt';
 import { firstRefusal } from './quantity-field';
-import { parseFigure, type TypedFigureId } from '@trug/core/quantity/typed-figures';
+import { parseFigure, type TypedFigureId } from '@trug/core/matter/typed/typed-figures';
 
 let made = 0;
 

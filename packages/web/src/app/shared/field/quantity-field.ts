@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
 import type { Dimension, ParsedQuantity, UnitId } from '@trug/core';
-import { attempt, type Attempt } from '@trug/core/errors/attempt';
-import { Units, type ReadingHints } from '../units/units';
+import { attempt, type Attempt } from '@trug/core/base/errors/attempt';
+import { Units, type ReadingHints } from '../../units/units';
 
 const COUNTED: ReadonlySet<UnitId> = new Set(['tsp', 'tbsp', 'cup', 'tablet', 'lemon', 'tea-bag', 'drop']);
 

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { SupplyUse } from '@trug/core';
-import { supplyFor, type Need } from '@trug/core/cupboard/supply-for';
-import { cupboardFeature } from '../../state/cupboard.reducer';
+import { supplyFor, type Need } from '@trug/core/book/cupboard/supply-for';
 import { selectSuppliesLeft } from '../../state/supplies.selectors';
-import { Units } from '../units/units';
+import { Units } from '../../units/units';
 import { supplyAmount } from './supply-words';
+import { appFeature } from '../../state/app.reducer';
 
 /** A tick that takes what goes in out of the cupboard; nothing where the cupboard has none of it. */
 @Component({
@@ -38,7 +38,7 @@ import { supplyAmount } from './supply-words';
 export class SupplyTake {
   private readonly units = inject(Units);
   private readonly supplies = inject(Store).selectSignal(selectSuppliesLeft);
-  private readonly now = inject(Store).selectSignal(cupboardFeature.selectNow);
+  private readonly now = inject(Store).selectSignal(appFeature.selectNow);
   readonly needs = input.required<readonly Need[]>();
   readonly taken = model(true);
   protected readonly found = computed(() =>

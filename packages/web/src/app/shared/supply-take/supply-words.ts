@@ -1,5 +1,5 @@
 import type { SupplyDto } from '@trug/contract/plain';
-import type { Units } from '../units/units';
+import type { Units } from '../../units/units';
 
 /** An amount of a supply in words, such as "2 packets of 5 g". */
 export function supplyAmount({ amount, unit, packetG }: Pick<SupplyDto, 'amount' | 'unit' | 'packetG'>, units: Units): string {

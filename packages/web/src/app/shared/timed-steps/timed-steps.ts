@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, signal } from '@angular/core';
 import type { TimedPlan } from '@trug/core';
 import type { BatchView } from '../../state/batch-views.selectors';
-import { EntryWriter } from '../entry-writer';
-import { Units } from '../units/units';
+import { Units } from '../../units/units';
 import { waitText } from './wait-text';
-import { SaidPipe } from '../units/said.pipe';
+import { SaidPipe } from '../../units/said.pipe';
+import { LogWriter } from '../../writing/log-writer';
 
 /** A step as it is listed: what to do, and how long until the next. */
 export interface TimedStep {
@@ -40,7 +40,7 @@ const TICK_MS = 20_000;
   styleUrl: './timed-steps.scss',
 })
 export class TimedSteps {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   private readonly units = inject(Units);
   readonly view = input.required<BatchView>();
   readonly plan = input.required<TimedPlan>();

@@ -1,4 +1,4 @@
-import { countText } from '@trug/core/quantity/count-text';
+import { countText } from '@trug/core/matter/quantity/count-text';
 
 /**
  * A wait in the unit people would say it in.

@@ -1,6 +1,6 @@
 import type { BatchState } from '@trug/core';
-import { isWorking, type Verdict } from '@trug/core/ferment/verdict';
-import { daysBetween } from '@trug/core/quantity/days';
+import { isWorking, type Verdict } from '@trug/core/ferment/verdict/verdict';
+import { daysBetween } from '@trug/core/matter/quantity/days';
 import type { DrinkLook } from './vessel';
 
 /** How fast a drink clears once it rests, and how deep its lees lie. @source our estimate, for drawing only */

@@ -1,6 +1,6 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { correctHydrometer } from '@trug/core/measure/correct-hydrometer';
+import { correctHydrometer } from '@trug/core/matter/measure/correct-hydrometer';
 import { Icon } from '../icon/icon';
 import { Tape } from '../tape/tape';
 import { Working } from './working';

@@ -1,11 +1,11 @@
 import { PageHarness } from '../../../../testing/page-harness';
-import { dayText } from '@trug/core/quantity/days';
+import { dayText } from '@trug/core/matter/quantity/days';
 import { filled, finishedLog, pitched, reading, sampleBatch, sampleView, dayAt } from '../../../../testing/sample-batch';
 import { curveDrawing } from '../curve/curve-geometry';
 import { BatchPage } from '../batch-page';
 import { runForecastTask, type ForecastTask } from './forecast-task';
-import { gravityOf } from '@trug/core/liquid/views';
-import { forecastInputOf } from '@trug/core/log/forecast-of';
+import { gravityOf } from '@trug/core/matter/liquid/views';
+import { forecastInputOf } from '@trug/core/book/outlook/forecast-of';
 import { BATCH_ID } from '../../../../testing/sample-batch';
 
 const working = [filled(), pitched(), reading(3, 1.041), reading(6, 1.026)];

@@ -1,21 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, output, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { DeviceReading, Forecast } from '@trug/core';
-import { feedOf, usualFeedG, type WeighedFeed } from '@trug/core/adjust/feed';
-import { NUTRIENTS } from '@trug/core/adjust/nutrient-plan';
-import { attempt } from '@trug/core/errors/attempt';
-import { isAtRest, type FermentStatus } from '@trug/core/ferment/verdict';
-import { forecastWords } from '@trug/core/forecast/forecast-words';
-import { fermentedShare } from '@trug/core/liquid/views';
-import { forecastInputOf, pastFermentOf, type WhatIf } from '@trug/core/log/forecast-of';
+import { feedOf, usualFeedG, type WeighedFeed } from '@trug/core/juice/adjust/feed';
+import { NUTRIENTS } from '@trug/core/juice/adjust/nutrient-plan';
+import { attempt } from '@trug/core/base/errors/attempt';
+import { isAtRest, type FermentStatus } from '@trug/core/ferment/verdict/verdict';
+import { forecastWords } from '@trug/core/ferment/forecast/forecast-words';
+import { fermentedShare } from '@trug/core/matter/liquid/views';
+import { forecastInputOf, pastFermentOf, type WhatIf } from '@trug/core/book/outlook/forecast-of';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
-import { Units } from '../../../shared/units/units';
+import { Units } from '../../../units/units';
 import { Working } from '../../../shared/working/working';
 import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
-import { larderFeature } from '../../../state/larder.reducer';
 import { selectSuppliesLeft } from '../../../state/supplies.selectors';
 import { ForecastRunner } from './forecast-runner';
-import { SaidPipe } from '../../../shared/units/said.pipe';
+import { SaidPipe } from '../../../units/said.pipe';
+import { placesFeature } from '../../../state/resources.reducer';
 
 /** The latest batches a pace is learned from. */
 const PAST_BATCHES = 4;
@@ -37,7 +37,7 @@ export class Ahead {
   private readonly runner = inject(ForecastRunner);
   private readonly views = inject(Store).selectSignal(selectBatchViews);
   private readonly supplies = inject(Store).selectSignal(selectSuppliesLeft);
-  private readonly places = inject(Store).selectSignal(larderFeature.selectPlaces);
+  private readonly places = inject(Store).selectSignal(placesFeature.selectAll);
   readonly view = input.required<BatchView>();
   readonly now = input.required<string>();
   /** What a device says besides the readings off glass. */

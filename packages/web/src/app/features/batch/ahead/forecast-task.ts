@@ -1,5 +1,5 @@
 import type { Forecast, ForecastQuestion, PastFerment, Worked } from '@trug/core';
-import { forecast, forecastInParts } from '@trug/core/forecast/forecast';
+import { forecast, forecastInParts } from '@trug/core/ferment/forecast/forecast';
 
 /** What the page asks: the batch as it stands, what it could become, and the maker's earlier batches with the same yeast. */
 export interface ForecastTask {

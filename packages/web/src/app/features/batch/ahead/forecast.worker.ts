@@ -1,5 +1,5 @@
 /// <reference lib="webworker" />
-import { attempt } from '@trug/core/errors/attempt';
+import { attempt } from '@trug/core/base/errors/attempt';
 import { runForecastTask, type ForecastTask } from './forecast-task';
 
 addEventListener('message', ({ data }: MessageEvent<ForecastTask>) => {

@@ -1,16 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
-import { roomGasL } from '@trug/core/care/room-gas';
-import { careNotes } from '@trug/core/care/care-notes';
-import { caution } from '@trug/core/cautions/catalogue';
-import { isAtRest } from '@trug/core/ferment/verdict';
-import { VENTS, type Vent } from '@trug/core/log/entry-choices';
+import { roomGasL } from '@trug/core/book/care/room-gas';
+import { careNotes } from '@trug/core/book/care/care-notes';
+import { caution } from '@trug/core/base/cautions/catalogue';
+import { isAtRest } from '@trug/core/ferment/verdict/verdict';
+import { VENTS, type Vent } from '@trug/core/book/entry/entry-choices';
 import { CautionList } from '../../../shared/caution/caution-list';
-import { EntryWriter } from '../../../shared/entry-writer';
 import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
-import { cupboardFeature } from '../../../state/cupboard.reducer';
-import { SaidPipe } from '../../../shared/units/said.pipe';
+import { SaidPipe } from '../../../units/said.pipe';
+import { vesselsFeature } from '../../../state/vessels.reducer';
+import { LogWriter } from '../../../writing/log-writer';
 
 const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube: 'a blow-off tube', 'loose-cap': 'a loosened cap' };
 
@@ -95,9 +95,9 @@ const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube
   `,
 })
 export class Care {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   private readonly views = inject(Store).selectSignal(selectBatchViews);
-  private readonly vessels = inject(Store).selectSignal(cupboardFeature.selectVessels);
+  private readonly vessels = inject(Store).selectSignal(vesselsFeature.selectAll);
   readonly view = input.required<BatchView>();
   readonly now = input.required<string>();
   protected readonly refusal = signal<string | null>(null);

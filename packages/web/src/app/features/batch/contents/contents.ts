@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { BatchState } from '@trug/core';
-import { phOf, taOf } from '@trug/core/liquid/acid-chemistry';
-import { fermentFraction } from '@trug/core/liquid/ferment-to';
-import { yeastAcid, type Band } from '@trug/core/liquid/malic-band';
-import { cartonPlusMinus } from '@trug/core/log/correct-gravity';
-import { yeastById } from '@trug/core/reference/yeast-kinds';
-import { fermentableGPerL, fermentedShare, gravityOf, sweetnessGPerL } from '@trug/core/liquid/views';
-import { figure } from '@trug/core/worked/figures';
-import { Units } from '../../../shared/units/units';
+import { phOf, taOf } from '@trug/core/matter/liquid/acid-chemistry';
+import { fermentFraction } from '@trug/core/matter/liquid/ferment-to';
+import { yeastAcid, type Band } from '@trug/core/matter/liquid/malic-band';
+import { cartonPlusMinus } from '@trug/core/matter/measure/correct-gravity';
+import { yeastById } from '@trug/core/base/reference/yeast-kinds';
+import { fermentableGPerL, fermentedShare, gravityOf, sweetnessGPerL } from '@trug/core/matter/liquid/views';
+import { figure } from '@trug/core/base/worked/figures';
+import { Units } from '../../../units/units';
 
 /** What is in it: the liquid as the sums have it, each figure with its unit. */
 @Component({

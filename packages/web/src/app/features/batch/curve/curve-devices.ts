@@ -1,5 +1,5 @@
 import type { DeviceGravity } from '@trug/core';
-import { thinOut } from '@trug/core/device/thin-out';
+import { thinOut } from '@trug/core/book/device/thin-out';
 import { line } from 'd3-shape';
 
 /** A device's gravity as drawn: everything it sent as a faint trace, the smoothed line over it. */

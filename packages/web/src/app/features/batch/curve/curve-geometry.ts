@@ -1,5 +1,5 @@
 import type { BatchState, BandDay, DeviceGravity, Entry, Forecast } from '@trug/core';
-import { DAY_MS } from '@trug/core/quantity/days';
+import { DAY_MS } from '@trug/core/matter/quantity/days';
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { deviceDrawings, type DeviceDrawing } from './curve-devices';

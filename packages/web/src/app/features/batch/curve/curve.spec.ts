@@ -1,6 +1,6 @@
 import type { DeviceGravity } from '@trug/core';
-import { dayText } from '@trug/core/quantity/days';
-import { DAY_MS } from '@trug/core/quantity/days';
+import { dayText } from '@trug/core/matter/quantity/days';
+import { DAY_MS } from '@trug/core/matter/quantity/days';
 import { dayAt, filled, pitched, reading, sampleView } from '../../../../testing/sample-batch';
 import { curveDrawing, type CurveData } from './curve-geometry';
 import { spanAfterKey, spanBetween } from './curve-zoom';

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { DeviceGravity, Forecast } from '@trug/core';
-import { gravityOf } from '@trug/core/liquid/views';
-import { effectiveEntries } from '@trug/core/log/effective-entries';
-import { injectNarrow } from '../../../shared/narrow';
-import { Units } from '../../../shared/units/units';
+import { gravityOf } from '@trug/core/matter/liquid/views';
+import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
+import { injectNarrow } from '../../../browser/narrow';
+import { Units } from '../../../units/units';
 import type { BatchView } from '../../../state/batch-views.selectors';
 import { curveDrawing } from './curve-geometry';
 import { spanAfterKey, spanBetween, type TimeSpan } from './curve-zoom';

@@ -1,5 +1,5 @@
-import { gravityOf } from '@trug/core/liquid/views';
-import { daysBetween } from '@trug/core/quantity/days';
+import { gravityOf } from '@trug/core/matter/liquid/views';
+import { daysBetween } from '@trug/core/matter/quantity/days';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import type { BatchView } from '../../../state/batch-views.selectors';

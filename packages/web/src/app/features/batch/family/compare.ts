@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { gravityText } from '@trug/core/worked/figures';
-import { injectNarrow } from '../../../shared/narrow';
+import { gravityText } from '@trug/core/base/worked/figures';
+import { injectNarrow } from '../../../browser/narrow';
 import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
 import { comparedFalls, compareDrawing, COMPARE_PHONE_SIZE, COMPARE_SIZE } from './compare-lines';
 

@@ -1,11 +1,11 @@
-import { STATUS_WORDS } from '@trug/core/ferment/verdict';
-import { phOf, taOf } from '@trug/core/liquid/acid-chemistry';
-import { dryAbvOf } from '@trug/core/liquid/views';
+import { STATUS_WORDS } from '@trug/core/ferment/verdict/verdict';
+import { phOf, taOf } from '@trug/core/matter/liquid/acid-chemistry';
+import { dryAbvOf } from '@trug/core/matter/liquid/views';
 import type { StrengthSchool } from '@trug/core';
-import { strengthOf } from '@trug/core/measure/strength-of';
-import { dayText } from '@trug/core/quantity/days';
-import { yeastById } from '@trug/core/reference/yeast-kinds';
-import { figure, gravityText } from '@trug/core/worked/figures';
+import { strengthOf } from '@trug/core/matter/measure/strength-of';
+import { dayText } from '@trug/core/matter/quantity/days';
+import { yeastById } from '@trug/core/base/reference/yeast-kinds';
+import { figure, gravityText } from '@trug/core/base/worked/figures';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
 /** Where a batch came from, or what came from it. */

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { Units } from '../../../shared/units/units';
+import { Units } from '../../../units/units';
 import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
 import { Compare } from './compare';
 import { familyOf } from './family-members';

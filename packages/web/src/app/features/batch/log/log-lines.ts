@@ -1,7 +1,7 @@
 import type { Entry, UnitPreferences } from '@trug/core';
-import { describeEntry } from '@trug/core/log/describe-entry';
-import { effectiveEntries } from '@trug/core/log/effective-entries';
-import type { Units } from '../../../shared/units/units';
+import { describeEntry } from '@trug/core/book/log/describe-entry';
+import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
+import type { Units } from '../../../units/units';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
 /** One line of a log as shown. */

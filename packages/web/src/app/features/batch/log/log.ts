@@ -1,10 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { EntryWriter } from '../../../shared/entry-writer';
-import { strikeOut } from '../../../shared/strike-out';
-import { Units } from '../../../shared/units/units';
+import { Units } from '../../../units/units';
 import type { BatchView } from '../../../state/batch-views.selectors';
 import { logLines, type LogLine } from './log-lines';
+import { LogWriter } from '../../../writing/log-writer';
 
 /** Every entry of a batch, newest first; a correction keeps what was there before. */
 @Component({
@@ -61,6 +60,8 @@ import { logLines, type LogLine } from './log-lines';
                 >Its day</a
               >
               <button class="link" type="button" (click)="strike(line)" [attr.aria-label]="'Strike out ' + line.lead + ' of ' + line.day">Strike out</button>
+            } @else {
+              <button class="link" type="button" (click)="putBack(line)" [attr.aria-label]="'Put back ' + line.lead + ' of ' + line.day">Put back</button>
             }
           </span>
         </li>
@@ -123,14 +124,18 @@ import { logLines, type LogLine } from './log-lines';
   `,
 })
 export class Log {
-  private readonly writer = inject(EntryWriter);
+  private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
   readonly view = input.required<BatchView>();
   protected readonly lines = computed(() => logLines(this.view(), this.units));
 
   protected strike(line: LogLine): void {
     const entry = this.view().log.find((e) => e.id === line.id);
-    if (!entry) return;
-    void this.writer.file([strikeOut(entry, 'struck out', this.writer.now())], `${line.lead} is struck out. It stays in the log.`);
+    if (entry) void this.writer.strikeOut(entry, `${line.lead} is struck out. It stays in the log.`);
+  }
+
+  protected putBack(line: LogLine): void {
+    const entry = this.view().log.find((e) => e.id === line.id);
+    if (entry) void this.writer.putBack(entry, `${line.lead} is back.`);
   }
 }

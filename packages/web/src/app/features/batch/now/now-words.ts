@@ -1,8 +1,8 @@
-import { fizzWord } from '@trug/core/bottle/fizz-levels';
-import { isAtRest, type Evidence } from '@trug/core/ferment/verdict';
-import { restartOutcomeOf } from '@trug/core/log/restart-of';
-import { dayText, instantMs } from '@trug/core/quantity/days';
-import { hourIn } from '@trug/core/quantity/zone';
+import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
+import { isAtRest, type Evidence } from '@trug/core/ferment/verdict/verdict';
+import { restartOutcomeOf } from '@trug/core/book/outlook/restart-of';
+import { dayText, instantMs } from '@trug/core/matter/quantity/days';
+import { hourIn } from '@trug/core/matter/quantity/zone';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
 /** What the Now panel says: one sentence, what it rests on, and the one thing to do. */

@@ -5,7 +5,7 @@ import { Icon, type IconName } from '../../../shared/icon/icon';
 import { Working } from '../../../shared/working/working';
 import type { BatchView } from '../../../state/batch-views.selectors';
 import { nowWords } from './now-words';
-import { SaidPipe } from '../../../shared/units/said.pipe';
+import { SaidPipe } from '../../../units/said.pipe';
 
 const MARKS: Readonly<Record<Evidence['speaks'], { readonly icon: IconName; readonly word: string }>> = {
   for: { icon: 'yes', word: 'speaks for it: ' },

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import type { PathStop } from '@trug/core/plan/path-stops';
+import type { PathStop } from '@trug/core/book/plan/path-stops';
 
 /** The garden line of a batch: nine stops, a solid line behind and a dotted one ahead. */
 @Component({

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import type { BlendAim, BlendTargets, ReachAxis, ReachPoint } from '@trug/core';
-import { LIMITS } from '@trug/core/errors/limits';
-import { gravityText } from '@trug/core/worked/figures';
+import { LIMITS } from '@trug/core/base/errors/limits';
+import { gravityText } from '@trug/core/base/worked/figures';
 import { plainNumber } from '../../../shared/field/plain-number';
 import { readQuantity } from '../../../shared/field/quantity-field';
-import { Units } from '../../../shared/units/units';
+import { Units } from '../../../units/units';
 import { AXES } from './reach-geometry';
 
 /** What each figure may be asked to be. @source our estimates of what fruit and cider can have */

@@ -1,6 +1,6 @@
-import { parsed } from '../../../shared/stored';
+import { parsed } from '../../../browser/stored';
 import type { ReachAxis } from '@trug/core';
-import { BLEND_AIMS, type BlendAim, type BlendTargets } from '@trug/core/blend/blend-types';
+import { BLEND_AIMS, type BlendAim, type BlendTargets } from '@trug/core/juice/blend/blend-types';
 
 /** What the bench keeps of a visit: everything as text, as it was typed. */
 export const BENCH_DRAFT = {

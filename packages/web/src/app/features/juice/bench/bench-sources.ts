@@ -1,7 +1,7 @@
 import { createSelector } from '@ngrx/store';
 import type { JuiceDoubt, Liquid, VesselFill } from '@trug/core';
-import { provesFinished } from '@trug/core/ferment/verdict';
-import { dayText } from '@trug/core/quantity/days';
+import { provesFinished } from '@trug/core/ferment/verdict/verdict';
+import { dayText } from '@trug/core/matter/quantity/days';
 import { selectBatchViews, selectZone } from '../../../state/batch-views.selectors';
 import { selectJuicesInHand } from '../juices-in-hand';
 

@@ -1,7 +1,6 @@
-import { taOf } from '@trug/core/liquid/acid-chemistry';
+import { taOf } from '@trug/core/matter/liquid/acid-chemistry';
 import { PageHarness, type PageSetting } from '../../../../testing/page-harness';
 import { sampleJuice } from '../../../../testing/sample-juice';
-import { LarderPageActions } from '../../../state/larder.actions';
 import { BlendBench } from './blend-bench';
 
 const russet = sampleJuice();
@@ -48,9 +47,9 @@ describe('BlendBench', () => {
     await page.type('batchName', 'Autumn');
     await page.type('juiceTemp', '14 C');
     await page.submit();
-    const [sent] = page.sent<ReturnType<typeof LarderPageActions.pourMade>>(LarderPageActions.pourMade.type);
-    const entry = sent?.pour.entries[0];
-    expect(sent?.pour.batches[0]).toMatchObject({ name: 'Autumn' });
+    const [sent] = page.filed();
+    const entry = sent?.entries[0];
+    expect(sent?.batches[0]).toMatchObject({ name: 'Autumn' });
     if (entry?.kind !== 'blended') throw new Error('nothing was poured');
     const { parts, vessels, tempC } = entry.payload;
     expect(parts.reduce((sum, p) => sum + p.liquid.volumeL, 0)).toBeCloseTo(20, 6);
@@ -68,7 +67,7 @@ describe('BlendBench', () => {
     await page.submit();
     expect(page.text('[role=alert]')).toContain('Choose vessels that hold all of it');
     expect(page.value('batchName')).toBe('Autumn');
-    expect(page.sent(LarderPageActions.pourMade.type)).toEqual([]);
+    expect(page.filed()).toEqual([]);
   });
   it('loses no step of the keys, however quick they come', async () => {
     const page = await open();

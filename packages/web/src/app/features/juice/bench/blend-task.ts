@@ -1,7 +1,7 @@
 import type { Blend, BlendInput, Worked } from '@trug/core';
-import { reachableRegion, type ReachAxis, type ReachPoint } from '@trug/core/blend/reachable-region';
-import { solveBlend } from '@trug/core/blend/solve-blend';
-import { attempt } from '@trug/core/errors/attempt';
+import { reachableRegion, type ReachAxis, type ReachPoint } from '@trug/core/juice/blend/reachable-region';
+import { solveBlend } from '@trug/core/juice/blend/solve-blend';
+import { attempt } from '@trug/core/base/errors/attempt';
 
 /** What the bench asks: the best blend, and when the juices changed, the outline of all of them. */
 export interface BlendTask {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { QuantityField } from '../../../shared/field/quantity-field';
-import { Units } from '../../../shared/units/units';
+import { Units } from '../../../units/units';
 import type { BenchSource } from './bench-sources';
 import { limitsOf, type TypedLimits } from './limits-draft';
 

@@ -1,6 +1,6 @@
-import { parsed } from '../../../shared/stored';
+import { parsed } from '../../../browser/stored';
 import { readQuantity } from '../../../shared/field/quantity-field';
-import type { Units } from '../../../shared/units/units';
+import type { Units } from '../../../units/units';
 
 /** Least and most by juice, as typed. */
 export type TypedLimits = Readonly<Record<string, { readonly least: string; readonly most: string }>>;

@@ -1,6 +1,6 @@
 import type { BlendPart } from '@trug/core';
-import type { Act } from '../../../shared/entry-writer';
 import type { BenchSource } from './bench-sources';
+import { type Act } from '../../../writing/log-writer';
 
 /** A share of a source, as what is poured into. */
 export function partOf({ from, id, name, liquid, yeastId }: BenchSource, volumeL: number): BlendPart {

@@ -2,23 +2,22 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { FormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { METHODS } from '@trug/core/plan/method';
-import { fillEvenly } from '@trug/core/rack/fill-evenly';
-import { fitVessels } from '@trug/core/rack/fit-vessels';
-import { FOAM_ROOM_FRACTION } from '@trug/core/rack/headspace';
-import { EntryWriter } from '../../../shared/entry-writer';
+import { METHODS } from '@trug/core/book/plan/method';
+import { fillEvenly } from '@trug/core/finish/rack/fill-evenly';
+import { fitVessels } from '@trug/core/finish/rack/fit-vessels';
+import { FOAM_ROOM_FRACTION } from '@trug/core/finish/rack/headspace';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
-import { selectFreeVessels } from '../../../shared/free-vessels';
-import { LarderWriter } from '../../../shared/larder-writer';
-import type { Draft } from '../../../shared/draft';
-import { newId } from '../../../shared/new-id';
+import { selectFreeVessels } from '../../../state/free-vessels';
+import type { Draft } from '../../../writing/draft';
+import { newId } from '../../../browser/new-id';
 import { TAPES } from '@trug/contract/plain';
-import { Units } from '../../../shared/units/units';
-import { batchesFeature } from '../../../state/batches.reducer';
+import { Units } from '../../../units/units';
 import type { BENCH_DRAFT } from './bench-draft';
 import type { BenchSource } from './bench-sources';
 import { partOf, takenFrom } from './pour-acts';
-import { SaidPipe } from '../../../shared/units/said.pipe';
+import { SaidPipe } from '../../../units/said.pipe';
+import { batchesFeature } from '../../../state/batches.reducer';
+import { LogWriter } from '../../../writing/log-writer';
 
 /** Less than this is no difference in room, L. */
 const SPLASH_L = 0.05;
@@ -89,8 +88,7 @@ const SPLASH_L = 0.05;
 })
 export class PourPanel {
   private readonly store = inject(Store);
-  private readonly writer = inject(EntryWriter);
-  private readonly larder = inject(LarderWriter);
+  private readonly writer = inject(LogWriter);
   private readonly router = inject(Router);
   protected readonly units = inject(Units);
   readonly parts = input.required<readonly { readonly source: BenchSource; readonly volumeL: number }[]>();
@@ -167,10 +165,10 @@ export class PourPanel {
     const at = this.writer.now();
     const batch = { id: newId(), name, methodId: this.methodId(), tape: TAPES[this.count() % TAPES.length] ?? 'straw', startedAt: at };
     this.sending.set(true);
-    const { refused, body } = await this.larder.pourAs({
-      batches: [batch],
-      entries: this.entries(batch.id, name, temp?.ok === true ? temp.value.value : null),
-    });
+    const { refused, body } = await this.writer.file(
+      { batches: [batch], entries: this.entries(batch.id, name, temp?.ok === true ? temp.value.value : null) },
+      `${name} is poured.`,
+    );
     this.sending.set(false);
     this.refusal.set(refused);
     if (refused !== null) return;
@@ -179,7 +177,7 @@ export class PourPanel {
   }
 
   /** What leaves each cider, then what the new batch begins with. */
-  private entries(batchId: string, name: string, tempC: number | null): ReturnType<EntryWriter['entry']>[] {
+  private entries(batchId: string, name: string, tempC: number | null): ReturnType<LogWriter['entry']>[] {
     const why = `blended on ${this.units.day(this.writer.now())}`;
     const out = this.parts()
       .filter((p) => p.source.from === 'batch')

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, output } from '@angular/core';
 import type { ReachAxis, ReachPoint } from '@trug/core';
-import { gravityText } from '@trug/core/worked/figures';
+import { gravityText } from '@trug/core/base/worked/figures';
 import { AXES, BANDS, mapScales, outlinePath, placeLabels } from './reach-geometry';
 
 /** A juice on the map. */

@@ -1,13 +1,13 @@
 import type { StoredJuice } from '@trug/contract/plain';
 import type { Fruit, RawGravity, Worked } from '@trug/core';
-import { attempt } from '@trug/core/errors/attempt';
-import { LIMITS } from '@trug/core/errors/limits';
-import { JUICE_ORIGINS, type JuiceOrigin } from '@trug/core/juice/juice';
-import { ACID_EQUIVALENT_G, convertAcidity, titratableAcidity, type AcidityAs } from '@trug/core/measure/acidity';
-import { gravityFromCarton } from '@trug/core/measure/carton-gravity';
-import { parseFigure, type TypedFigureId } from '@trug/core/quantity/typed-figures';
-import { fruitById } from '@trug/core/reference/fruit-library';
-import { gravityText } from '@trug/core/worked/figures';
+import { attempt } from '@trug/core/base/errors/attempt';
+import { LIMITS } from '@trug/core/base/errors/limits';
+import { JUICE_ORIGINS, type JuiceOrigin } from '@trug/core/juice/fruit/juice';
+import { ACID_EQUIVALENT_G, convertAcidity, titratableAcidity, type AcidityAs } from '@trug/core/matter/measure/acidity';
+import { gravityFromCarton } from '@trug/core/matter/measure/carton-gravity';
+import { parseFigure, type TypedFigureId } from '@trug/core/matter/typed/typed-figures';
+import { fruitById } from '@trug/core/base/reference/fruit-library';
+import { gravityText } from '@trug/core/base/worked/figures';
 
 /** A juice as typed. */
 export const JUICE_FIELDS = {

@@ -4,29 +4,28 @@ import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { StoredJuice } from '@trug/contract/plain';
 import type { Caution, Step } from '@trug/core';
-import { caution } from '@trug/core/cautions/catalogue';
-import { attempt } from '@trug/core/errors/attempt';
-import { juiceInHand } from '@trug/core/juice/juice-in-hand';
-import { CLASS_WORDS, longAshtonClass } from '@trug/core/juice/long-ashton-class';
-import { correctHydrometer } from '@trug/core/measure/correct-hydrometer';
-import { FRUIT_LIBRARY } from '@trug/core/reference/fruit-library-data';
-import { figure, gravityText } from '@trug/core/worked/figures';
+import { caution } from '@trug/core/base/cautions/catalogue';
+import { attempt } from '@trug/core/base/errors/attempt';
+import { juiceInHand } from '@trug/core/juice/fruit/juice-in-hand';
+import { CLASS_WORDS, longAshtonClass } from '@trug/core/juice/fruit/long-ashton-class';
+import { correctHydrometer } from '@trug/core/matter/measure/correct-hydrometer';
+import { FRUIT_LIBRARY } from '@trug/core/base/reference/fruit-library-data';
+import { figure, gravityText } from '@trug/core/base/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
-import { createBatchDraft } from '../../../shared/draft';
-import { EntryWriter } from '../../../shared/entry-writer';
+import { createBatchDraft } from '../../../writing/draft';
 import { NumberField } from '../../../shared/field/number-field';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
-import { LarderWriter } from '../../../shared/larder-writer';
-import { newId } from '../../../shared/new-id';
+import { newId } from '../../../browser/new-id';
 import { TAPES } from '@trug/contract/plain';
-import { Units } from '../../../shared/units/units';
+import { Units } from '../../../units/units';
 import { Working } from '../../../shared/working/working';
-import { cupboardFeature } from '../../../state/cupboard.reducer';
-import { larderFeature } from '../../../state/larder.reducer';
 import { selectHeldJuices } from '../juices-in-hand';
 import { fieldsOf, fruitOf, JUICE_FIELDS, originOf, readJuice, untouched } from './juice-draft';
-import { SaidPipe } from '../../../shared/units/said.pipe';
+import { SaidPipe } from '../../../units/said.pipe';
 import { usualGauge } from '../../../shared/gauges';
+import { instrumentsFeature, juicesFeature } from '../../../state/resources.reducer';
+import { settingsFeature } from '../../../state/settings.reducer';
+import { LogWriter } from '../../../writing/log-writer';
 
 const ORIGINS = [
   { id: 'pressed', name: 'my own press' },
@@ -46,15 +45,14 @@ const ORIGINS = [
 })
 export class JuicePage {
   private readonly store = inject(Store);
-  private readonly writer = inject(EntryWriter);
-  private readonly larder = inject(LarderWriter);
+  private readonly writer = inject(LogWriter);
   private readonly router = inject(Router);
   protected readonly units = inject(Units);
   /** The juice to change; none for a new one. */
   readonly id = input('');
-  private readonly settings = this.store.selectSignal(cupboardFeature.selectSettings);
-  private readonly instruments = this.store.selectSignal(larderFeature.selectInstruments);
-  private readonly juices = this.store.selectSignal(larderFeature.selectJuices);
+  private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
+  private readonly instruments = this.store.selectSignal(instrumentsFeature.selectAll);
+  private readonly juices = this.store.selectSignal(juicesFeature.selectAll);
   private readonly held = this.store.selectSignal(selectHeldJuices);
   protected readonly origins = ORIGINS;
   protected readonly library = FRUIT_LIBRARY;
@@ -207,11 +205,12 @@ export class JuicePage {
       return;
     }
     const fresh = this.existing() === null;
-    const refused = await this.larder.save(
+    const { refused } = await this.writer.save(
       {
-        shelf: 'juices',
-        card: { ...this.card(), ...(fresh ? { id: newId(), madeAt: this.writer.now() } : this.strainedNow() ? { madeAt: this.writer.now() } : {}) },
+        of: 'juices',
+        resource: { ...this.card(), ...(fresh ? { id: newId(), madeAt: this.writer.now() } : this.strainedNow() ? { madeAt: this.writer.now() } : {}) },
       },
+      'The juice is kept.',
       this.draft.fields(),
     );
     this.refusal.set(refused);

@@ -2,21 +2,20 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { StoredJuice } from '@trug/contract/plain';
-import { EntryWriter } from '../../../shared/entry-writer';
-import { LarderWriter } from '../../../shared/larder-writer';
-import { longAshtonClass } from '@trug/core/juice/long-ashton-class';
-import { steepJob } from '@trug/core/juice/steep-plan';
-import { dryAbvOf } from '@trug/core/liquid/views';
-import { daysBetween } from '@trug/core/quantity/days';
-import { figure, gravityText } from '@trug/core/worked/figures';
+import { longAshtonClass } from '@trug/core/juice/fruit/long-ashton-class';
+import { steepJob } from '@trug/core/juice/fruit/steep-plan';
+import { dryAbvOf } from '@trug/core/matter/liquid/views';
+import { daysBetween } from '@trug/core/matter/quantity/days';
+import { figure, gravityText } from '@trug/core/base/worked/figures';
 import { Tape } from '../../../shared/tape/tape';
-import { Units } from '../../../shared/units/units';
-import { larderFeature } from '../../../state/larder.reducer';
+import { Units } from '../../../units/units';
 import { Cylinder } from '../cylinder/cylinder';
 import { juiceColour } from '../cylinder/juice-colour';
 import { selectHeldJuices, selectJuicesInHand } from '../juices-in-hand';
 import { SugarAcidTannin } from './sugar-acid-tannin';
-import { SaidPipe } from '../../../shared/units/said.pipe';
+import { SaidPipe } from '../../../units/said.pipe';
+import { juicesFeature } from '../../../state/resources.reducer';
+import { LogWriter } from '../../../writing/log-writer';
 
 const ORIGIN_WORDS = { pressed: 'pressed', bought: 'bought', mill: 'from the mill', concentrate: 'made up', steeped: 'strained' } as const;
 
@@ -30,12 +29,11 @@ const ORIGIN_WORDS = { pressed: 'pressed', bought: 'bought', mill: 'from the mil
 })
 export class JuicePlace {
   private readonly store = inject(Store);
-  private readonly writer = inject(EntryWriter);
-  private readonly larder = inject(LarderWriter);
+  private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
   protected readonly inHand = this.store.selectSignal(selectJuicesInHand);
   private readonly held = this.store.selectSignal(selectHeldJuices);
-  private readonly juices = this.store.selectSignal(larderFeature.selectJuices);
+  private readonly juices = this.store.selectSignal(juicesFeature.selectAll);
   protected readonly totalL = computed(() => this.inHand().reduce((sum, h) => sum + h.hand.leftL, 0));
   protected readonly tallestL = computed(() => Math.max(1, ...this.inHand().map((h) => h.hand.leftL)));
   protected readonly cards = computed(() =>
@@ -87,7 +85,12 @@ export class JuicePlace {
     const { steeping } = juice;
     if (steeping)
       this.refusal.set(
-        await this.larder.save({ shelf: 'juices', card: { ...juice, steeping: { ...steeping, stirredAt: [...steeping.stirredAt, this.writer.now()] } } }),
+        (
+          await this.writer.save(
+            { of: 'juices', resource: { ...juice, steeping: { ...steeping, stirredAt: [...steeping.stirredAt, this.writer.now()] } } },
+            `${juice.name} is stirred.`,
+          )
+        ).refused,
       );
   }
 }

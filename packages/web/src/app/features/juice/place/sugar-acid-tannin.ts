@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
-import { taOf } from '@trug/core/liquid/acid-chemistry';
-import { fermentableGPerL } from '@trug/core/liquid/views';
-import { solidsFromSg } from '@trug/core/measure/solids';
-import { FRUIT_LIBRARY } from '@trug/core/reference/fruit-library-data';
+import { taOf } from '@trug/core/matter/liquid/acid-chemistry';
+import { fermentableGPerL } from '@trug/core/matter/liquid/views';
+import { solidsFromSg } from '@trug/core/matter/density/solids';
+import { FRUIT_LIBRARY } from '@trug/core/base/reference/fruit-library-data';
 import { placeLabels } from '../bench/reach-geometry';
 import { juiceColour } from '../cylinder/juice-colour';
 import type { HeldJuice } from '../juices-in-hand';

@@ -3,28 +3,27 @@ import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { StoredJuice } from '@trug/contract/plain';
-import { caution } from '@trug/core/cautions/catalogue';
-import { attempt } from '@trug/core/errors/attempt';
-import { CONDITIONS, RIPENESS, type FruitLot, type Pressing, type PressRun } from '@trug/core/juice/juice';
-import { PRESSES } from '@trug/core/juice/presses';
-import { pressSums, yieldFromFruit, fruitForVolume } from '@trug/core/juice/yield';
-import { fruitById } from '@trug/core/reference/fruit-library';
-import { FRUIT_LIBRARY } from '@trug/core/reference/fruit-library-data';
-import { figure } from '@trug/core/worked/figures';
+import { caution } from '@trug/core/base/cautions/catalogue';
+import { attempt } from '@trug/core/base/errors/attempt';
+import { CONDITIONS, RIPENESS, type FruitLot, type Pressing, type PressRun } from '@trug/core/juice/fruit/juice';
+import { PRESSES } from '@trug/core/juice/fruit/presses';
+import { pressSums, yieldFromFruit, fruitForVolume } from '@trug/core/juice/fruit/yield';
+import { fruitById } from '@trug/core/base/reference/fruit-library';
+import { FRUIT_LIBRARY } from '@trug/core/base/reference/fruit-library-data';
+import { figure } from '@trug/core/base/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
-import { createBatchDraft } from '../../../shared/draft';
-import { EntryWriter } from '../../../shared/entry-writer';
+import { createBatchDraft } from '../../../writing/draft';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
-import { LarderWriter } from '../../../shared/larder-writer';
-import { parsed } from '../../../shared/stored';
-import { newId } from '../../../shared/new-id';
+import { parsed } from '../../../browser/stored';
+import { newId } from '../../../browser/new-id';
 import { TAPES } from '@trug/contract/plain';
-import { Units, type ReadingHints } from '../../../shared/units/units';
+import { Units, type ReadingHints } from '../../../units/units';
 import { Working } from '../../../shared/working/working';
-import { larderFeature } from '../../../state/larder.reducer';
 import { selectPastPresses } from '../juices-in-hand';
 import { NEW_JUICE } from '../new-juice';
-import { SaidPipe } from '../../../shared/units/said.pipe';
+import { SaidPipe } from '../../../units/said.pipe';
+import { juicesFeature } from '../../../state/resources.reducer';
+import { LogWriter } from '../../../writing/log-writer';
 
 const FIELDS = {
   name: '',
@@ -53,12 +52,11 @@ const PRESS_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group 
 })
 export class PressDay {
   private readonly store = inject(Store);
-  private readonly writer = inject(EntryWriter);
-  private readonly larder = inject(LarderWriter);
+  private readonly writer = inject(LogWriter);
   private readonly router = inject(Router);
   protected readonly units = inject(Units);
   readonly id = input('');
-  private readonly juices = this.store.selectSignal(larderFeature.selectJuices);
+  private readonly juices = this.store.selectSignal(juicesFeature.selectAll);
   private readonly past = this.store.selectSignal(selectPastPresses);
   protected readonly draft = createBatchDraft('press-day', FIELDS);
   protected readonly fields = computed(() => this.draft.fields());
@@ -186,11 +184,11 @@ export class PressDay {
       volumeL: this.sums().volumeL,
       pressing: this.pressing(),
     };
-    const { refused, body } = await this.larder.saveAs({ shelf: 'juices', card: juice }, this.fields());
+    const { refused, body } = await this.writer.save({ of: 'juices', resource: juice }, 'The press sheet is kept.', this.fields());
     this.refusal.set(refused);
     if (refused !== null) return;
     this.draft.forget();
-    await this.router.navigate(this.sums().volumeL > 0 ? ['/juice', body.card.id] : ['/juice']);
+    await this.router.navigate(this.sums().volumeL > 0 ? ['/juice', body.resource.id] : ['/juice']);
   }
 }
 

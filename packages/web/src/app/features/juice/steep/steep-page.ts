@@ -2,27 +2,26 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { attempt } from '@trug/core/errors/attempt';
-import { steepPlan } from '@trug/core/juice/steep-plan';
-import { phOf, taOf } from '@trug/core/liquid/acid-chemistry';
-import { dryAbvOf, gravityOf } from '@trug/core/liquid/views';
-import { fruitById } from '@trug/core/reference/fruit-library';
-import { FRUIT_LIBRARY } from '@trug/core/reference/fruit-library-data';
-import { figure, gravityText } from '@trug/core/worked/figures';
+import { attempt } from '@trug/core/base/errors/attempt';
+import { steepPlan } from '@trug/core/juice/fruit/steep-plan';
+import { phOf, taOf } from '@trug/core/matter/liquid/acid-chemistry';
+import { dryAbvOf, gravityOf } from '@trug/core/matter/liquid/views';
+import { fruitById } from '@trug/core/base/reference/fruit-library';
+import { FRUIT_LIBRARY } from '@trug/core/base/reference/fruit-library-data';
+import { figure, gravityText } from '@trug/core/base/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
-import { createDraft } from '../../../shared/draft';
-import { EntryWriter } from '../../../shared/entry-writer';
+import { createDraft } from '../../../writing/draft';
 import { firstWrong, NumberField, numberOf } from '../../../shared/field/number-field';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
-import { LarderWriter } from '../../../shared/larder-writer';
-import { newId } from '../../../shared/new-id';
+import { newId } from '../../../browser/new-id';
 import { TAPES } from '@trug/contract/plain';
-import { Units, type ReadingHints } from '../../../shared/units/units';
+import { Units, type ReadingHints } from '../../../units/units';
 import { Working } from '../../../shared/working/working';
-import { larderFeature } from '../../../state/larder.reducer';
 import { NEW_JUICE } from '../new-juice';
-import { SaidPipe } from '../../../shared/units/said.pipe';
-import { kitchenWeights } from '@trug/core/quantity/kitchen-weights';
+import { SaidPipe } from '../../../units/said.pipe';
+import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
+import { juicesFeature } from '../../../state/resources.reducer';
+import { LogWriter } from '../../../writing/log-writer';
 
 const FIELDS = { name: '', volume: '', fruit: '', fruitId: '', sg: '1.070', ta: '5', tea: '0', dried: '', manner: 'cold' };
 const STEEP_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group !== 'concentrate');
@@ -39,10 +38,9 @@ const LEMON_G = kitchenWeights('acid', 'citric').gramsPerLemon ?? NaN;
   styleUrl: './steep-page.scss',
 })
 export class SteepPage {
-  private readonly writer = inject(EntryWriter);
-  private readonly larder = inject(LarderWriter);
+  private readonly writer = inject(LogWriter);
   private readonly router = inject(Router);
-  private readonly juices = inject(Store).selectSignal(larderFeature.selectJuices);
+  private readonly juices = inject(Store).selectSignal(juicesFeature.selectAll);
   protected readonly units = inject(Units);
   protected readonly draft = createDraft('steep', FIELDS);
   protected readonly fields = computed(() => this.draft.fields());
@@ -123,10 +121,10 @@ export class SteepPage {
     const f = this.fields();
     const at = this.writer.now();
     const fruitId = f.fruitId === '' ? null : f.fruitId;
-    const refused = await this.larder.save(
+    const { refused } = await this.writer.save(
       {
-        shelf: 'juices',
-        card: {
+        of: 'juices',
+        resource: {
           ...NEW_JUICE,
           id: newId(),
           name: f.name.trim() || `Steeped ${fruitId === null ? 'garden mix' : fruitById(fruitId).name}`.slice(0, 60),
@@ -150,6 +148,7 @@ export class SteepPage {
           },
         },
       },
+      'Steeping is written down.',
       f,
     );
     this.refusal.set(refused);

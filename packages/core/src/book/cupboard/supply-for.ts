@@ -1,0 +1,50 @@
+import type { SupplyUse } from '../../juice/adjust/addition-payload.js';
+import { calendarDays } from '../../matter/quantity/days.js';
+import type { SupplyOffer } from './supply-catalogue.js';
+import { shareOfSupply, type SupplyUnit } from '../summary/supplies-left.js';
+
+/** What is wanted of the cupboard. */
+export interface Need {
+  readonly kind: SupplyOffer['kind'];
+  readonly refId: string | null;
+  readonly amount: number;
+  readonly unit: 'g' | 'mL' | 'tablet';
+}
+
+/** A supply in the cupboard with what is left of it. */
+export interface SupplyInHand {
+  readonly id: string;
+  /** `other` serves no need Trug knows. */
+  readonly kind: SupplyOffer['kind'] | 'other';
+  readonly refId: string | null;
+  readonly unit: SupplyUnit;
+  readonly packetG: number | null;
+  /** The last day it is good, `2027-05-31`; null when it keeps. */
+  readonly bestBefore: string | null;
+  readonly left: number;
+}
+
+/** What keeps for ever is used last. */
+const KEEPS = '9999';
+
+/** Puts what goes off first first, for sorting. */
+export const soonestFirst = (a: Pick<SupplyInHand, 'bestBefore'>, b: Pick<SupplyInHand, 'bestBefore'>): number =>
+  (a.bestBefore ?? KEEPS).localeCompare(b.bestBefore ?? KEEPS);
+
+/**
+ * Which supply serves a need, and how much of it: of those in date, the one that goes off first.
+ *
+ * @param need - what is wanted
+ * @param supplies - everything in the cupboard, in any order
+ * @param today - ISO 8601
+ * @returns null when there is none
+ */
+export function supplyFor<S extends SupplyInHand>(need: Need, supplies: readonly S[], today: string): { readonly supply: S; readonly use: SupplyUse } | null {
+  for (const supply of [...supplies].sort(soonestFirst)) {
+    const fits = supply.kind === need.kind && supply.refId === need.refId;
+    const inDate = supply.bestBefore === null || calendarDays(today, supply.bestBefore) >= 0;
+    const amount = fits && inDate ? shareOfSupply(need, supply) : null;
+    if (amount !== null) return { supply, use: { supplyId: supply.id, amount } };
+  }
+  return null;
+}

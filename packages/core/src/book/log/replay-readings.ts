@@ -1,0 +1,94 @@
+import { agreeWithAcidReadings } from '../../matter/liquid/add-acid.js';
+import { agreeWithMustReading, agreeWithReading } from '../../matter/liquid/ferment-to.js';
+import type { Liquid } from '../../matter/liquid/liquid.js';
+import { abvOf, gravityOf } from '../../matter/liquid/views.js';
+import { daysBetween } from '../../matter/quantity/days.js';
+import type { BatchState } from './batch-state.js';
+import { correctGravity } from '../../matter/measure/correct-gravity.js';
+import type { EntryOf } from '../entry/entry.js';
+import type { RawGravity } from '../../matter/measure/raw-gravity.js';
+import { inHand, type Draft, type Patch } from './replay-draft.js';
+
+/** What an original gravity rests on, by what it was read with. */
+export const originalBy = ({ instrument }: RawGravity): BatchState['originalBy'] => (instrument === 'carton' ? 'carton' : 'glass');
+
+/** What a reading changes: the gravity it brings the drink to, its acids, its warmth. */
+export function read(state: Draft, entry: EntryOf<'reading'>): Patch {
+  const { payload } = entry;
+  if (payload.placeC !== null) state.temps.push({ at: entry.at, tempC: payload.placeC });
+  const patch: Patch = payload.placeC === null ? {} : { placeC: payload.placeC };
+  if (payload.gravity) readGravity(state, entry, payload.gravity, patch);
+  if (payload.taGPerL !== null) patch.acidMeasured = true;
+  const liquid = patch.liquid ?? state.liquid;
+  if (liquid && (payload.ph !== null || payload.taGPerL !== null)) {
+    patch.liquid = agreeWithAcidReadings(liquid, { ph: payload.ph ?? undefined, taGPerL: payload.taGPerL ?? undefined });
+  }
+  if (patch.liquid) patch.lastLiquid = patch.liquid;
+  return patch;
+}
+
+function readGravity(state: Draft, entry: EntryOf<'reading'>, gravity: RawGravity, patch: Patch): void {
+  const { sg, plusMinus } = correctGravity(gravity, state.pitchedAt ? state.must : null);
+  const tempC = entry.payload.placeC ?? gravity.sampleC;
+  state.readings.push({ id: entry.id, at: entry.at, sg, plusMinus, tempC, raw: gravity.reading, instrument: gravity.instrument });
+  if (!state.liquid) return;
+  if (tellsOriginal(state, entry, sg)) {
+    Object.assign(patch, withOriginal(state, sg));
+    return;
+  }
+  patch.weighedGPerL = 0;
+  if (state.heldVolumes && daysBetween(state.heldVolumes.at, entry.at) >= FLAT_AFTER_DAYS) patch.heldVolumes = null;
+  if (state.pitchedAt) {
+    patch.liquid = withoutBoundSulfite(state.liquid, agreeWithReading(state.liquid, sg));
+    return;
+  }
+  const must = agreeWithMustReading(state.liquid, sg);
+  patch.liquid = must;
+  patch.must = must;
+  if (gravity.instrument !== 'carton') patch.originalBy = 'glass';
+}
+
+/** So soon after the pitch a reading off glass is the must's own, days. @source a yeast's usual lag */
+const OWN_WITHIN_DAYS = 1;
+/** A fall beyond this within that day is yeast at work, SG. @source our estimate */
+const WORKED_SG = 0.006;
+/** For so long a reading above the promise still says that the promise was too low, days. */
+const ABOVE_WITHIN_DAYS = 4;
+const ABOVE_SG = 0.0015;
+
+/**
+ * Whether a reading off glass takes the place of a carton's promise or a recipe's sum: one near the pitch is the must's
+ * own gravity, and one above the promise, for some days, shows that it was too low.
+ */
+function tellsOriginal(state: Draft, entry: EntryOf<'reading'>, sg: number): boolean {
+  if (!state.pitchedAt || !state.must || state.originalBy === 'glass' || entry.payload.gravity?.instrument !== 'hydrometer') return false;
+  const promised = gravityOf(state.must);
+  const days = daysBetween(state.pitchedAt, entry.at);
+  return days <= OWN_WITHIN_DAYS ? sg > promised - WORKED_SG : days <= ABOVE_WITHIN_DAYS && sg > promised + ABOVE_SG;
+}
+
+/** The batch as if its must had been read so from the first. */
+function withOriginal(state: Draft, sg: number): Patch {
+  const own = (liquid: Liquid): Liquid => ({ ...agreeWithMustReading(state.must ?? liquid, sg), volumeL: liquid.volumeL });
+  const liquid = own(inHand(state));
+  return {
+    liquid,
+    lastLiquid: liquid,
+    must: state.must ? own(state.must) : null,
+    pitch: state.pitch ? { ...state.pitch, liquid: own(state.pitch.liquid) } : null,
+    originalBy: 'glass',
+  };
+}
+
+/** A keg that was opened has lost its gas after this long at rest, days. @source our estimate */
+const FLAT_AFTER_DAYS = 14;
+/** This much alcohol made binds whatever sulfite was free, % by volume. @source our estimate: yeast makes what binds it */
+const BINDS_BY_ABV = 0.3;
+/** Share of the total sulfite a ferment takes away with its gas. @source our estimate, about a quarter */
+const LOST_SULFITE = 0.25;
+
+/** Free sulfite left after an alcoholic ferment, or a part of one, counts as nothing. */
+function withoutBoundSulfite(before: Liquid, after: Liquid): Liquid {
+  if (after.freeSo2MgPerL === 0 || abvOf(after) - abvOf(before) < BINDS_BY_ABV) return after;
+  return { ...after, freeSo2MgPerL: 0, totalSo2MgPerL: after.totalSo2MgPerL * (1 - LOST_SULFITE) };
+}

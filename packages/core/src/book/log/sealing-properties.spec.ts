@@ -1,0 +1,289 @@
+import { bottleById } from '../../base/reference/bottle-kinds.js';
+import { seededRandom, type Random } from '../../base/numeric/random.js';
+import { rawGravity, logOf, type LogMaker } from '../../testing/made-logs.js';
+import { checkEntryAgainst } from './check-entry.js';
+import type { Entry } from '../entry/entry.js';
+import { judgeState } from './judge-state.js';
+import { replay } from './replay.js';
+
+/**
+ * The bookkeeping of this test alone: masses in kilograms and litres, and what yeast and bacteria do to them, by constants
+ * of its own. Nothing of it comes from the core, which is what is on trial.
+ */
+interface Truth {
+  litres: number;
+  /** Sugar that can still ferment, g as hexose. */
+  sugarG: number;
+  malicG: number;
+  alcoholG: number;
+  /** Everything else dissolved, g. */
+  otherG: number;
+  /** Warmest since anything last fermented, °C. */
+  warmestC: number;
+  tempC: number;
+  day: number;
+  /** Where the yeast gives up, % by volume. */
+  limitAbv: number;
+  yeast: boolean;
+  /** Share of the sugar a day that ferments at 18 °C. */
+  pace: number;
+  /** Sugar below which this yeast stops although it could go on, g/L. */
+  lazyG: number;
+  stuck: boolean;
+  /** Whether bacteria can turn the malic acid: sulfite after the end holds them, until yeast works again. */
+  bacteria: boolean;
+  /** Sulfite put in since yeast last worked, mg/L. */
+  so2MgPerL: number;
+  /** How far the maker's stem is off, SG. */
+  stemOffSg: number;
+}
+
+const pick = <T>(random: Random, list: readonly [T, ...T[]]): T => list[Math.floor(random.uniform() * list.length)] ?? list[0];
+const abvOf = (t: Truth): number => t.alcoholG / t.litres / 7.89;
+/** Specific gravity from solids and alcohol, by handbook slopes: 0.386 points a g/L of sugar, and alcohol's own curve. */
+function gravityOf(t: Truth): number {
+  const solids = (t.sugarG + t.otherG) / t.litres;
+  const abv = abvOf(t);
+  return 1 + solids * (0.0003869 - 0.0000000141 * solids) - abv * (0.001488 - 0.00001343 * abv);
+}
+
+function ferment(t: Truth, sugarG: number): void {
+  if (sugarG / t.litres > 0.5) {
+    t.bacteria = true;
+    t.so2MgPerL = 0;
+  }
+  t.sugarG -= sugarG;
+  t.alcoholG += sugarG * 0.469;
+  t.otherG += sugarG * 0.04;
+}
+
+/** Lets days pass: yeast works by warmth, sleeps in the cold and stops at its limit; bacteria wait. */
+function pass(t: Truth, days: number): void {
+  for (let d = 0; d < days; d += 0.25) {
+    const awake = t.yeast && !t.stuck && t.tempC >= 8 && abvOf(t) < t.limitAbv && t.sugarG / t.litres > t.lazyG;
+    if (awake) {
+      ferment(t, Math.min(t.sugarG, (t.pace * (t.tempC - 5) * 0.25 * (t.sugarG + 4 * t.litres)) / 13));
+      t.sugarG = Math.max(0, t.sugarG);
+      t.warmestC = t.tempC;
+    }
+    t.warmestC = Math.max(t.warmestC, t.tempC);
+  }
+  t.day += days;
+}
+
+/** The gauge pressure once everything that could has fermented and turned, a year later at 25 °C. */
+function pressureAfterAYear(t: Truth): number {
+  // 44.01 g of gas from 134.09 g of malic acid and 88.02 from 180.16 g of hexose; a litre of gas weighs 1.9768 g.
+  const made = (((t.bacteria ? t.malicG : 0) * 44.01) / 134.09 + (t.sugarG * 88.02) / 180.16) / t.litres / 1.9768;
+  const abvEnd = abvOf(t) + t.sugarG / t.litres / 16.83;
+  // Henry's constant of CO2 in water, 0.034 mol/(L atm) at 25 °C with 2400 K, less a hundredth for each % of alcohol.
+  const heldPerAtm = (tempC: number, abv: number): number => 22.414 * 0.034 * Math.exp(2400 * (1 / (273.15 + tempC) - 1 / 298.15)) * (1 - 0.01 * abv);
+  const still = 0.85 * heldPerAtm(t.warmestC, abvOf(t));
+  const room = heldPerAtm(25, abvEnd) + 0.04 * (273.15 / 298.15);
+  return ((still + made) / room) * 1.01325 - 1.01325 + 0.75;
+}
+
+interface Run {
+  readonly log: Entry[];
+  readonly truth: Truth;
+  readonly acts: string[];
+}
+
+function begin(random: Random, make: LogMaker): Run {
+  const taGPerL = 3 + 5 * random.uniform();
+  const sg = Math.round((1.042 + 0.04 * random.uniform()) * 1000) / 1000;
+  const measured = random.uniform() < 0.5;
+  const solids = (sg - 1) / 0.000383;
+  // What is not sugar differs from what anybody would assume, by up to a point and a half of gravity.
+  const otherGPerL = taGPerL + 5 + 5 + 0.5 + (random.uniform() * 2 - 1) * 3;
+  const truth: Truth = {
+    litres: 20,
+    sugarG: (solids - otherGPerL) * 20,
+    malicG: taGPerL * 1.1 * 20,
+    alcoholG: 0,
+    otherG: otherGPerL * 20,
+    warmestC: 18,
+    tempC: 18,
+    day: 0,
+    limitAbv: random.uniform() < 0.2 ? 5 + 3 * random.uniform() : 14,
+    yeast: false,
+    pace: 0.08 + 0.12 * random.uniform(),
+    lazyG: random.uniform() < 0.3 ? 6 * random.uniform() : 0,
+    stuck: false,
+    bacteria: true,
+    so2MgPerL: 0,
+    stemOffSg: (random.uniform() * 2 - 1) * 0.0006,
+  };
+  truth.sugarG = sugarFor(truth, sg);
+  const filled = make.filled({ gravity: rawGravity(sg), ph: 3.5, taGPerL: measured ? taGPerL : null });
+  return { log: [filled], truth, acts: [`filled ${sg}`] };
+}
+
+/** Sugar that gives a must its gravity, found by halving. */
+function sugarFor(t: Truth, sg: number): number {
+  let [lo, hi] = [0, 400 * t.litres];
+  for (let i = 0; i < 60; i += 1) {
+    const mid = (lo + hi) / 2;
+    if (gravityOf({ ...t, sugarG: mid }) < sg) lo = mid;
+    else hi = mid;
+  }
+  return lo;
+}
+
+/** One act, with what it does in truth; sometimes the day a maker waits first. */
+function act(run: Run, random: Random, make: LogMaker): Entry {
+  const { truth: t, acts } = run;
+  pass(t, pick(random, [0.25, 1, 2, 4, 7, 8, 15]));
+  const kind = pick(random, [
+    'read',
+    'read',
+    'read',
+    'read',
+    'sweetened',
+    'sugar',
+    'water',
+    'juice',
+    'cold',
+    'warm',
+    'malolactic',
+    'stabilised',
+    'sulfite',
+    'rack',
+    'pitch',
+    'test',
+    'correct',
+  ]);
+  acts.push(`${t.day.toFixed(1)} ${kind}`);
+  switch (kind) {
+    case 'sweetened':
+    case 'sugar': {
+      const massG = Math.round(pick(random, [20, 100, 300, 800]) * random.uniform());
+      return kind === 'sweetened'
+        ? make.entry('sweetened', t.day, { sweetenerId: 'sucrose', massG })
+        : make.entry('addition', t.day, { what: 'fermentable', fermentableId: 'dextrose-anhydrous', massG });
+    }
+    case 'water':
+      return make.entry('addition', t.day, { what: 'water', volumeL: 1 });
+    case 'juice':
+      return make.poured(t.day, 1 + 2 * random.uniform(), 1.05, 'juice');
+    case 'cold':
+    case 'warm':
+      return make.entry('moved', t.day, { place: kind, tempC: kind === 'cold' ? 3 : 18 });
+    case 'malolactic':
+      return make.malolactic(t.day, { done: random.uniform() < 0.4, turnedFraction: 1 });
+    case 'stabilised':
+      return make.entry('stabilised', t.day, { so2MgPerL: pick(random, [30, 60, 100]), sorbateMgPerL: pick(random, [60, 150, 200]) });
+    case 'sulfite':
+      return make.entry('addition', t.day, { what: 'sulfite', so2MgPerL: pick(random, [30, 100]) });
+    case 'rack':
+      return make.racked(t.day, t.litres * 0.98);
+    case 'pitch':
+      return make.pitched(t.day);
+    case 'test':
+      return make.entry('tested', t.day, { by: 'sugar-test', sugarGPerL: Math.max(0, t.sugarG / t.litres + random.normal()), acknowledged: [] });
+    case 'correct': {
+      const target = run.log.filter((e) => e.kind === 'reading' || e.kind === 'moved').at(-1);
+      if (target) return make.entry('corrected', t.day, { entryId: target.id, replacement: null });
+      return make.read(t.day, readOff(t, random), t.tempC);
+    }
+    default:
+      return make.read(t.day, readOff(t, random), t.tempC);
+  }
+}
+
+/** What the maker reads: the truth, the stem's own error, the eye's, and the marks of the scale. */
+const readOff = (t: Truth, random: Random): number => Math.round((gravityOf(t) + t.stemOffSg + 0.0004 * random.normal()) * 2000) / 2000;
+
+/** What an accepted act did in truth. */
+function happen(t: Truth, entry: Entry): void {
+  if (entry.kind === 'sweetened' || entry.kind === 'primed' || (entry.kind === 'addition' && entry.payload.what === 'fermentable')) {
+    const isSucrose = entry.kind !== 'addition';
+    const { massG } = entry.payload as { massG: number };
+    t.sugarG += massG * (isSucrose ? 360.31 / 342.3 : 1);
+    t.litres += (massG / 1000) * 0.62;
+  } else if (entry.kind === 'addition' && entry.payload.what === 'water') t.litres += entry.payload.volumeL;
+  else if (entry.kind === 'blended') {
+    for (const { liquid } of entry.payload.parts) {
+      t.litres += liquid.volumeL;
+      t.sugarG += (liquid.hexoseGPerL + (liquid.sucroseGPerL * 360.31) / 342.3) * liquid.volumeL;
+      t.otherG += liquid.otherSolidsGPerL * liquid.volumeL;
+      t.malicG += liquid.malicGPerL * liquid.volumeL;
+    }
+  } else if (entry.kind === 'stabilised' || (entry.kind === 'addition' && entry.payload.what === 'sulfite')) {
+    // At pH 3.5 half a milligram of molecular sulfite takes 25 mg/L free; half of what goes in stays free.
+    if (abvOf(t) > 2) t.so2MgPerL += (entry.payload as { so2MgPerL: number }).so2MgPerL;
+    if (t.so2MgPerL >= 50) t.bacteria = false;
+  } else if (entry.kind === 'moved') t.tempC = entry.payload.tempC;
+  else if (entry.kind === 'pitched') {
+    t.yeast = true;
+    t.lazyG = 0;
+  } else if (entry.kind === 'malolactic' && entry.payload.done) t.malicG = 0;
+  else if (entry.kind === 'racked') {
+    const litres = entry.payload.vessels.reduce((sum, v) => sum + v.volumeL, 0);
+    const share = litres / t.litres;
+    for (const key of ['sugarG', 'malicG', 'alcoholG', 'otherG'] as const) t[key] *= share;
+    t.litres = litres;
+  }
+}
+
+/** Whether the server would take an act, no danger acknowledged. */
+function accepts(log: readonly Entry[], entry: Entry): boolean {
+  const state = replay(log);
+  const { refusal, dangers } = checkEntryAgainst(state, judgeState(state, entry.at)?.value ?? null, entry);
+  if (refusal !== null || dangers.length > 0) return false;
+  const known = new Set(state.issues.map((i) => i.entryId));
+  return replay([...log, entry]).issues.every((i) => known.has(i.entryId));
+}
+
+/** The core knows no machine; only how long this runs is asked of it. */
+declare const process: { readonly env: Readonly<Record<string, string | undefined>> };
+/** `npm run torture` runs many more. */
+const SEASONS = process.env['TRUG_LONG'] === '1' ? 6000 : 1000;
+const KINDS = ['crown-330', 'crown-500', 'swing-500', 'sparkling-750', 'plastic-500', 'wine-750'] as const;
+
+describe('whatever a maker does that is accepted without a danger acknowledged', () => {
+  it('no bottle passes its limit within a year at 25 °C, yeast and bacteria allowed to finish everything', () => {
+    const random = seededRandom(2026);
+    const burst: string[] = [];
+    let bottled = 0;
+    for (let season = 0; season < SEASONS; season += 1) {
+      const make = logOf();
+      const run = begin(random, make);
+      const pitch = make.pitched(0.1);
+      run.log.push(pitch);
+      happen(run.truth, pitch);
+      pass(run.truth, 10 + 30 * random.uniform());
+      const count = 3 + Math.floor(random.uniform() * 9);
+      for (let i = 0; i < count; i += 1) {
+        const entry = act(run, random, make);
+        if (!accepts(run.log, entry)) continue;
+        run.log.push(entry);
+        happen(run.truth, entry);
+      }
+      // The maker looks twice, as the craft asks, and goes for it.
+      for (const wait of [1, 8, 7]) {
+        pass(run.truth, wait);
+        run.log.push(make.read(run.truth.day, readOff(run.truth, random), run.truth.tempC));
+      }
+      for (const kindId of KINDS) {
+        const massG = pick(random, [0, 0, 40, 80, 120, 180]);
+        const log = [...run.log];
+        const truth = { ...run.truth };
+        if (massG > 0) {
+          const primed = make.primed(truth.day + 0.01, massG);
+          if (!accepts(log, primed)) continue;
+          log.push(primed);
+          happen(truth, primed);
+        }
+        const entry = make.bottled(truth.day + 0.02, { kindId, count: 20, hottestC: pick(random, [5, 18, 25]) });
+        if (!accepts(log, entry)) continue;
+        bottled += 1;
+        const bar = pressureAfterAYear(truth);
+        const limit = bottleById(kindId).limitBar ?? 1.5;
+        if (bar > limit) burst.push(`${kindId} ${bar.toFixed(2)} bar over ${limit}, primed ${massG} g: ${run.acts.join(', ')}`);
+      }
+    }
+    expect(bottled).toBeGreaterThan(SEASONS / 4);
+    expect(burst).toEqual([]);
+  });
+});

@@ -1,0 +1,84 @@
+import { judgeState } from '../log/judge-state.js';
+import { replay } from '../log/replay.js';
+import type { Entry } from '../entry/entry.js';
+import { logOf } from '../../testing/made-logs.js';
+import { bottlingPlan, type BottlingInputs } from './bottling-plan.js';
+import { bottlingRoutes } from './bottling-routes.js';
+
+const make = logOf();
+const begun = [make.filled({ source: 'shop juice', ph: null, taGPerL: null, tanninGPerL: null }), make.pitched(0.1)];
+const finished = [...begun, make.read(7, 1.012), make.read(18, 0.999), make.read(26, 0.999)];
+/** Its malolactic change over and no sugar found in it: what it is primed with is all the fizz it gets. */
+const tested = [
+  ...finished,
+  make.malolactic(26.1, { done: true, turnedFraction: 1 }),
+  make.entry('tested', 26.2, { by: 'sugar-test', sugarGPerL: 0, acknowledged: [] }),
+];
+const seen = (log: readonly Entry[], day: number): Pick<BottlingInputs, 'state' | 'verdict'> => {
+  const state = replay(log);
+  return { state, verdict: judgeState(state, make.at(day))?.value ?? null };
+};
+const input: BottlingInputs = {
+  ...seen(tested, 26.5),
+  route: 'sparkling-dry',
+  targetVolumes: 2.6,
+  fermentableId: 'sucrose',
+  mode: 'bulk',
+  doseG: null,
+  warmestC: 18,
+  hottestC: 24,
+  lossL: 0.4,
+  bottles: [{ kindId: 'crown-500', count: null }],
+  testBottle: true,
+};
+
+describe('bottlingPlan', () => {
+  it('primes all of it and counts the test bottle first', () => {
+    const plan = bottlingPlan(input);
+    expect(plan?.priming?.ok === true && plan.priming.value.value.massG).toBeCloseTo(6.5946 * 20, 0);
+    expect(plan?.run.ok === true && plan.run.value.value.lots.map((l) => l.count)).toEqual([1, 38]);
+  });
+  it('shows the pressure at three heats, rising', () => {
+    const bars = bottlingPlan(input)?.bands.map((b) => b.likelyBar) ?? [];
+    expect([...bars].sort((a, b) => a - b)).toEqual(bars);
+  });
+  it('primes nothing when still, and refuses to call a working one safe', () => {
+    expect(bottlingPlan({ ...input, route: 'still' })?.priming).toBeNull();
+    const working = seen([...begun, make.read(3, 1.03), make.read(6, 1.015)], 6);
+    const plan = bottlingPlan({ ...input, route: 'still', ...working });
+    expect(plan?.check.safety.map((s) => s.worked.value.verdict)).toEqual(['do-not-bottle']);
+    expect(plan?.check.cautions[0]?.severity).toBe('danger');
+    const routes = bottlingRoutes({ way: 'unproven', verdict: working.verdict });
+    expect(routes.filter((r) => r.allowed).map((r) => r.id)).toEqual(['cold-keg']);
+  });
+  it('primes for as much as the bottles take until the maker chooses, and says what would make more hold', () => {
+    const auto = bottlingPlan({ ...input, targetVolumes: null });
+    expect(auto?.check.cautions.filter((c) => c.severity === 'danger')).toEqual([]);
+    const most = Math.max(...(auto?.levels ?? []).filter((l) => l.holds).map((l) => l.volumes));
+    expect(auto?.targetVolumes).toBe(most);
+    const much = bottlingPlan({ ...input, ...seen(finished, 26.5) });
+    expect(much?.check.cautions[0]?.severity).toBe('danger');
+    expect(much?.ways.map((w) => w.id)).toEqual(['test-and-malolactic', 'plastic']);
+  });
+  it('tells the fizz and the danger of the dose that a maker gives by habit', () => {
+    const own = bottlingPlan({ ...input, doseG: 130 });
+    expect(own?.priming?.ok === true && own.priming.value.value.massG).toBeCloseTo(130, 6);
+    // A level teaspoon of 4.2 g in each half litre: 8.4 g/L of sugar make 2.18 volumes.
+    const spoon = bottlingPlan({ ...input, mode: 'per-bottle', doseG: 4.2 });
+    expect(spoon?.priming?.ok === true && spoon.priming.value.value.fromPrimingVolumes).toBeCloseTo((8.4 * 0.514) / 1.9768, 3);
+    // Three drops to a bottle are past what crown caps stand, and the check says so.
+    const heaped = bottlingPlan({ ...input, mode: 'per-bottle', doseG: 9 });
+    expect(heaped?.check.cautions.map((c) => c.id)).toContain('over-pressure');
+    const absurd = bottlingPlan({ ...input, doseG: 900 });
+    expect(absurd?.priming?.ok === false && absurd.priming.error.message).toMatch(/makes 1\d\.\d volumes/);
+  });
+  it('asks for bottles of one size where each gets the same dose', () => {
+    const mixed = [
+      { kindId: 'crown-330', count: 5 },
+      { kindId: 'sparkling-750', count: null },
+    ];
+    const each = bottlingPlan({ ...input, mode: 'per-bottle', doseG: 3, bottles: mixed });
+    expect(each?.priming?.ok === false && each.priming.error.message).toMatch(/more fizz in a small bottle/);
+    expect(bottlingPlan({ ...input, mode: 'bulk', doseG: 100, bottles: mixed })?.priming?.ok).toBe(true);
+  });
+});

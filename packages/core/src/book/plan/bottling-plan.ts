@@ -1,0 +1,136 @@
+import type { FizzChoice, WayToHold } from '../../finish/bottle/ways-to-hold.js';
+import type { RouteId } from './bottling-routes.js';
+import type { Liquid } from '../../matter/liquid/liquid.js';
+import type { BatchState } from '../log/batch-state.js';
+import type { BottlingCheck } from '../log/bottling-check.js';
+import type { Worked } from '../../base/worked/worked.js';
+import { BOTTLE_KINDS, bottleById } from '../../base/reference/bottle-kinds.js';
+import { hottestTaken } from '../../finish/bottle/bottle-safety.js';
+import { planBottles, type BottlePlan } from '../../finish/bottle/plan-bottles.js';
+import { CoreError } from '../../base/errors/core-error.js';
+import { fizzFromDose, primingSugar, type Priming } from '../../finish/bottle/priming-sugar.js';
+import { attempt, type Attempt } from '../../base/errors/attempt.js';
+import { pressureBand, withPriming, type PressureBand } from '../../finish/bottle/sealed-gas.js';
+import { fizzChoice, waysToHold } from '../../finish/bottle/ways-to-hold.js';
+import type { Verdict } from '../../ferment/verdict/verdict.js';
+import { checkBottling } from '../log/bottling-check.js';
+import { asIfDry, sealedGasOf } from '../log/sealed-gas-of.js';
+import { sealWay } from '../log/sealing.js';
+
+/** The figures a plan is made from. */
+export interface BottlingInputs {
+  readonly state: BatchState;
+  readonly verdict: Verdict | null;
+  readonly route: RouteId;
+  /** Fizz wanted, volumes; null for as much as the bottles take. */
+  readonly targetVolumes: number | null;
+  readonly fermentableId: string;
+  readonly mode: 'bulk' | 'per-bottle';
+  /** The maker's own dose, g: of all of it in bulk, of each bottle otherwise; null for what is worked out. */
+  readonly doseG: number | null;
+  readonly warmestC: number;
+  readonly hottestC: number;
+  readonly lossL: number;
+  readonly bottles: readonly { readonly kindId: string; readonly count: number | null }[];
+  readonly testBottle: boolean;
+}
+
+/** What comes of it. */
+export interface BottlingPlan {
+  readonly liquid: Liquid;
+  /** The fizz it is primed for, volumes. */
+  readonly targetVolumes: number;
+  readonly levels: FizzChoice['levels'];
+  readonly priming: Attempt<Worked<Priming>> | null;
+  readonly run: Attempt<Worked<BottlePlan>>;
+  readonly bands: readonly (PressureBand & { readonly name: string })[];
+  readonly limits: readonly { readonly id: string; readonly name: string; readonly limitBar: number; readonly chosen: boolean }[];
+  readonly check: BottlingCheck;
+  /** What would make the weakest bottles hold, where they would not. */
+  readonly ways: readonly WayToHold[];
+}
+
+const FRIDGE_C = 5;
+const SHED_C = 15;
+const TEST_BOTTLE = 'plastic-500';
+
+/** What is set aside by the test bottle comes first, so that the rest is counted from what remains. */
+function chosenBottles({ bottles, testBottle, route }: BottlingInputs): BottlingInputs['bottles'] {
+  return testBottle && route === 'sparkling-dry' ? [{ kindId: TEST_BOTTLE, count: 1 }, ...bottles] : bottles;
+}
+
+/** The fizz a batch that nobody read is primed for. @source our estimate: a prickle, with room for what may be left */
+const UNREAD_VOLUMES = 1.5;
+/** More than this is no fizz that any bottle of the bench holds, volumes. */
+const MOST_VOLUMES = 6;
+
+/** The fizz of the dose a maker gives by habit. */
+function fizzOfHabit({ mode, bottles, fermentableId, warmestC }: BottlingInputs, doseG: number, liquid: Liquid, bottleMl: number): number {
+  if (mode === 'per-bottle' && new Set(bottles.map((b) => bottleById(b.kindId).sizeMl)).size > 1) {
+    throw new CoreError(
+      'NOT_ALLOWED',
+      'One dose makes more fizz in a small bottle than in a large one: choose bottles of one size, or let it go in by the litre',
+    );
+  }
+  const massG = mode === 'bulk' ? doseG : (doseG / (bottleMl / 1000)) * liquid.volumeL;
+  const volumes = fizzFromDose({ liquid, massG, fermentableId, warmestSinceEndC: warmestC });
+  if (volumes > MOST_VOLUMES) {
+    throw new CoreError('NOT_ALLOWED', `That dose makes ${volumes.toFixed(1)} volumes, more than any bottle here stands`);
+  }
+  return volumes;
+}
+
+/**
+ * A run of bottles as chosen: what sugar primes it, what it fills, which pressures come of it and whether they are safe.
+ *
+ * @param input - the batch and what the maker chose
+ * @returns priming, the run, pressures, safety and cautions; null when there is nothing to bottle
+ * @source `primingSugar`, `planBottles`, `pressureBand`, `checkBottling`
+ */
+export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
+  const found = sealedGasOf(input.state);
+  if (!found) return null;
+  const way = sealWay(input.state, input.verdict);
+  // What nobody could read is primed as if it were dry: the check says what that is worth.
+  const there = way === 'unread' ? asIfDry(found) : found;
+  const { liquid } = there;
+  const gas = { ...there, warmestSinceEndC: input.warmestC };
+  const sparkling = input.route === 'sparkling-dry';
+  const { fermentableId, hottestC, mode } = input;
+  const left = { ...liquid, volumeL: Math.max(0.01, liquid.volumeL - input.lossL) };
+  const kinds = chosenBottles(input);
+  const asked = { gas, fermentableId, hottestC, bottles: input.bottles.map((b) => bottleById(b.kindId)) };
+  const { levels, liveliest } = fizzChoice(asked);
+  // Sugar is stirred into all of it, the last half litre included, so the whole volume is primed.
+  const primed = mode === 'bulk' ? liquid : left;
+  const bottleMl = bottleById(input.bottles[0]?.kindId ?? 'crown-500').sizeMl;
+  const dosed = input.doseG === null ? null : attempt(() => fizzOfHabit(input, input.doseG ?? 0, primed, bottleMl));
+  const targetVolumes = dosed?.ok === true ? dosed.value : (input.targetVolumes ?? (way === 'unread' ? UNREAD_VOLUMES : liveliest.volumes));
+  const priming = sparkling
+    ? dosed?.ok === false
+      ? dosed
+      : attempt(() => primingSugar({ liquid: primed, targetVolumes, warmestSinceEndC: input.warmestC, fermentableId, mode, bottleMl }))
+    : null;
+  const massG = priming?.ok === true ? priming.value.value.massG : 0;
+  const sealed = massG > 0 ? withPriming({ ...gas, liquid: primed }, { fermentableId, massG }) : gas;
+  const run = attempt(() => planBottles({ volumeL: liquid.volumeL, bottles: kinds, lossL: Math.min(liquid.volumeL, input.lossL) }));
+  const counts = new Map(run.ok ? run.value.value.lots.map((lot) => [lot.kindId, lot.count]) : []);
+  const bottles = kinds.map(({ kindId }) => ({ kindId, count: Math.max(1, counts.get(kindId) ?? 1) }));
+  const check = checkBottling({ way, gas: sealed, bottles, hottestC });
+  const [weakest] = check.safety;
+  return {
+    liquid,
+    targetVolumes,
+    levels,
+    priming,
+    run,
+    bands: [
+      { name: 'fridge', ...pressureBand(sealed, FRIDGE_C) },
+      { name: 'shed', ...pressureBand(sealed, SHED_C) },
+      { name: 'hot day', ...pressureBand(sealed, hottestTaken(hottestC)) },
+    ],
+    limits: BOTTLE_KINDS.flatMap(({ id, name, limitBar }) => (limitBar === null ? [] : [{ id, name, limitBar, chosen: kinds.some((k) => k.kindId === id) }])),
+    check,
+    ways: weakest ? waysToHold({ gas: sealed, bottle: bottleById(weakest.kindId), hottestC, bottleCount: counts.get(weakest.kindId) || 1 }) : [],
+  };
+}

@@ -1,0 +1,296 @@
+import { readyWindow } from '../../finish/bottle/ready-window.js';
+import { RELEASE_HOURS } from '../care/care-notes.js';
+import { isAtRest, type Verdict } from '../../ferment/verdict/verdict.js';
+import type { BatchState, RunningPlan } from '../log/batch-state.js';
+import type { TimedPlan } from '../entry/entry-choices.js';
+import { calendarDays, dateAfter, daysBetween, dayText } from '../../matter/quantity/days.js';
+import { hourIn } from '../../matter/quantity/zone.js';
+import { yeastById } from '../../base/reference/yeast-kinds.js';
+import { figure, gravityText } from '../../base/worked/figures.js';
+import type { Method } from './method.js';
+import { countText } from '../../matter/quantity/count-text.js';
+
+/** What a job asks for. */
+export type JobKind =
+  | 'stir'
+  | 'strain'
+  | 'pitch'
+  | 'step'
+  | 'restart-step'
+  | 'clear-step'
+  | 'read'
+  | 'second-reading'
+  | 'warm'
+  | 'restart'
+  | 'rack'
+  | 'clean'
+  | 'look'
+  | 'release'
+  | 'malolactic'
+  | 'bottle'
+  | 'stabilise'
+  | 'test-bottle'
+  | 'open-one';
+
+/** When a job falls, beside today. */
+export type JobUrgency = 'overdue' | 'today' | 'week' | 'later';
+
+/** Something to do for a batch. */
+export interface Job {
+  /** The same for the same job however often it is derived: batch, kind and what caused it. */
+  readonly id: string;
+  readonly kind: JobKind;
+  readonly title: string;
+  readonly detail: string;
+  /** ISO 8601 day or instant. */
+  readonly dueAt: string;
+  readonly urgency: JobUrgency;
+}
+
+/** What jobs are derived from. */
+export interface JobsInput {
+  readonly batchId: string;
+  readonly batchName: string;
+  readonly state: BatchState;
+  readonly verdict: Verdict | null;
+  readonly method: Method;
+  /** ISO 8601. */
+  readonly today: string;
+}
+
+/**
+ * How soon something is due.
+ *
+ * @param dueAt - ISO 8601
+ * @param today - ISO 8601
+ * @param zone - IANA time zone of the maker
+ * @returns overdue before today, today, within seven days, or later
+ */
+export function urgencyOf(dueAt: string, today: string, zone?: string): JobUrgency {
+  const days = calendarDays(today, dueAt, zone);
+  if (days < 0) return 'overdue';
+  if (days === 0) return 'today';
+  return days <= 7 ? 'week' : 'later';
+}
+
+/**
+ * The jobs a batch has, most urgent first, derived from its log and nothing else.
+ *
+ * @param input - the replayed batch, its verdict, its method and today
+ * @returns jobs with stable ids
+ */
+export function nextJobs(input: JobsInput): readonly Job[] {
+  const { state } = input;
+  const jobs: Job[] = [];
+  const add = (kind: JobKind, cause: string, dueAt: string, title: string, detail: string): void => {
+    jobs.push({ id: `${input.batchId}:${kind}:${cause}`, kind, title, detail, dueAt, urgency: urgencyOf(dueAt, input.today, state.zone) });
+  };
+  if (state.liquid && !state.keg) {
+    if (state.pitchedAt) fermentJobs(input, add);
+    else if (state.filledAt && !isStarter(state)) pitchJob(input, state.filledAt, add);
+    if (state.plan) stepJob(input, state.plan, add);
+    careJobs(input, add);
+  }
+  for (const crate of state.crates) crateJobs(input, crate, add);
+  const order: readonly JobUrgency[] = ['overdue', 'today', 'week', 'later'];
+  return jobs.sort((a, b) => order.indexOf(a.urgency) - order.indexOf(b.urgency) || (a.dueAt < b.dueAt ? -1 : 1));
+}
+
+type Add = (kind: JobKind, cause: string, dueAt: string, title: string, detail: string) => void;
+
+/** While a starter is being built, its next step takes the place of pitching. */
+const isStarter = ({ plan }: BatchState): boolean => plan !== null && plan.plan !== 'finings';
+
+const PLAN_NAMES: Readonly<Record<TimedPlan, string>> = {
+  rehydration: 'Yeast',
+  starter: 'Starter',
+  'wild-starter': 'Wild starter',
+  rouse: 'Rousing',
+  restart: 'Restart',
+  finings: 'Finings',
+};
+
+const isRestart = ({ plan }: RunningPlan): boolean => plan === 'rouse' || plan === 'restart';
+
+/** Days between two tastings of a drink in malolactic change. @source our estimate of a change that takes weeks */
+const MALOLACTIC_LOOK_DAYS = 21;
+
+/** What was begun and must be looked at: clearing, a loosened cap, a malolactic change. */
+function careJobs({ batchName, state, verdict }: JobsInput, add: Add): void {
+  const { clarified, malolactic, vent, rackedAt } = state;
+  if (clarified && (rackedAt === null || rackedAt < clarified.at)) {
+    add(
+      'look',
+      clarified.at,
+      dateAfter(clarified.lookAt, 0, state.zone),
+      `Look at ${batchName}`,
+      'Has it cleared? Hold a glass of it before a lamp. Rack it off what has settled.',
+    );
+  }
+  if (vent?.vent === 'loose-cap' && verdict && !isAtRest(verdict.status)) {
+    const due = new Date(Date.parse(vent.at) + RELEASE_HOURS * 3_600_000).toISOString();
+    add('release', vent.at, due, `Let the gas out of ${batchName}`, `Its cap is only loosened. Three times a day, next from ${hourIn(due, state.zone)}.`);
+  }
+  if (malolactic?.done === false) {
+    add(
+      'malolactic',
+      malolactic.at,
+      dateAfter(malolactic.at, MALOLACTIC_LOOK_DAYS, state.zone),
+      `Taste ${batchName}`,
+      'Is it softer? Measure the acid, and write down how far the malolactic change has come.',
+    );
+  }
+}
+
+function stepJob({ batchName, state: { zone } }: JobsInput, plan: RunningPlan, add: Add): void {
+  const when = plan.dueAt === plan.doneAt ? '' : `, from ${hourIn(plan.dueAt, zone)} on ${dayText(plan.dueAt, false, zone)}`;
+  add(
+    isRestart(plan) ? 'restart-step' : plan.plan === 'finings' ? 'clear-step' : 'step',
+    plan.doneAt,
+    plan.dueAt,
+    `${PLAN_NAMES[plan.plan]} for ${batchName}`,
+    `${plan.next} Step ${plan.step + 1} of ${plan.of}${when}.`,
+  );
+}
+
+function pitchJob({ batchName, state, method, today }: JobsInput, filledAt: string, add: Add): void {
+  if (!state.sulfitedAt) {
+    add(
+      'pitch',
+      filledAt,
+      dateAfter(filledAt, 0, state.zone),
+      `Pitch ${batchName}`,
+      'No sulfite is in it. Raw juice wants it a day before bought yeast, unless its own yeast is to do the work.',
+    );
+    return;
+  }
+  const due = new Date(Date.parse(state.sulfitedAt) + method.waits.sulfiteToPitchH * 3_600_000).toISOString();
+  add(
+    'pitch',
+    state.sulfitedAt,
+    due,
+    `Pitch ${batchName}`,
+    due <= today
+      ? `Its sulfite has had its ${method.waits.sulfiteToPitchH} hours.`
+      : `Its sulfite needs ${method.waits.sulfiteToPitchH} hours, until ${hourIn(due, state.zone)} on ${dayText(due, false, state.zone)}.`,
+  );
+}
+
+function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, add: Add): void {
+  const pitchedAt = state.pitchedAt ?? today;
+  const { zone } = state;
+  if (!verdict) return;
+  const last = state.readings.filter((r) => Date.parse(r.at) > Date.parse(pitchedAt) && !verdict.questionedIds.includes(r.id)).at(-1);
+  const cause = last?.id ?? pitchedAt;
+  switch (verdict.status) {
+    case 'stalled':
+    case 'not-started':
+      // Its steps say what is next while a restart is under way.
+      if (state.plan && isRestart(state.plan)) return;
+      if (verdict.next.kind === 'read') {
+        add('read', cause, verdict.next.dueOn, `Read ${batchName}`, `${verdict.sentence} ${verdict.next.text}`);
+        return;
+      }
+      add(
+        'restart',
+        cause,
+        verdict.next.dueOn,
+        verdict.status === 'stalled' ? `Set ${batchName} going again` : `Start ${batchName} again`,
+        `${verdict.sentence} ${verdict.next.text}`,
+      );
+      return;
+    case 'too-cold':
+      add('warm', cause, verdict.next.dueOn, `Move ${batchName} to the warm`, verdict.next.text);
+      return;
+    case 'finished-at-tolerance':
+      add('stabilise', cause, verdict.next.dueOn, `Find out what sugar is left in ${batchName}`, verdict.next.text);
+      return;
+    case 'held':
+      add('bottle', cause, verdict.next.dueOn, `Bottle or keg ${batchName}`, `${verdict.sentence} ${verdict.next.text}`);
+      return;
+    case 'finished-dry':
+    case 'settled-short':
+      finishedJobs({ batchName, state, method, cause, provenAt: last?.at ?? today, sg: last?.sg ?? 1 }, add);
+      return;
+    case 'working':
+    case 'slowing':
+      add(
+        'read',
+        cause,
+        verdict.next.dueOn,
+        `Read ${batchName}`,
+        `${last ? `${gravityText(last.sg)} on ${dayText(last.at, false, zone)}, ${verdict.status}.` : verdict.sentence} ${verdict.next.text}`,
+      );
+      return;
+    case 'too-few-readings':
+      if (last)
+        add('second-reading', cause, verdict.next.dueOn, `Read ${batchName} again`, `Last read on ${dayText(last.at, false, zone)}. ${verdict.sentence}`);
+      else
+        add(
+          'read',
+          cause,
+          verdict.next.dueOn,
+          `First reading of ${batchName}`,
+          `${yeastById(state.yeastId ?? '').name} went in on ${dayText(pitchedAt, false, zone)}.`,
+        );
+      return;
+  }
+}
+
+interface Finished {
+  readonly batchName: string;
+  readonly state: BatchState;
+  readonly method: Method;
+  readonly cause: string;
+  readonly provenAt: string;
+  readonly sg: number;
+}
+
+function finishedJobs({ batchName, state, method, cause, provenAt, sg }: Finished, add: Add): void {
+  if (!state.rackedAt) {
+    add(
+      'rack',
+      cause,
+      dateAfter(provenAt, method.waits.rackWithinDays, state.zone),
+      `Rack ${batchName}`,
+      `Finished at ${gravityText(sg)}. Off its lees, or straight to the bottle if it is clear.`,
+    );
+    return;
+  }
+  const since = state.rackedAt > provenAt ? state.rackedAt : provenAt;
+  add(
+    'bottle',
+    cause,
+    dateAfter(since, method.waits.restDays, state.zone),
+    `Bottle ${batchName}`,
+    `Finished at ${gravityText(sg)} and racked on ${dayText(state.rackedAt, false, state.zone)}.`,
+  );
+}
+
+function crateJobs({ batchName, state, method, today }: JobsInput, crate: BatchState['crates'][number], add: Add): void {
+  const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
+  if (left === 0) return;
+  const days = calendarDays(crate.bottledAt, today, state.zone);
+  const opened = crate.lastOpenedAt !== null;
+  if (crate.testBottle && crate.sparkling && !opened) {
+    const squeezed = state.lastEntryAt !== null && daysBetween(crate.bottledAt, state.lastEntryAt) >= method.waits.testBottleDays;
+    if (!squeezed) {
+      add(
+        'test-bottle',
+        crate.id,
+        dateAfter(crate.bottledAt, method.waits.testBottleDays, state.zone),
+        'Squeeze the test bottle',
+        `${batchName}, bottled ${days === 0 ? 'today' : `${countText(days, 'day')} ago`} at about ${figure(crate.co2Volumes, 1)} volumes. It should be firm.`,
+      );
+    }
+  }
+  if (!opened) {
+    add(
+      'open-one',
+      crate.id,
+      readyWindow(crate, state.zone).from,
+      `Open one of ${batchName}`,
+      `${countText(left, 'bottle')}, filled on ${dayText(crate.bottledAt, false, state.zone)}. Chill it first, over a sink.`,
+    );
+  }
+}

@@ -1,0 +1,126 @@
+import { END_SG, judged, on, statusOf, STRONG, type Read } from '../../testing/judged.js';
+import { yeastById } from '../../base/reference/yeast-kinds.js';
+import type { JudgedEntry, PlaceTemperature } from './judge-facts.js';
+
+describe('what is counted', () => {
+  const sugar = (day: number): JudgedEntry => ({ at: on(day), kind: 'gravity-changed' });
+  const pitched: JudgedEntry = { at: on(0), kind: 'pitched' };
+  const proven: readonly Read[] = [
+    [9, 1.012],
+    [20, END_SG],
+    [27, END_SG],
+  ];
+  it('are readings since sugar went in, that of its moment among them', () => {
+    expect(judged(proven, { entries: [pitched, sugar(9)] }).value.steadySince).toBe(on(20));
+    // Without the reading of the day the sugar went in nothing is seen to fall.
+    expect(statusOf(proven, { entries: [pitched, sugar(9.1)] })).toBe('too-few-readings');
+    expect(statusOf([...proven, [34, END_SG]], { entries: [pitched, sugar(9.1)] })).toBe('not-started');
+  });
+  it('is the must itself on the day of the yeast, though sugar went in before it', () => {
+    // One reading beside the must's own gravity is a fall; after sugar it is one reading.
+    expect(statusOf([[6, 1.04]], { entries: [sugar(-1), pitched] })).toBe('working');
+    expect(statusOf([[6, 1.04]], { entries: [sugar(0), pitched] })).toBe('working');
+    expect(statusOf([[6, 1.04]], { entries: [pitched, sugar(1)] })).toBe('too-few-readings');
+    // A gravity from before the yeast is not one of the ferment.
+    expect(
+      judged([
+        [-2, 1.02],
+        [0, 1.03],
+      ]).value.evidence.map((e) => e.text),
+    ).toContain('No reading so far');
+  });
+  it('is every reading, where nobody says when the yeast went in', () => {
+    expect(statusOf(proven, { entries: [] })).toBe('finished-dry');
+  });
+  it('moves readings from before water as far as it moved the gravity, in the order it went in', () => {
+    const water = (day: number, deltaSg?: number): JudgedEntry => ({
+      at: on(day),
+      kind: 'gravity-changed',
+      sugarless: true,
+      ...(deltaSg === undefined ? {} : { deltaSg }),
+    });
+    const thinned: readonly Read[] = [
+      [9, 1.012],
+      [20, END_SG + 0.0025],
+      [24, END_SG + 0.0025],
+      [28, END_SG],
+    ];
+    expect(statusOf(thinned, { entries: [pitched] })).toBe('too-few-readings');
+    expect(statusOf(thinned, { entries: [pitched, water(26, -0.0025)] })).toBe('finished-dry');
+    expect(statusOf(thinned, { entries: [pitched, water(22, -0.0025)] })).not.toBe('finished-dry');
+    expect(statusOf(thinned, { entries: [pitched, water(26)] })).toBe('too-few-readings');
+  });
+  it('proves an end only since the newest yeast', () => {
+    expect(statusOf([...proven, [34, END_SG]], { entries: [pitched, { at: on(28), kind: 'pitched' }] })).toBe('too-few-readings');
+    expect(judged([...proven, [34, END_SG]], { entries: [pitched, { at: on(27), kind: 'pitched' }] }).value.steadySince).toBe(on(27));
+  });
+});
+
+describe('weeks in the warm without a reading', () => {
+  const least = yeastById('crisp-cider').tempC[1];
+  const unread = (temps: readonly PlaceTemperature[], reads: readonly Read[] = [], entries?: readonly JudgedEntry[]): number | null =>
+    judged(reads, { temps, today: on(60.5), ...(entries ? { entries } : {}) }).value.unreadWarmDays;
+  it('are counted by whole days from the yeast, where every temperature was warm', () => {
+    expect(unread([{ at: on(0), tempC: least }])).toBe(60);
+    expect(unread([{ at: on(0), tempC: least - 0.1 }])).toBe(0);
+    expect(
+      unread([
+        { at: on(0), tempC: 20 },
+        { at: on(30), tempC: least - 1 },
+      ]),
+    ).toBe(0);
+  });
+  it('are none where nobody knows how warm it stood', () => {
+    expect(unread([])).toBe(0);
+  });
+  it('take the place from before the yeast for the days after, and only the last of them', () => {
+    expect(unread([{ at: on(-3), tempC: 20 }])).toBe(60);
+    expect(unread([{ at: on(-3), tempC: 2 }])).toBe(0);
+    expect(
+      unread([
+        { at: on(-9), tempC: 2 },
+        { at: on(-3), tempC: 20 },
+      ]),
+    ).toBe(60);
+  });
+  it('end with the first reading, and begin anew with sugar', () => {
+    const warm = [{ at: on(0), tempC: 20 }];
+    expect(unread(warm, [[5, 1.04]])).toBeNull();
+    expect(
+      unread(
+        warm,
+        [[5, 1.04]],
+        [
+          { at: on(0), kind: 'pitched' },
+          { at: on(10), kind: 'gravity-changed' },
+        ],
+      ),
+    ).toBe(50);
+    expect(
+      unread(
+        warm,
+        [],
+        [
+          { at: on(0), kind: 'pitched' },
+          { at: on(10), kind: 'gravity-changed', sugarless: true },
+        ],
+      ),
+    ).toBe(60);
+  });
+});
+
+describe('the working of a verdict', () => {
+  const stepsOf = (...given: Parameters<typeof judged>): ReturnType<typeof judged>['steps'] => judged(...given).steps;
+  it('says where it should end and why', () => {
+    expect(stepsOf([])).toEqual([expect.objectContaining({ label: 'Where it should end', expression: 'all 1.064 of sugar gone, 9.2 %', result: '0.996' })]);
+    expect(stepsOf([], { liquid: STRONG, yeastId: 'fruity-cider' })[0]?.expression).toMatch(/% if dry is past what this yeast stands, \d+–\d+ %$/);
+  });
+  it('says how fast it falls beside its best', () => {
+    const steps = stepsOf([
+      [7, 1.044],
+      [14, 1.039],
+    ]);
+    expect(steps[1]).toMatchObject({ label: 'How fast', expression: 'last stretch 5.0 points a week, best so far 20.0', result: '25 %' });
+    expect(stepsOf([[7, 1.064]])[1]?.result).toBe('no fall');
+  });
+});

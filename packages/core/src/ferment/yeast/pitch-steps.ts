@@ -1,0 +1,93 @@
+import { inRange } from '../../base/errors/guards.js';
+import { LIMITS } from '../../base/errors/limits.js';
+import { yeastById } from '../../base/reference/yeast-kinds.js';
+import { figure } from '../../base/worked/figures.js';
+
+/** How yeast goes in. */
+export type PitchWay = 'sprinkled' | 'rehydrated' | 'starter' | 'wild';
+
+/** One step, with how long it takes. */
+export interface PitchStep {
+  readonly text: string;
+  /** Minutes until the next step; 0 for at once. */
+  readonly waitMin: number;
+}
+
+/** Water a gram of dry yeast is rehydrated in, mL. @source usual packet advice: ten times its weight */
+export const WATER_ML_PER_G = 10;
+/** Temperature of rehydration, °C. @source usual packet advice: 35–40 for wine kinds, cooler for ale kinds */
+export const REHYDRATE_C = 35;
+/** Largest difference between yeast and juice when they meet, °C. @source usual packet advice: under 10 */
+const MOST_JUMP_C = 8;
+/** Minutes in a day. */
+export const DAY_MIN = 1440;
+
+/** Juice by the spoonful, so that the cup comes down to the juice in jumps that yeast stands. */
+function coolingSteps(cupMl: number, juiceC: number): readonly PitchStep[] {
+  const jumps = Math.ceil((REHYDRATE_C - juiceC) / MOST_JUMP_C);
+  const steps: PitchStep[] = [];
+  let [ml, tempC] = [cupMl, REHYDRATE_C];
+  for (let i = 1; i < jumps; i += 1) {
+    const next = REHYDRATE_C - (i * (REHYDRATE_C - juiceC)) / jumps;
+    const added = (ml * (tempC - next)) / (next - juiceC);
+    steps.push({ text: `Add ${figure(added, 0)} mL of the juice: the cup cools to about ${figure(next, 0)} °C.`, waitMin: 5 });
+    [ml, tempC] = [ml + added, next];
+  }
+  return steps;
+}
+
+/**
+ * Pitching as a list of timed steps with amounts for this volume.
+ *
+ * @param input - the kind of yeast, g of it (0 for wild), the way, the juice's temperature, °C, and volume, L
+ * @returns steps in order
+ * @throws {CoreError} UNKNOWN_ID or OUT_OF_RANGE
+ * @source usual packet advice; temperatures are matched so that the yeast meets no jump above 8 °C
+ */
+export function pitchSteps(input: {
+  readonly yeastId: string;
+  readonly massG: number;
+  readonly way: PitchWay;
+  readonly juiceC: number;
+  readonly volumeL: number;
+}): readonly PitchStep[] {
+  const yeast = yeastById(input.yeastId);
+  const massG = inRange('massG', input.massG, LIMITS.smallDoseG);
+  const juiceC = inRange('juiceC', input.juiceC, LIMITS.tempC);
+  const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
+  const grams = `${figure(massG, 1)} g`;
+  switch (input.way) {
+    case 'sprinkled':
+      return [
+        { text: `Bring the juice into ${yeast.tempC[1]} to ${yeast.tempC[2]} °C if you can. It is at ${figure(juiceC, 0)} °C.`, waitMin: 0 },
+        { text: `Sprinkle ${grams} over the surface and leave it.`, waitMin: 15 },
+        { text: 'Stir it in, close loosely, fit the airlock.', waitMin: 0 },
+      ];
+    case 'rehydrated': {
+      return [
+        { text: `Warm ${figure(massG * WATER_ML_PER_G, 0)} mL of clean water to ${REHYDRATE_C} °C in a clean cup.`, waitMin: 0 },
+        { text: `Sprinkle ${grams} on it. Do not stir.`, waitMin: 15 },
+        { text: 'Stir gently until it is even.', waitMin: 5 },
+        ...coolingSteps(massG * WATER_ML_PER_G, juiceC),
+        { text: `Cup and juice now differ by less than ${MOST_JUMP_C + 1} °C: pour it in and stir.`, waitMin: 0 },
+      ];
+    }
+    case 'starter':
+      return [
+        { text: `Boil ${figure(volumeL * 50, 0)} mL of the juice two minutes and let it cool to 25 °C in a covered jar.`, waitMin: 60 },
+        { text: `Sprinkle ${grams} on it, cover loosely and keep it warm.`, waitMin: DAY_MIN },
+        {
+          text: `It should foam. Add as much juice again, and let it cool to within ${MOST_JUMP_C} °C of the juice (${figure(juiceC, 0)} °C).`,
+          waitMin: 12 * 60,
+        },
+        { text: 'Pour it in while it works.', waitMin: 0 },
+      ];
+    case 'wild':
+      return [
+        { text: `Take ${figure(volumeL * 30, 0)} mL of the freshest juice, with a few washed peels, into a clean jar. Cover with a cloth.`, waitMin: DAY_MIN },
+        { text: 'Stir twice a day. Throw it out if it smells of vinegar, glue or rot.', waitMin: 2 * DAY_MIN },
+        { text: `When it foams and smells clean, feed it ${figure(volumeL * 60, 0)} mL of juice.`, waitMin: DAY_MIN },
+        { text: 'Pour it in while it works, and fill the vessel to the neck once the foam has settled.', waitMin: 0 },
+      ];
+  }
+}

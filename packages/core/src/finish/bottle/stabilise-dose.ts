@@ -1,0 +1,97 @@
+import { freeSo2For, SO2_FRACTION, TOTAL_CAP_MG_PER_L } from '../../juice/adjust/sulfite-dose.js';
+import { caution } from '../../base/cautions/catalogue.js';
+import type { Caution } from '../../base/cautions/caution.js';
+import { phOf } from '../../matter/liquid/acid-chemistry.js';
+import { FREE_SHARE_OF_SULFITE } from '../../matter/liquid/additions.js';
+import type { Liquid } from '../../matter/liquid/liquid.js';
+import { abvOf } from '../../matter/liquid/views.js';
+import { figure } from '../../base/worked/figures.js';
+import { worked, type Worked } from '../../base/worked/worked.js';
+
+/** What stabilises a drink, of each what goes in. */
+export interface StabiliseDose {
+  /** Sulfur dioxide to add, mg/L. */
+  readonly so2MgPerL: number;
+  /** Sorbic acid to add, mg/L. */
+  readonly sorbicMgPerL: number;
+  /** Potassium metabisulfite and potassium sorbate to weigh, g for the whole. */
+  readonly metabisulfiteG: number;
+  readonly sorbateG: number;
+  /** Whether the cap on total sulfite leaves room for the whole dose. */
+  readonly withinCap: boolean;
+}
+
+/** Molecular sulfur dioxide that holds bacteria while sorbate is in, mg/L. @source usual practice, 0.5 at least */
+export const MOLECULAR_MG_PER_L = 0.5;
+/** Sorbic acid that holds yeast, mg/L, falling from weak drinks to strong. @source usual practice: 200 up to 10 %, 100 at 14 % */
+const SORBIC_WEAK = { abv: 10, mgPerL: 200 };
+const SORBIC_STRONG = { abv: 14, mgPerL: 100 };
+/** @source pKa of sorbic acid: only the undissociated part works */
+const PKA_SORBIC = 4.76;
+/** @source usual legal limit, 200 mg/L */
+const SORBIC_CAP_MG_PER_L = 200;
+/** @source molar masses: sorbic acid 112.13, potassium sorbate 150.22 */
+const SORBIC_IN_SORBATE = 0.746;
+/** A dose this close to the whole one counts: scales and spoons are no better. @source estimate */
+const NEARLY = 0.95;
+
+/** Sorbic acid a drink needs in all, mg/L. */
+function sorbicNeeded(liquid: Liquid): number {
+  const share = Math.min(1, Math.max(0, (abvOf(liquid) - SORBIC_WEAK.abv) / (SORBIC_STRONG.abv - SORBIC_WEAK.abv)));
+  const needed = SORBIC_WEAK.mgPerL + share * (SORBIC_STRONG.mgPerL - SORBIC_WEAK.mgPerL);
+  return Math.min(SORBIC_CAP_MG_PER_L, needed * (1 + 10 ** (phOf(liquid) - PKA_SORBIC)));
+}
+
+/**
+ * Sulfite and sorbate that together keep a finished, clear drink from starting again: sulfite for its pH against bacteria,
+ * sorbic acid for its strength against yeast. It slows yeast and does not kill it.
+ *
+ * @param input - the drink, with what is in it already
+ * @returns both doses in mg/L and g, with working and cautions
+ * @source molecular SO₂ 0.5 mg/L, doubled as half binds; sorbic acid 200 mg/L to 10 %, 100 at 14 %, by its undissociated share, at most 200
+ */
+export function stabiliseDose({ liquid }: { readonly liquid: Liquid }): Worked<StabiliseDose> {
+  const free = freeSo2For(phOf(liquid), MOLECULAR_MG_PER_L);
+  const wanted = Math.max(0, (free - liquid.freeSo2MgPerL) / FREE_SHARE_OF_SULFITE);
+  const room = Math.max(0, TOTAL_CAP_MG_PER_L - liquid.totalSo2MgPerL);
+  const so2MgPerL = Math.min(wanted, room);
+  const sorbicMgPerL = Math.max(0, sorbicNeeded(liquid) - liquid.sorbateMgPerL);
+  const metabisulfiteG = (so2MgPerL * liquid.volumeL) / 1000 / SO2_FRACTION['potassium-metabisulfite'];
+  const sorbateG = (sorbicMgPerL * liquid.volumeL) / 1000 / SORBIC_IN_SORBATE;
+  const cautions: Caution[] = [caution('sulfite'), caution('allergen'), ...(wanted > room ? [caution('sulfite-total')] : [])];
+  return worked(
+    { so2MgPerL, sorbicMgPerL, metabisulfiteG, sorbateG, withinCap: wanted <= room + 1e-9 },
+    [
+      {
+        label: 'Sulfite, against bacteria',
+        expression: `${MOLECULAR_MG_PER_L} × (1 + 10^(${figure(phOf(liquid), 2)} − 1.81)) = ${figure(free, 1)} mg/L free, less ${figure(liquid.freeSo2MgPerL, 0)} there, doubled as half binds`,
+        result: `${figure(metabisulfiteG, 1)} g`,
+        source: 'molecular sulfite by pH; metabisulfite is 57.6 % sulfur dioxide',
+      },
+      {
+        label: 'Sorbate, against yeast',
+        expression: `${figure(sorbicMgPerL, 0)} mg/L of sorbic acid at ${figure(abvOf(liquid), 1)} %`,
+        result: `${figure(sorbateG, 1)} g`,
+        source: 'usual practice by strength and pH, at most 200 mg/L; potassium sorbate is 74.6 % sorbic acid',
+      },
+    ],
+    cautions,
+  );
+}
+
+/**
+ * Whether an addition makes a drink hold at least nearly the whole dose of both.
+ *
+ * @param before - the drink before it
+ * @param added - what goes in, mg/L
+ */
+export function isFullDose(before: Liquid, added: { readonly so2MgPerL: number; readonly sorbateMgPerL: number }): boolean {
+  const { so2MgPerL, sorbicMgPerL, withinCap } = stabiliseDose({ liquid: before }).value;
+  return withinCap && added.so2MgPerL >= NEARLY * so2MgPerL && added.sorbateMgPerL >= NEARLY * sorbicMgPerL;
+}
+
+/** Thinned by a little syrup or another drink, sorbate still holds; below this share of what it takes it does not. @source estimate, as for the dose */
+const HOLDS_FROM = 0.9;
+
+/** Whether a drink still holds the sorbate it takes. */
+export const holdsSorbate = (liquid: Liquid): boolean => liquid.sorbateMgPerL >= HOLDS_FROM * sorbicNeeded(liquid);

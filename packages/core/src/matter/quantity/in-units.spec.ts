@@ -1,0 +1,48 @@
+import { DEFAULT_UNITS, type UnitPreferences } from './format-quantity.js';
+import { withoutFieldNames } from '../typed/field-words.js';
+import { inUnits } from './in-units.js';
+
+const US: UnitPreferences = { volume: 'us-gal', mass: 'imperial', temperature: 'degF', gravity: 'SG', pressure: 'psi' };
+
+describe('withoutFieldNames', () => {
+  it.each([
+    ['massG must lie between 0 and 5000, got 9000', 'The weight must lie between 0 and 5000, got 9000'],
+    ['payload.taGPerL must not be greater than 80', 'The acidity must not be greater than 80'],
+    ['entries.0.payload.gravity.sampleC must not be less than 0', 'The temperature of the sample must not be less than 0'],
+    ['ph must not be greater than 8', 'The pH must not be greater than 8'],
+    ['teaCups must lie between 0 and 200', 'The tea cups must lie between 0 and 200'],
+    ['It is in bottles, so nothing goes into it any more.', 'It is in bottles, so nothing goes into it any more.'],
+    ['The drink is at 5 °C and must stay so.', 'The drink is at 5 °C and must stay so.'],
+  ])('says %s as %s', (raw, said) => {
+    expect(withoutFieldNames(raw)).toBe(said);
+  });
+});
+
+describe('inUnits', () => {
+  it.each([
+    ['Move it to 14–17 °C, then read again.', 'Move it to 57–63 °F, then read again.'],
+    ['It likes 12 to 20 °C.', 'It likes 54 to 68 °F.'],
+    ['Keep it at -2 °C or colder.', 'Keep it at 28 °F or colder.'],
+    ['brought to within 5 °C of it', 'brought to within 9 °F of it'],
+    ['When cup and juice differ by less than 8 °C, pour.', 'When cup and juice differ by less than 14 °F, pour.'],
+    ['It has 3.8 L of air over it.', 'It has 1 US gal of air over it.'],
+    ['Warm 250 mL of clean water.', 'Warm 8.5 US fl oz of clean water.'],
+    ['Stir in 1.1 g, and 600 g of sugar.', 'Stir in 1.1 g, and 1 lb 5.2 oz of sugar.'],
+    ['Chop 3 kg small.', 'Chop 6 lb 9.8 oz small.'],
+    ['It would stand at 2.4–3.1 bar.', 'It would stand at 35–45 psi.'],
+    ['acid 5.4 g/L at 20 mg/L, 0.62 L/kg', 'acid 5.4 g/L at 20 mg/L, 0.62 L/kg'],
+    ['two crown-capped 500 mL bottles at 2.0 bar', 'two crown-capped 500 mL bottles at 29 psi'],
+    [
+      '“5000 L” is more than a home bench holds: check it, and write it as 20 L, 5 gal or 750 mL.',
+      '“5000 L” is more than a home bench holds: check it, and write it as 20 L, 5 gal or 750 mL.',
+    ],
+    ['pH 3.8, 1.050, 12 days', 'pH 3.8, 1.050, 12 days'],
+  ])('says %s as %s', (metric, us) => {
+    expect(inUnits(metric, US)).toBe(us);
+    expect(inUnits(metric, DEFAULT_UNITS)).toBe(metric);
+  });
+  it('changes only what the maker measures otherwise', () => {
+    expect(inUnits('20 L at 18 °C', { ...DEFAULT_UNITS, temperature: 'degF' })).toBe('20 L at 64 °F');
+    expect(inUnits('20 L at 18 °C', { ...DEFAULT_UNITS, volume: 'imp-gal' })).toBe('4.4 imp gal at 18 °C');
+  });
+});

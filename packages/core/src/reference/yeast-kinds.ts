@@ -1,8 +1,0 @@
-import { byId } from './by-id.js';
-import { YEAST_KINDS, type YeastKind } from './yeast-kinds-data.js';
-
-/** The kind of yeast of an id; throws UNKNOWN_ID for any other. */
-export const yeastById = byId('kind of yeast', YEAST_KINDS);
-
-/** Strength at which a kind of yeast usually stops: the middle of its range, % by volume. */
-export const usualToleranceAbv = ({ toleranceAbv: [low, high] }: Pick<YeastKind, 'toleranceAbv'>): number => (low + high) / 2;

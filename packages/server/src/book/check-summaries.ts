@@ -1,0 +1,15 @@
+import { join } from 'node:path';
+import { readConfig } from '../run/config.js';
+import { FILES } from '../db/files.js';
+import { connect } from '../db/connect.js';
+import { initModels } from './init-models.js';
+import { summaryStore } from '../batches/summary.store.js';
+
+/** Compares what is kept of every batch with what its log folds into; `--rebuild` makes all of it anew first. */
+const book = connect({ file: join(readConfig(process.env).dataDir, FILES.book) });
+initModels(book);
+if (process.argv.includes('--rebuild')) process.stdout.write(`${await summaryStore.freshen(book, 'all')} summaries made anew\n`);
+const differ = await summaryStore.differing(book);
+process.stdout.write(differ.length === 0 ? 'Every summary is what its log folds into.\n' : `Not what their logs fold into: ${differ.join(', ')}\n`);
+await book.close();
+process.exit(differ.length === 0 ? 0 : 1);

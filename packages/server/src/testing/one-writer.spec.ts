@@ -1,0 +1,28 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+const WEB = join(__dirname, '../../../web/src/app');
+const sources = readdirSync(WEB, { recursive: true, encoding: 'utf8' })
+  .filter((file) => file.endsWith('.ts') && !file.endsWith('.spec.ts'))
+  .map((file) => ({ file: file.replaceAll('\\', '/'), text: readFileSync(join(WEB, file), 'utf8') }));
+const files = (pattern: RegExp): readonly string[] => sources.filter(({ text }) => pattern.test(text)).map(({ file }) => file).sort();
+
+describe('what a maker writes', () => {
+  it('goes through the one writer', () => {
+    const dispatched = files(/dispatch\(\s*(?:Batch|Resource|Vessel|Settings)PageActions\.(?:filingSent|resource|vessel|settings)/);
+    // The zone that a browser lives in is nobody's choice, and not to be undone.
+    expect(dispatched).toEqual(['state/zone-of-browser.ts']);
+    expect(files(/[a-zA-Z]*PageActions\.(?:filingSent|resourceSaved|resourceRemoved|vesselSent)\(/)).toEqual(['writing/log-writer.ts']);
+  });
+  it('leaves the window in one place; files, devices and tables of readings have their own', () => {
+    expect(files(/http\s*\.(?:post|put|patch|delete)\b/)).toEqual([
+      'features/book/book-api.ts',
+      'features/cupboard/device-api.ts',
+      'features/import/import-page.ts',
+      'state/trug-api.ts',
+    ]);
+  });
+  it('is said to be written in one place', () => {
+    expect(files(/\bMatSnackBar\b/)).toEqual(['writing/says.ts']);
+  });
+});

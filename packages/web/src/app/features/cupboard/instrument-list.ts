@@ -1,0 +1,65 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Store } from '@ngrx/store';
+import type { InstrumentDto, InstrumentKindId } from '@trug/contract/plain';
+import { createDraft } from '../../writing/draft';
+import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { TextField } from '../../shared/field/text-field';
+import { newId } from '../../browser/new-id';
+import { Units } from '../../units/units';
+import { InstrumentCard } from './instrument-card';
+import { INSTRUMENTS } from './instrument-words';
+import { SaidPipe } from '../../units/said.pipe';
+import { instrumentsFeature } from '../../state/resources.reducer';
+import { LogWriter } from '../../writing/log-writer';
+
+const EMPTY = { kind: 'hydrometer', name: '', calibrated: '', posts: '' };
+const USUAL_C = 20;
+
+/** The maker's instruments with their checks, and a way to add one. */
+@Component({
+  selector: 'trug-instrument-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SaidPipe, FormsModule, InstrumentCard, QuantityField, TextField],
+  templateUrl: './instrument-list.html',
+  styleUrl: './instrument-list.scss',
+})
+export class InstrumentList {
+  private readonly writer = inject(LogWriter);
+  private readonly units = inject(Units);
+  protected readonly instruments = inject(Store).selectSignal(instrumentsFeature.selectAll);
+  protected readonly kinds = INSTRUMENTS;
+  protected readonly draft = createDraft('instrument', EMPTY);
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly kind = computed(() => INSTRUMENTS.find((k) => k.id === this.draft.fields().kind) ?? INSTRUMENTS[0]);
+  protected readonly usual = this.units.temperature(USUAL_C);
+
+  protected async add(): Promise<void> {
+    const typed = this.draft.fields();
+    const { name, calibrated, posts } = typed;
+    const kind = this.kind();
+    const read = readQuantity(this.units, calibrated, 'temperature');
+    if (!kind || name.trim() === '' || read?.ok === false) {
+      this.refusal.set(
+        read?.ok === false
+          ? 'Write the temperature its scale is marked for, such as 20 C. It stands on the paper inside.'
+          : 'Give it a name, so that you know it again.',
+      );
+      return;
+    }
+    const resource: InstrumentDto = {
+      id: newId(),
+      version: 0,
+      kind: kind.id satisfies InstrumentKindId,
+      name: name.trim(),
+      calibratedAtC: read?.ok === true ? read.value.value : USUAL_C,
+      offset: 0,
+      checkedOn: null,
+      posts: kind.id === 'floating-hydrometer' || (kind.canPost && posts === 'yes'),
+      batchId: null,
+    };
+    const { refused } = await this.writer.save({ of: 'instruments', resource }, `${resource.name} is in the cupboard.`);
+    this.refusal.set(refused);
+    if (refused === null) this.draft.clear(typed, { ...EMPTY, kind: kind.id });
+  }
+}

@@ -1,0 +1,45 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Store } from '@ngrx/store';
+import type { PlaceDto } from '@trug/contract/plain';
+import { USUAL_PLACES } from '@trug/core/ferment/forecast/place-curve';
+import { createDraft } from '../../writing/draft';
+import { TextField } from '../../shared/field/text-field';
+import { newId } from '../../browser/new-id';
+import { PlaceYear } from './place-year';
+import { SaidPipe } from '../../units/said.pipe';
+import { placesFeature } from '../../state/resources.reducer';
+import { LogWriter } from '../../writing/log-writer';
+
+const EMPTY = { name: '', like: 'shed' };
+
+/** Where vessels stand, each with its usual year, which forecasts look ahead by. */
+@Component({
+  selector: 'trug-place-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SaidPipe, FormsModule, PlaceYear, TextField],
+  templateUrl: './place-list.html',
+  styleUrl: './instrument-list.scss',
+})
+export class PlaceList {
+  private readonly writer = inject(LogWriter);
+  protected readonly places = inject(Store).selectSignal(placesFeature.selectAll);
+  protected readonly usual = USUAL_PLACES;
+  protected readonly draft = createDraft('place', EMPTY);
+  protected readonly refusal = signal<string | null>(null);
+  private readonly like = computed(() => USUAL_PLACES.find((p) => p.id === this.draft.fields().like) ?? USUAL_PLACES[0]);
+
+  protected async add(): Promise<void> {
+    const typed = this.draft.fields();
+    const name = typed.name.trim();
+    const like = this.like();
+    if (name === '' || !like) {
+      this.refusal.set('Give it the name you move batches to, such as the shed.');
+      return;
+    }
+    const place: PlaceDto = { id: newId(), version: 0, name, monthlyC: [...like.monthlyC] };
+    const { refused } = await this.writer.save({ of: 'places', resource: place }, `${name} is among your places.`);
+    this.refusal.set(refused);
+    if (refused === null) this.draft.clear(typed, EMPTY);
+  }
+}

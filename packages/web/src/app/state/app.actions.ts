@@ -1,0 +1,38 @@
+import type { BatchDto, CellarMode, InstrumentDto, PlaceDto, StoredJuice, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
+import { createActionGroup, emptyProps, props } from '@ngrx/store';
+
+/** Everything the app opens with. */
+export interface Snapshot {
+  readonly now: string;
+  /** This machine's clock when it came, ms since 1970. */
+  readonly loadedAtMs: number;
+  /** Whether the book can be written into. */
+  readonly mode: CellarMode;
+  readonly batches: readonly BatchDto[];
+  readonly vessels: readonly VesselDto[];
+  readonly settings: VersionedSettings;
+  readonly juices: readonly StoredJuice[];
+  readonly supplies: readonly SupplyDto[];
+  readonly instruments: readonly InstrumentDto[];
+  readonly places: readonly PlaceDto[];
+}
+
+/** The app itself. */
+export const AppActions = createActionGroup({
+  source: 'App',
+  events: {
+    Opened: emptyProps(),
+    /** Time goes on while a window stays open: the server's clock, and this machine's in ms since 1970. */
+    Ticked: props<{ readonly now: string; readonly atMs: number }>(),
+    'Reload Asked': emptyProps(),
+  },
+});
+
+/** What the server answers. */
+export const AppApiActions = createActionGroup({
+  source: 'App API',
+  events: {
+    Loaded: props<{ readonly snapshot: Snapshot }>(),
+    'Load Failed': props<{ readonly problem: Problem }>(),
+  },
+});

@@ -1,0 +1,65 @@
+import { inject } from '@angular/core';
+import { Actions, createEffect, ofType, type FunctionalEffect } from '@ngrx/effects';
+import { mapResponse } from '@ngrx/operators';
+import { Store } from '@ngrx/store';
+import type { BatchDto } from '@trug/contract/plain';
+import { catchError, concatMap, EMPTY, filter, forkJoin, map, mergeMap } from 'rxjs';
+import { AppApiActions } from './app.actions';
+import { BatchApiActions, BatchPageActions } from './batches.actions';
+import { batchesFeature, isBehind } from './batches.reducer';
+import { problemOf, TrugApi } from './trug-api';
+
+const file = createEffect(
+  (actions = inject(Actions), api = inject(TrugApi)) =>
+    actions.pipe(
+      ofType(BatchPageActions.filingSent),
+      // Entries of one batch build on one another, so they are sent in the order written.
+      concatMap(({ sent }) =>
+        api.file(sent).pipe(
+          mapResponse({
+            next: (batches) => BatchApiActions.filingStored({ sent, batches }),
+            error: (error) => BatchApiActions.filingRefused({ sent, problem: problemOf(error) }),
+          }),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Batches whose logs are to be fetched: those changed elsewhere, asked for, or here and behind their summaries. */
+function logsToFetch(action: LogAction, known: Readonly<Record<string, BatchDto | undefined>>): readonly string[] {
+  switch (action.type) {
+    case BatchPageActions.changedElsewhere.type:
+      return action.batchIds;
+    case BatchPageActions.logWanted.type:
+      return [action.batchId];
+    case AppApiActions.loaded.type:
+      return Object.values(known).flatMap((batch) => (batch && isBehind(batch) ? [batch.id] : []));
+    case BatchApiActions.filingStored.type:
+      // Of a batch whose log is not here nothing was shown at once.
+      return [...new Set(action.sent.entries.map((e) => e.batchId))].filter((id) => known[id]?.entries === null);
+  }
+}
+type LogAction = ReturnType<
+  typeof BatchPageActions.changedElsewhere | typeof BatchPageActions.logWanted | typeof AppApiActions.loaded | typeof BatchApiActions.filingStored
+>;
+
+const refresh = createEffect(
+  (actions = inject(Actions), api = inject(TrugApi), known = inject(Store).selectSignal(batchesFeature.selectEntities)) =>
+    actions.pipe(
+      ofType(BatchPageActions.changedElsewhere, BatchPageActions.logWanted, AppApiActions.loaded, BatchApiActions.filingStored),
+      map((action) => logsToFetch(action, known())),
+      filter((batchIds) => batchIds.length > 0),
+      mergeMap((batchIds) =>
+        forkJoin(batchIds.map((id) => api.batch(id))).pipe(
+          map((batches) => BatchApiActions.batchesRefreshed({ batches })),
+          // What cannot be fetched now is fetched with everything else when the server is back.
+          catchError(() => EMPTY),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Files entries and fetches logs. */
+export const batchesEffects: Record<string, FunctionalEffect> = { file, refresh };

@@ -1,0 +1,98 @@
+import { HttpClient, HttpErrorResponse } from '@angular/common/http';
+import { inject, Injectable } from '@angular/core';
+import {
+  API_PATHS,
+  type BatchDto,
+  type BatchWithLog,
+  type CellarMode,
+  type InstrumentDto,
+  type PlaceDto,
+  type StoredJuice,
+  type Problem,
+  type SupplyDto,
+  type VersionedSettings,
+  type VesselDto,
+} from '@trug/contract/plain';
+import { forkJoin, map, type Observable } from 'rxjs';
+import type { Snapshot } from './app.actions';
+import type { Filing } from './batches.actions';
+import type { Named, Resource } from './resources.actions';
+import type { VesselWrite } from './vessels.actions';
+
+/** What is said when the server cannot be reached. */
+export const NO_ANSWER = 'Trug’s server did not answer. What you typed is still here: start Trug again and send it once more.';
+
+/** A refusal, or the lack of an answer, as a problem document. */
+export function problemOf(error: unknown): Problem {
+  if (error instanceof HttpErrorResponse) {
+    const body: unknown = error.error;
+    if (typeof body === 'object' && body !== null && 'detail' in body && typeof body.detail === 'string') return body as Problem;
+  }
+  return {
+    type: 'about:blank',
+    title: 'Trug did not answer',
+    status: 0,
+    code: 'unreachable',
+    detail: NO_ANSWER,
+  };
+}
+
+/** The server as the store sees it. */
+@Injectable({ providedIn: 'root' })
+export class TrugApi {
+  private readonly http = inject(HttpClient);
+
+  load(): Observable<Snapshot> {
+    return forkJoin({
+      clock: this.http.get<{ readonly now: string; readonly mode: CellarMode }>(API_PATHS.clock),
+      batches: this.http.get<readonly BatchDto[]>(API_PATHS.batches),
+      vessels: this.http.get<readonly VesselDto[]>(API_PATHS.vessels),
+      settings: this.http.get<VersionedSettings>(API_PATHS.settings),
+      juices: this.http.get<readonly StoredJuice[]>(API_PATHS.juices),
+      supplies: this.http.get<readonly SupplyDto[]>(API_PATHS.supplies),
+      instruments: this.http.get<readonly InstrumentDto[]>(API_PATHS.instruments),
+      places: this.http.get<readonly PlaceDto[]>(API_PATHS.places),
+    }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, mode: clock.mode, loadedAtMs: Date.now(), ...rest })));
+  }
+
+  batch(id: string): Observable<BatchWithLog> {
+    return this.http.get<BatchWithLog>(`${API_PATHS.batches}/${id}`);
+  }
+
+  /** Files entries, with the batches that begin with them or the several they are about; gives what was begun or touched together. */
+  file({ batches, entries }: Filing): Observable<readonly BatchDto[]> {
+    const isOneLog = batches.length === 0 && new Set(entries.map((e) => e.batchId)).size === 1;
+    if (isOneLog) return this.http.post(API_PATHS.entries, { entries }).pipe(map(() => []));
+    return this.http.post<{ readonly batches: readonly BatchDto[] }>(API_PATHS.batches, { batches, entries }).pipe(map((stored) => stored.batches));
+  }
+
+  /** Does something with a vessel; null when it is gone afterwards. */
+  vessel(sent: VesselWrite): Observable<VesselDto | null> {
+    const { id, cleanedAt = null } = sent.vessel;
+    const path = `${API_PATHS.vessels}/${id}`;
+    switch (sent.act) {
+      case 'add':
+        return this.http.post<VesselDto>(API_PATHS.vessels, sent.vessel);
+      case 'remove':
+        return this.http.delete(path).pipe(map(() => null));
+      case 'clean':
+        return this.http.post<VesselDto>(`${path}/cleaned`, { at: sent.at });
+      case 'unclean':
+        return this.http.put<VesselDto>(`${path}/cleaned`, { at: cleanedAt, was: sent.at });
+    }
+  }
+
+  /** A resource never stored has version 0 and is filed; any other is changed on the version it was read at. */
+  save({ of, resource }: Named): Observable<Resource> {
+    const path = API_PATHS[of];
+    return resource.version === 0 ? this.http.post<Resource>(path, resource) : this.http.put<Resource>(`${path}/${resource.id}`, resource);
+  }
+
+  remove({ of, resource }: Named): Observable<unknown> {
+    return this.http.delete(`${API_PATHS[of]}/${resource.id}`, { params: { version: resource.version } });
+  }
+
+  saveSettings(settings: VersionedSettings): Observable<VersionedSettings> {
+    return this.http.put<VersionedSettings>(API_PATHS.settings, settings);
+  }
+}

@@ -1,0 +1,125 @@
+import { computed, inject, Injectable } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { Dimension, Liquid, UnitId } from '@trug/core';
+import { strengthOf } from '@trug/core/matter/measure/strength-of';
+import { withoutFieldNames } from '@trug/core/matter/typed/field-words';
+import { inUnits } from '@trug/core/matter/quantity/in-units';
+import { formatQuantity } from '@trug/core/matter/quantity/format-quantity';
+import { parseQuantity, type ParsedQuantity, type Weights } from '@trug/core/matter/typed/parse-quantity';
+import { dayText } from '@trug/core/matter/quantity/days';
+import { dayIn, hourIn } from '@trug/core/matter/quantity/zone';
+import { figure } from '@trug/core/base/worked/figures';
+import { settingsFeature } from '../state/settings.reducer';
+
+/** Reads and writes figures in the maker's own units. */
+@Injectable({ providedIn: 'root' })
+export class Units {
+  private readonly settings = inject(Store).selectSignal(settingsFeature.selectSettings);
+  /** The units chosen in the settings. */
+  readonly preferences = computed(() => this.settings());
+
+  volume(valueL: number): string {
+    return formatQuantity({ dimension: 'volume', valueL }, this.preferences());
+  }
+
+  mass(valueG: number): string {
+    return formatQuantity({ dimension: 'mass', valueG }, this.preferences());
+  }
+
+  temperature(valueC: number): string {
+    return formatQuantity({ dimension: 'temperature', valueC }, this.preferences());
+  }
+
+  gravity(sg: number): string {
+    return formatQuantity({ dimension: 'gravity', sg }, this.preferences());
+  }
+
+  pressure(valueBar: number): string {
+    return formatQuantity({ dimension: 'pressure', valueBar }, this.preferences());
+  }
+
+  /** The strength of a drink by the school that the maker trusts. */
+  strength(liquid: Liquid, must: Liquid | null): string {
+    return this.percent(strengthOf(liquid, must, this.settings().strengthSchool));
+  }
+
+  /** A sentence of the core or a refusal in the maker's units, without the names of fields. */
+  say(text: string): string {
+    return inUnits(withoutFieldNames(text), this.preferences());
+  }
+
+  percent(abv: number): string {
+    return `${figure(abv, 1)} %`;
+  }
+
+  /** The maker's time zone. */
+  zone(): string {
+    return this.preferences().timeZone;
+  }
+
+  /** A day as a maker writes it, by the maker's own calendar. */
+  day(iso: string, weekday = false): string {
+    return dayText(this.dateOf(iso), weekday);
+  }
+
+  /** The calendar day it is for the maker, `YYYY-MM-DD`. */
+  dateOf(iso: string): string {
+    return dayIn(iso, this.zone());
+  }
+
+  /** Hour and minute on the maker's clock. */
+  hour(iso: string): string {
+    return hourIn(iso, this.zone());
+  }
+
+  /** Day, year and hour. */
+  moment(iso: string): string {
+    const date = this.dateOf(iso);
+    return iso.length <= 10 ? `${dayText(date, true)} ${date.slice(0, 4)}` : `${dayText(date, true)} ${date.slice(0, 4)}, ${this.hour(iso)}`;
+  }
+
+  /** A value of any dimension, from its canonical unit. */
+  text(dimension: Dimension, value: number): string {
+    switch (dimension) {
+      case 'volume':
+        return this.volume(value);
+      case 'mass':
+        return this.mass(value);
+      case 'temperature':
+        return this.temperature(value);
+      case 'gravity':
+        return this.gravity(value);
+      case 'pressure':
+        return this.pressure(value);
+    }
+  }
+
+  /** What a maker typed, with bare numbers in their own unit. */
+  parse(text: string, dimension: Dimension, hints: ReadingHints = {}): ParsedQuantity {
+    const units = this.preferences();
+    const metric = units.mass === 'metric';
+    const bare = {
+      volume: units.volume,
+      mass: hints.heavy === true ? (metric ? 'kg' : 'lb') : metric ? 'g' : 'oz',
+      temperature: units.temperature,
+      gravity: 'SG',
+      pressure: units.pressure,
+    } as const;
+    return parseQuantity(text, {
+      ...hints.weights,
+      dimension,
+      gallon: units.volume === 'imp-gal' ? 'imperial' : 'us',
+      bareUnit: hints.bareUnit ?? bare[dimension],
+    });
+  }
+}
+
+/** What a field knows of its amounts. */
+export interface ReadingHints {
+  /** True where a bare number of mass means kilograms or pounds, as with fruit. */
+  readonly heavy?: boolean;
+  /** What a bare number means, where it is not the maker's usual unit. */
+  readonly bareUnit?: UnitId;
+  /** What a spoon, a tablet or a lemon of it weighs. */
+  readonly weights?: Weights;
+}

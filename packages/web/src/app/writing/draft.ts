@@ -1,0 +1,154 @@
+import { DestroyRef, effect, inject, signal, untracked, type WritableSignal } from '@angular/core';
+import { ActivatedRoute } from '@angular/router';
+import { DraftOffers } from './draft-offers';
+import { readStored, removeStored, storedKeys, writeStored } from '../browser/stored';
+import { openWindows, windowId } from '../browser/window-id';
+
+/** A form's fields as typed. */
+export type DraftFields = object;
+
+/** A draft that survives a reload. */
+export interface Draft<T extends DraftFields> {
+  readonly fields: WritableSignal<T>;
+  /** Changes one field. */
+  readonly set: (field: Extract<keyof T, string>, value: string) => void;
+  /**
+   * Fills the form from what is stored, for as long as nothing was typed into it: what was typed stays, whatever changes
+   * elsewhere.
+   */
+  readonly fill: (stored: T) => void;
+  /** Empties the form of what was filed, for the next of its kind: what was typed while it was on its way stays. */
+  readonly clear: (filed: T, next: T) => void;
+  /** Forgets the draft once it is filed. */
+  readonly forget: () => void;
+}
+
+/** A draft as this browser keeps it: whose window's, since when, and what was typed. */
+interface StoredDraft {
+  readonly by: string;
+  readonly atMs: number;
+  readonly fields: object;
+}
+
+/** A draft that belongs to no window: it waits for a form to be opened. */
+const NOBODY = 'nobody';
+const PREFIX = 'trug.draft.';
+const storageKeyOf = (key: string, by: string): string => `${PREFIX}${key}@${by}`;
+
+function storedDraft(storageKey: string): StoredDraft | null {
+  const stored = readStored(storageKey);
+  if (typeof stored !== 'object' || stored === null || !('fields' in stored) || typeof stored.fields !== 'object' || stored.fields === null) return null;
+  const by = 'by' in stored && typeof stored.by === 'string' ? stored.by : NOBODY;
+  return { by, atMs: 'atMs' in stored && typeof stored.atMs === 'number' ? stored.atMs : 0, fields: stored.fields };
+}
+
+/** The known fields of a draft over what a form begins with; anything else in it is left out. */
+function restored<T extends DraftFields>(initial: T, stored: StoredDraft | null): T {
+  if (!stored) return initial;
+  const known = Object.entries(stored.fields).filter(([field, value]) => field in initial && typeof value === 'string');
+  return { ...initial, ...Object.fromEntries(known) };
+}
+
+/** Each field as it begins anew, where it still holds what was filed. */
+function withoutFiled<T extends DraftFields>(now: T, filed: T, next: T): T {
+  const sent = new Map<string, unknown>(Object.entries(filed));
+  const typedSince = Object.entries(now).filter(([field, value]) => value !== sent.get(field));
+  return { ...next, ...Object.fromEntries(typedSince) };
+}
+
+/** Drafts of a form that are not this window's, newest first. */
+function othersOf(key: string): readonly StoredDraft[] {
+  return storedKeys(storageKeyOf(key, ''))
+    .filter((storageKey) => storageKey !== storageKeyOf(key, windowId()))
+    .flatMap((storageKey) => storedDraft(storageKey) ?? [])
+    .sort((a, b) => b.atMs - a.atMs);
+}
+
+/** The draft that carries a yeast chosen when the batch was begun to the day it is pitched. */
+export const PITCH_DRAFT = 'pitch';
+
+/**
+ * Leaves fields for a form that will be opened later.
+ *
+ * @param key - the draft's name
+ * @param fields - what its form should begin with
+ */
+export function leaveDraft(key: string, fields: DraftFields): void {
+  writeStored(storageKeyOf(key, NOBODY), { by: NOBODY, atMs: Date.now(), fields } satisfies StoredDraft);
+}
+
+/**
+ * A form's draft, kept in this browser at every keystroke until it is filed. It belongs to its window: what another
+ * window has begun is offered and never mixed in; what a window that is closed has begun is taken up.
+ *
+ * @param key - the draft's name, unique to the form and what it is about
+ * @param initial - what the fields hold at first
+ * @returns the draft; call within an injection context
+ */
+export function createDraft<T extends DraftFields>(key: string, initial: T): Draft<T> {
+  const offers = inject(DraftOffers);
+  const own = storageKeyOf(key, windowId());
+  const left = storageKeyOf(key, NOBODY);
+  const begun = restored(initial, storedDraft(own) ?? storedDraft(left));
+  const fields = signal(begun);
+  /** What the form holds while nothing was typed. */
+  let untouched = initial;
+  let kept = true;
+  effect(() => {
+    const now = fields();
+    // Only what was typed is kept, so that opening a form leaves nothing behind.
+    if (kept && now !== untouched) writeStored(own, { by: windowId(), atMs: Date.now(), fields: now } satisfies StoredDraft);
+  });
+  const takeUp = (other: StoredDraft): void => {
+    fields.set(restored(initial, other));
+    removeStored(storageKeyOf(key, other.by));
+  };
+  if (begun === initial) {
+    void lookAround(key, () => untracked(fields) === untouched).then((found) => {
+      if (!found) return;
+      if (found.open) offers.make({ key, atMs: found.draft.atMs, takeUp: () => takeUp(found.draft) });
+      else takeUp(found.draft);
+    });
+  }
+  inject(DestroyRef).onDestroy(() => offers.withdraw(key));
+  return {
+    fields,
+    set: (field, value) => fields.update((now) => ({ ...now, [field]: value })),
+    fill: (stored) => {
+      if (untracked(fields) !== untouched) return;
+      untouched = stored;
+      fields.set(stored);
+    },
+    clear: (filed, next) => fields.update((now) => withoutFiled(now, filed, next)),
+    forget: () => {
+      kept = false;
+      removeStored(own);
+      removeStored(left);
+      offers.withdraw(key);
+    },
+  };
+}
+
+/** The newest draft of another window, and whether that window is open; null when there is none or the form was typed in by now. */
+async function lookAround(key: string, untouched: () => boolean): Promise<{ readonly draft: StoredDraft; readonly open: boolean } | null> {
+  const [draft] = othersOf(key);
+  if (!draft) return null;
+  const open = await openWindows();
+  return untouched() ? { draft, open: open.has(draft.by) } : null;
+}
+
+/** The name of a form's draft about one batch, so that one batch's draft never shows in another's form. */
+export const batchDraftKey = (form: string, batchId: string): string => `${form}:${batchId}`;
+
+/**
+ * The draft of a form about what the page's address names: a batch, an entry of it, or a card. A form for something
+ * new has a draft of its own.
+ *
+ * @param form - the form's name
+ * @param initial - what the fields hold at first
+ * @returns the draft; call within an injection context
+ */
+export function createBatchDraft<T extends DraftFields>(form: string, initial: T): Draft<T> {
+  const { paramMap } = inject(ActivatedRoute).snapshot;
+  return createDraft([form, paramMap.get('id'), paramMap.get('entryId')].filter((part) => part !== null).join(':'), initial);
+}
