@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import axe from 'axe-core';
 import { Bench } from '../pages/bench';
+import { demoPlaces, VIEWS, type DemoPlaces } from '../pages/views';
 import { DESK, PHONE, TestTrug } from '../support/trug';
 
 interface Violation {
@@ -10,51 +11,12 @@ interface Violation {
 }
 
 const trug = new TestTrug();
-let ids: Record<string, string> = {};
-let anEntry = '';
+let places: DemoPlaces;
 beforeAll(async () => {
   await trug.start('2026-11-23', true);
-  const batches = (await (await fetch(`${trug.url}/api/batches?with=logs`)).json()) as { id: string; name: string; entries: { id: string }[] }[];
-  anEntry = batches.find((b) => b.name === 'Gate Blend')?.entries[0]?.id ?? '';
-  ids = Object.fromEntries(batches.map((b) => [b.name, b.id]));
+  places = await demoPlaces(trug);
 });
 afterAll(() => trug.stop());
-
-const VIEWS: readonly (readonly [name: string, path: () => string])[] = [
-  ['shelf', () => '/shelf'],
-  ['new batch', () => '/new'],
-  ['batch, stuck', () => `/batch/${ids['Hollow Wild'] ?? ''}`],
-  ['batch, bottled', () => `/batch/${ids['Kitchen Fizz'] ?? ''}`],
-  ['reading', () => `/batch/${ids['Gate B'] ?? ''}/read`],
-  ['pitch', () => `/batch/${ids['Terrace Must'] ?? ''}/pitch`],
-  ['rack', () => `/batch/${ids['Lane Perry'] ?? ''}/rack`],
-  ['bottle bench', () => `/batch/${ids['Gate Blend'] ?? ''}/bottle`],
-  ['note', () => `/batch/${ids['Kitchen Fizz'] ?? ''}/note`],
-  ['move', () => `/batch/${ids['Hollow Wild'] ?? ''}/move`],
-  ['cellar', () => '/cellar'],
-  ['cupboard', () => '/cupboard'],
-  ['settings', () => '/settings'],
-  ['where it is kept', () => '/settings/book'],
-  ['when was it', () => `/batch/${ids['Gate Blend'] ?? ''}/when/${anEntry}`],
-  ['juice', () => '/juice'],
-  ['blend bench', () => '/juice/blend'],
-  ['press day', () => '/juice/press'],
-  ['steep', () => '/juice/steep'],
-  ['a juice', () => '/juice/new'],
-  ['adjust', () => `/batch/${ids['Terrace Must'] ?? ''}/adjust`],
-  ['split', () => `/batch/${ids['Terrace Must'] ?? ''}/split`],
-  ['restart', () => `/batch/${ids['Hollow Wild'] ?? ''}/restart`],
-  ['batch, with a device', () => `/batch/${ids['Carton No. 4'] ?? ''}`],
-  ['fault finder', () => `/batch/${ids['Lane Perry'] ?? ''}/fault`],
-  ['clear it', () => `/batch/${ids['Lane Perry'] ?? ''}/clear`],
-  ['what sugar is left', () => `/batch/${ids['Gate Blend'] ?? ''}/test`],
-  ['stabilise', () => `/batch/${ids['Gate Blend'] ?? ''}/stabilise`],
-  ['open the keg', () => `/batch/${ids['Keg of the Row'] ?? ''}/open-keg`],
-  ['malolactic change', () => `/batch/${ids['Gate Blend'] ?? ''}/malolactic`],
-  ['readings from a table', () => `/batch/${ids['Gate B'] ?? ''}/import`],
-  ['year', () => '/year'],
-  ['practice', () => '/practice'],
-];
 
 describe.each([
   ['1280×800', DESK],
@@ -63,7 +25,7 @@ describe.each([
   it.each(VIEWS)('%s has no serious violation and does not scroll sideways', async (_name, path) => {
     const { page, faults } = await trug.page(viewport);
     const bench = new Bench(page, trug.url);
-    await bench.open(path());
+    await bench.open(path(places));
     await page.evaluate(readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8'));
     const violations = await page.evaluate(async (): Promise<Violation[]> => {
       const results = await (window as unknown as { axe: typeof axe }).axe.run(document, {

@@ -71,8 +71,10 @@ export function createApp(deps: AppDeps): Express {
     if (runToken !== null) response.setHeader(RUN_HEADER, runToken);
     response.json({ now: clock.now().toISOString(), fixed: clock.fixed, mode: keeper.book().state.mode });
   });
-  app.get(API_PATHS.changes, (_request, response) => {
-    changes.follow(response);
+  app.get(API_PATHS.changes, (request, response) => {
+    // A stream that was cut says by itself which change it had last; a window that comes back says it in the address.
+    const { after } = request.query;
+    changes.follow(response, request.header('last-event-id') ?? (typeof after === 'string' ? after : undefined));
   });
   const json = boundedJson();
   app.use(API_PATHS.cellar, createCellarRouter(cellar, json));

@@ -1,3 +1,4 @@
+import { ulid } from 'ulid';
 import type { AddressInfo } from 'node:net';
 import { createServer, type Server } from 'node:http';
 import type { RequestHandler } from 'express';
@@ -47,7 +48,7 @@ const SLOWEST_REQUEST_MS = 30_000;
  */
 export async function startServer(config: StartConfig, log: Logger = pino({ level: config.logLevel })): Promise<RunningServer> {
   const clock = createClock(config.today);
-  const changes = createChangeHub();
+  const changes = createChangeHub(ulid());
   let port = 0;
   let ownUrl = '';
   let serving: BookApp | null = null;

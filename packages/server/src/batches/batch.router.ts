@@ -1,8 +1,13 @@
 import { Router } from 'express';
 import type { BatchService } from './batch.service.js';
 
+const MOST_IDS = 200;
+
+/** Ids parted by commas; null when none are named. */
+const idsIn = (ids: unknown): readonly string[] | null => (typeof ids === 'string' ? ids.split(',').slice(0, MOST_IDS) : null);
+
 /**
- * `GET /` lists batches with their summaries, `GET /?with=logs` with their logs, `GET /:id` gives one, `POST /` files
+ * `GET /` lists batches with their summaries, `GET /?ids=` some of them, `GET /?with=logs` with their logs, `GET /:id` gives one, `POST /` files
  * entries on several batches at once, and begins batches with them: a first filling, a pour from the blend bench, a split, a trial, a jar
  * topped up from another. All of it is filed or none.
  *
@@ -13,7 +18,7 @@ export function createBatchRouter(service: BatchService): Router {
   const router = Router();
   router.get('/', async (request, response) => {
     if (request.query['with'] === 'logs') response.json(await service.listWithLogs());
-    else response.type('json').send(await service.listAsJson());
+    else response.type('json').send(await service.listAsJson(idsIn(request.query['ids'])));
   });
   router.get('/:id', async (request, response) => {
     response.json(await service.get(request.params.id));

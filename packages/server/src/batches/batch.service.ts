@@ -1,6 +1,6 @@
 import { NewBatchDto, type BatchFacts, type BatchWithLog } from '@trug/contract';
 import { summarise } from '@trug/core';
-import type { Sequelize, Transaction } from 'sequelize';
+import { Op, type Sequelize, type Transaction } from 'sequelize';
 import { groupBy } from '../db/group-by.js';
 import type { Write } from '../db/write-queue.js';
 import { entryRepository, type ReadLog } from './entry.repository.js';
@@ -17,8 +17,8 @@ const MOST_BATCHES = 12;
 export interface BatchService {
   /** Every batch with its log. */
   readonly listWithLogs: () => Promise<readonly BatchWithLog[]>;
-  /** Every batch with its summary and without its log, as JSON text: what is kept as text is not read for nothing. */
-  readonly listAsJson: () => Promise<string>;
+  /** Every batch, or those named, with its summary and without its log, as JSON text: what is kept as text is not read for nothing. */
+  readonly listAsJson: (ids: readonly string[] | null) => Promise<string>;
   readonly get: (id: string) => Promise<BatchWithLog>;
   /** Begins batches with entries on any batch, all or nothing; gives every batch the entries touch. */
   readonly begin: (body: unknown) => Promise<{ readonly batches: readonly BatchWithLog[]; readonly created: boolean }>;
@@ -75,8 +75,9 @@ export function createBatchService({ sequelize, write, entries }: BatchServiceDe
   };
   return {
     get,
-    listAsJson: async () => {
-      const [rows, summaries] = await Promise.all([BatchModel.findAll({ order: [['id', 'ASC']] }), summaryStore.allAsJson(sequelize)]);
+    listAsJson: async (ids) => {
+      const which = ids === null ? {} : { where: { id: { [Op.in]: [...ids] } } };
+      const [rows, summaries] = await Promise.all([BatchModel.findAll({ ...which, order: [['id', 'ASC']] }), summaryStore.asJson(sequelize, ids)]);
       // Begun between the two questions: the next list has it.
       const found = rows.flatMap((row) => {
         const summary = summaries.get(row.id);

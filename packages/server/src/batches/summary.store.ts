@@ -1,5 +1,5 @@
 import { FOLD_VERSION, summarise, type BatchSummary } from '@trug/core';
-import { QueryTypes, type Sequelize, type Transaction } from 'sequelize';
+import { Op, QueryTypes, type Sequelize, type Transaction } from 'sequelize';
 import { entryRepository } from './entry.repository.js';
 import { BatchSummaryModel, JuicePourModel, VesselFillModel } from './summary.models.js';
 
@@ -56,12 +56,19 @@ export const summaryStore = {
     return stale.length;
   },
 
-  /** Every batch's summary as JSON text, by its id; what is out of date is folded from its log, and not kept. */
-  async allAsJson(sequelize: Sequelize): Promise<ReadonlyMap<string, string>> {
-    const [heads, rows] = await Promise.all([headsOf(sequelize, null), BatchSummaryModel.findAll({ attributes: ['batchId', 'summary'], raw: true })]);
+  /**
+   * The summaries of all batches, or of some, as JSON text by batch id; what is out of date is folded from its log, and not kept.
+   *
+   * @param sequelize - an open book
+   * @param ids - of batches; null for all
+   */
+  async asJson(sequelize: Sequelize, ids: readonly string[] | null): Promise<ReadonlyMap<string, string>> {
+    const which = ids === null ? {} : { where: { batchId: { [Op.in]: [...ids] } } };
+    const [heads, rows] = await Promise.all([headsOf(sequelize, null), BatchSummaryModel.findAll({ ...which, attributes: ['batchId', 'summary'], raw: true })]);
     const kept = new Map(rows.map((row) => [row.batchId, row.summary]));
     const found = new Map<string, string>();
     for (const { batchId, upToDate } of heads) {
+      if (ids !== null && !ids.includes(batchId)) continue;
       const text = upToDate ? kept.get(batchId) : undefined;
       found.set(batchId, text ?? JSON.stringify(await summaryStore.of(batchId)));
     }

@@ -25,8 +25,8 @@ export function createLiveHub(): LiveHub {
   };
   return {
     follow: (batchId, response) => (byBatch.get(batchId) ?? begin(batchId)).open(response),
-    tell: (batchId, columns) => byBatch.get(batchId)?.send('readings', columns),
-    tellForgotten: (batchId, deviceId) => byBatch.get(batchId)?.send('forgotten', { deviceId }),
+    tell: (batchId, columns) => byBatch.get(batchId)?.send({ event: 'readings', data: columns }),
+    tellForgotten: (batchId, deviceId) => byBatch.get(batchId)?.send({ event: 'forgotten', data: { deviceId } }),
     close: () => [...byBatch.values()].forEach((streams) => streams.close()),
   };
 }

@@ -1,9 +1,17 @@
 import type { Response } from 'express';
 
+/** One event; its id is given back by a reader that was cut off and comes again. */
+export interface ServerEvent {
+  readonly event: string;
+  readonly data: object;
+  readonly id?: string;
+}
+
 /** Responses that are kept open and told what happens. */
 export interface EventStreams {
-  readonly open: (response: Response) => void;
-  readonly send: (event: string, data: object) => void;
+  /** Opens a response with some events of its own. */
+  readonly open: (response: Response, first?: readonly ServerEvent[]) => void;
+  readonly send: (event: ServerEvent) => void;
   readonly close: () => void;
 }
 
@@ -13,6 +21,8 @@ const STILL_HERE_MS = 20_000;
 const MOST_STREAMS = 60;
 /** What a reader that does not read may hold up, bytes. */
 const MOST_WAITING = 4_000_000;
+
+const textOf = ({ event, data, id }: ServerEvent): string => `event: ${event}\n${id === undefined ? '' : `id: ${id}\n`}data: ${JSON.stringify(data)}\n\n`;
 
 /**
  * Server-sent events to any number of readers.
@@ -33,10 +43,10 @@ export function createEventStreams(closed: () => void = () => undefined): EventS
   }, STILL_HERE_MS);
   stillHere.unref();
   return {
-    open: (response) => {
+    open: (response, first = [{ event: 'hello', data: {} }]) => {
       // no-transform keeps the compression from holding events back.
       response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-cache, no-transform', Connection: 'keep-alive' });
-      response.write('retry: 1000\n\nevent: hello\ndata: {}\n\n');
+      response.write(`retry: 1000\n\n${first.map(textOf).join('')}`);
       if (readers.size >= MOST_STREAMS) [...readers][0]?.end();
       readers.add(response);
       response.on('close', () => {
@@ -44,8 +54,8 @@ export function createEventStreams(closed: () => void = () => undefined): EventS
         if (readers.size === 0) closed();
       });
     },
-    send: (event, data) => {
-      write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+    send: (event) => {
+      write(textOf(event));
     },
     close: () => {
       clearInterval(stillHere);

@@ -74,7 +74,7 @@ export function describeEntry(entry: Entry, units: UnitPreferences): EntryWords 
         rest: `${figure(entry.payload.so2MgPerL, 0)} mg/L sulfite, ${figure(entry.payload.sorbateMgPerL, 0)} mg/L sorbic acid`,
       };
     case 'tested':
-      return { lead: 'Tested for sugar', rest: testedWords(entry) };
+      return { lead: 'Tested for sugar', rest: testedWords(entry, units) };
     case 'unsealed':
       return { lead: 'Opened the keg', rest: 'let off first' };
     case 'sweetened':
@@ -125,9 +125,9 @@ function malolacticWords({ payload }: EntryOf<'malolactic'>): string {
   return `${how}${share}, ${payload.wanted ? 'wanted' : 'not wanted'}`;
 }
 
-function testedWords({ payload }: EntryOf<'tested'>): string {
+function testedWords({ payload }: EntryOf<'tested'>, units: UnitPreferences): string {
   if (payload.by === 'sugar-test') return `${figure(payload.sugarGPerL, 1)} g/L by a sugar test`;
-  const [before, after] = [payload.before.reading.toFixed(3), payload.after.reading.toFixed(3)];
+  const [before, after] = [figureText(payload.before, units), figureText(payload.after, units)];
   return `a sample went from ${before} to ${after} in ${countText(Math.round(payload.days), 'day')} in the warm`;
 }
 
@@ -136,10 +136,13 @@ function pitchedWords({ payload }: EntryOf<'pitched'>, mass: (g: number) => stri
   return `${names.join(' with ')}${payload.massG > 0 ? `, ${mass(payload.massG)} ${payload.method}` : ''}`;
 }
 
+/** A gravity as it was taken; what a refractometer shows is no gravity yet, and stays on its scale. */
+const figureText = (raw: RawGravity, units: UnitPreferences): string =>
+  raw.instrument === 'refractometer' ? `${figure(raw.reading, 1)} °Bx` : formatQuantity({ dimension: 'gravity', sg: raw.reading }, units);
+
 function rawText(raw: RawGravity, units: UnitPreferences): string {
-  const figureText = raw.instrument === 'refractometer' ? `${figure(raw.reading, 1)} °Bx` : raw.reading.toFixed(3);
   const heat = raw.sampleC === null ? '' : ` at ${formatQuantity({ dimension: 'temperature', valueC: raw.sampleC }, units)}`;
-  return `${figureText}${heat}, ${raw.instrument === 'carton' ? 'from the carton' : raw.instrument}`;
+  return `${figureText(raw, units)}${heat}, ${raw.instrument === 'carton' ? 'from the carton' : raw.instrument}`;
 }
 
 function readingWords(entry: EntryOf<'reading'>, units: UnitPreferences): { lead: string; rest: string } {

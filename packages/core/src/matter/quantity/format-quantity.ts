@@ -72,6 +72,20 @@ function gravityInUnit(sg: number, unit: UnitPreferences['gravity']): string {
 }
 
 /**
+ * How far a gravity may be off, on the scale that the gravity itself is written in.
+ *
+ * @param sg - the gravity
+ * @param plusMinus - its doubt, ±SG, ≥ 0
+ * @param units - the maker's choice
+ * @returns a bare figure, such as 0.002 beside 1.048 and 0.5 beside 11.9 °Bx
+ */
+export function gravityDoubtText(sg: number, plusMinus: number, units: UnitPreferences = DEFAULT_UNITS): string {
+  if (units.gravity === 'SG' || sg < 1) return figure(plusMinus, 3);
+  const onScale = units.gravity === 'Bx' ? brixFromSg : solidsFromSg;
+  return figure(onScale(sg + plusMinus) - onScale(sg), units.gravity === 'Bx' ? 1 : 0);
+}
+
+/**
  * Writes a quantity in the maker's units, rounded to what a home bench can measure.
  *
  * @param quantity - a value in its canonical unit

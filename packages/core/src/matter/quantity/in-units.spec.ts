@@ -1,4 +1,6 @@
-import { DEFAULT_UNITS, type UnitPreferences } from './format-quantity.js';
+import { parseQuantity } from '../typed/parse-quantity.js';
+import { exampleQuantity } from './example-quantity.js';
+import { DEFAULT_UNITS, gravityDoubtText, type UnitPreferences } from './format-quantity.js';
 import { withoutFieldNames } from '../typed/field-words.js';
 import { inUnits } from './in-units.js';
 
@@ -44,5 +46,50 @@ describe('inUnits', () => {
   it('changes only what the maker measures otherwise', () => {
     expect(inUnits('20 L at 18 °C', { ...DEFAULT_UNITS, temperature: 'degF' })).toBe('20 L at 64 °F');
     expect(inUnits('20 L at 18 °C', { ...DEFAULT_UNITS, volume: 'imp-gal' })).toBe('4.4 imp gal at 18 °C');
+  });
+  it.each([
+    ['Stuck: steady at 1.025 for 12 days, and it should reach about 0.998.', 'Stuck: steady at 6.3 °Bx for 12 days, and it should reach about 0.998.'],
+    ['This kind often ends at 1.002–1.006.', 'This kind often ends at 0.5–1.5 °Bx.'],
+    ['It ends at about 0.998 (0.996 to 1.002) and 7.5 %.', 'It ends at about 0.998 (0.996 to 0.5 °Bx) and 7.5 %.'],
+    ['Plain apple juice, 1.050', 'Plain apple juice, 12.4 °Bx'],
+    // Not a gravity: a weight, a difference, a chance, a question which of two scales was meant.
+    ['1.025 kg within 0.001, 1 in 1.5', '1.025 kg within 0.001, 1 in 1.5'],
+    ['12 °Bx (1.048)? Then write 12 Bx.', '12 °Bx (1.048)? Then write 12 Bx.'],
+    ['47 °Bx (1.217), or 1.047 (11.7 °Bx)? Write 47 Bx or 1.047.', '47 °Bx (1.217), or 1.047 (11.7 °Bx)? Write 47 Bx or 1.047.'],
+  ])('says %s to whoever reads Brix as %s', (sg, bx) => {
+    expect(inUnits(sg, { ...DEFAULT_UNITS, gravity: 'Bx' })).toBe(bx);
+    expect(inUnits(sg, DEFAULT_UNITS)).toBe(sg);
+  });
+});
+
+describe('gravityDoubtText', () => {
+  it('is on the scale that its gravity is written in', () => {
+    expect(gravityDoubtText(1.048, 0.002)).toBe('0.002');
+    expect(gravityDoubtText(1.048, 0.002, { ...DEFAULT_UNITS, gravity: 'Bx' })).toBe('0.5');
+    expect(gravityDoubtText(1.048, 0.002, { ...DEFAULT_UNITS, gravity: 'g/L' })).toBe('5');
+    // Under 1.000 SG is the only scale.
+    expect(gravityDoubtText(0.998, 0.002, { ...DEFAULT_UNITS, gravity: 'Bx' })).toBe('0.002');
+  });
+});
+
+describe('exampleQuantity', () => {
+  const quantities = [
+    { dimension: 'volume', valueL: 20 },
+    { dimension: 'mass', valueG: 250 },
+    { dimension: 'mass', valueG: 31_000 },
+    { dimension: 'temperature', valueC: 18 },
+    { dimension: 'gravity', sg: 1.052 },
+  ] as const;
+  it('is written as a maker would type it', () => {
+    expect(quantities.map((q) => exampleQuantity(q, DEFAULT_UNITS))).toEqual(['20 L', '250 g', '31 kg', '18 C', '1.052']);
+    expect(quantities.map((q) => exampleQuantity(q, { ...US, gravity: 'Bx' }))).toEqual(['5.3 gal', '8.8 oz', '68 lb', '64 F', '12.9 Bx']);
+  });
+  it('can be read back', () => {
+    for (const quantity of quantities) {
+      const text = exampleQuantity(quantity, { ...US, gravity: 'Bx' });
+      const about = Object.values(quantity).find((value) => typeof value === 'number') ?? NaN;
+      const { value } = parseQuantity(text, { dimension: quantity.dimension, gallon: 'us' });
+      expect(Math.abs(value / about - 1)).toBeLessThan(0.05);
+    }
   });
 });

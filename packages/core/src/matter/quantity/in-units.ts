@@ -9,6 +9,8 @@ const ENDS = String.raw`(?![\w/])`;
 const TEMPERATURE = new RegExp(`${NUMBER}${JOIN} °C${ENDS}`, 'g');
 const VOLUME = new RegExp(`${NUMBER}${JOIN} (L|mL|litres?)${ENDS}`, 'g');
 const MASS = new RegExp(`${NUMBER}${JOIN} (g|kg|grams?)${ENDS}`, 'g');
+/** A gravity is written with three decimals and no unit; a drink under 1.000 has no other scale. */
+const GRAVITY = /(?<![\d.,/A-Za-z])(1\.[01]\d\d)(?:(–)(1\.[01]\d\d))?(?![\d]| ?(?:k?g|mL|L|kg)\b)/g;
 const PRESSURE = new RegExp(`${NUMBER}${JOIN} bar${ENDS}`, 'g');
 
 /** Words before a temperature that make it a difference between two, which has no freezing point to count from. */
@@ -16,7 +18,14 @@ const DIFFERENCE = /(?:within|differ by(?: less than| more than)?|apart by|jumps
 
 /** Names that hold a size, what the maker typed, and how to write it, stay as they are. */
 const NAMES = new RegExp(
-  [...BOTTLE_KINDS.map((b) => b.name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')), '“[^”]*”', '(?:[Ww]rite it as|such as) .*$'].join('|'),
+  [
+    ...BOTTLE_KINDS.map((b) => b.name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')),
+    '“[^”]*”',
+    '(?:[Ww]rite it as|such as) .*$',
+    // A question which scale was meant names both.
+    '[\\d.]+ °Bx(?:, or)? \\([\\d.]+\\).*$',
+    'or 1\\.0\\d+ \\(.*$',
+  ].join('|'),
   'g',
 );
 
@@ -51,16 +60,23 @@ const masses = (text: string, units: UnitPreferences): string =>
 const pressures = (text: string, units: UnitPreferences): string =>
   rewritten(text, PRESSURE, (value) => formatQuantity({ dimension: 'pressure', valueBar: value }, units));
 
+const gravities = (text: string, units: UnitPreferences): string =>
+  text.replace(GRAVITY, (_all, low: string, join: string | undefined, high: string | undefined) => {
+    const said = (sg: string): string => formatQuantity({ dimension: 'gravity', sg: Number(sg) }, units);
+    return joined(said(low), join, high === undefined ? undefined : said(high));
+  });
+
 /** The rewritings a maker needs: none where the core's own units are theirs. */
 const rewritingsFor = (units: UnitPreferences): readonly ((text: string, units: UnitPreferences) => string)[] => [
   ...(units.temperature === 'degC' ? [] : [temperatures]),
   ...(units.volume === 'L' ? [] : [volumes]),
   ...(units.mass === 'metric' ? [] : [masses]),
   ...(units.pressure === 'bar' ? [] : [pressures]),
+  ...(units.gravity === 'SG' ? [] : [gravities]),
 ];
 
 /**
- * A sentence of the core in the maker's units. The core words its amounts in litres, grams, °C and bar; this writes every
+ * A sentence of the core in the maker's units. The core words its amounts in litres, grams, °C, bar and SG; this writes every
  * one of them anew, and leaves rates such as g/L, the names of bottles and bare numbers alone.
  *
  * @param text - a sentence with amounts in canonical units

@@ -70,8 +70,9 @@ export class App {
   protected readonly today = computed(() => (this.now() === '' ? '' : this.units.day(this.now(), true)));
 
   constructor() {
-    this.store.dispatch(AppActions.opened());
+    // First, so that nothing that changes while everything is fetched is missed.
     inject(LiveChanges).follow();
+    this.store.dispatch(AppActions.opened());
     inject(ZoneOfBrowser);
     const clock = inject(Clock);
     // Hours and days are counted from now, and a window may stay open for weeks.

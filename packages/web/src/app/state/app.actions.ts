@@ -1,4 +1,5 @@
 import type { BatchDto, CellarMode, InstrumentDto, PlaceDto, StoredJuice, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
+import type { ListName } from './lists';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 
 /** Everything the app opens with. */
@@ -17,6 +18,9 @@ export interface Snapshot {
   readonly places: readonly PlaceDto[];
 }
 
+/** Everything that is kept as whole lists. */
+export type Lists = Pick<Snapshot, ListName>;
+
 /** The app itself. */
 export const AppActions = createActionGroup({
   source: 'App',
@@ -25,6 +29,8 @@ export const AppActions = createActionGroup({
     /** Time goes on while a window stays open: the server's clock, and this machine's in ms since 1970. */
     Ticked: props<{ readonly now: string; readonly atMs: number }>(),
     'Reload Asked': emptyProps(),
+    /** Another window changed these. */
+    'Lists Changed Elsewhere': props<{ readonly lists: readonly ListName[] }>(),
   },
 });
 
@@ -33,6 +39,8 @@ export const AppApiActions = createActionGroup({
   source: 'App API',
   events: {
     Loaded: props<{ readonly snapshot: Snapshot }>(),
+    /** Some of the lists as the server has them now. */
+    'Lists Refreshed': props<{ readonly lists: Partial<Lists> }>(),
     'Load Failed': props<{ readonly problem: Problem }>(),
   },
 });

@@ -1,7 +1,7 @@
 import { inject } from '@angular/core';
 import { Actions, createEffect, ofType, type FunctionalEffect } from '@ngrx/effects';
 import { mapResponse } from '@ngrx/operators';
-import { switchMap } from 'rxjs';
+import { catchError, EMPTY, map, mergeMap, switchMap } from 'rxjs';
 import { AppActions, AppApiActions } from './app.actions';
 import { SettingsApiActions } from './settings.actions';
 import { problemOf, TrugApi } from './trug-api';
@@ -23,5 +23,20 @@ const load = createEffect(
   { functional: true },
 );
 
-/** Fetches everything the app opens with. */
-export const appEffects: Record<string, FunctionalEffect> = { load };
+const refresh = createEffect(
+  (actions = inject(Actions), api = inject(TrugApi)) =>
+    actions.pipe(
+      ofType(AppActions.listsChangedElsewhere),
+      mergeMap(({ lists }) =>
+        api.lists(lists).pipe(
+          map((fetched) => AppApiActions.listsRefreshed({ lists: fetched })),
+          // What cannot be fetched now is fetched with everything else when the server is back.
+          catchError(() => EMPTY),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Fetches everything the app opens with, and again what changed elsewhere. */
+export const appEffects: Record<string, FunctionalEffect> = { load, refresh };

@@ -27,7 +27,9 @@ export const BatchApiActions = createActionGroup({
     /** Of batches that were begun or touched together the server gives what it then has. */
     'Filing Stored': props<{ readonly sent: Filing; readonly batches: readonly BatchDto[] }>(),
     'Filing Refused': props<{ readonly sent: Filing; readonly problem: Problem }>(),
-    /** Batches as the server has them now. */
+    /** Batches as the server lists them now, without their logs. */
     'Batches Refreshed': props<{ readonly batches: readonly BatchDto[] }>(),
+    /** Batches with their logs. */
+    'Logs Fetched': props<{ readonly batches: readonly BatchDto[] }>(),
   },
 });

@@ -26,13 +26,12 @@ const file = createEffect(
   { functional: true },
 );
 
-/** Batches whose logs are to be fetched: those changed elsewhere, asked for, or here and behind their summaries. */
+/** Batches whose logs are to be fetched: those asked for, or here and behind their summaries. */
 function logsToFetch(action: LogAction, known: Readonly<Record<string, BatchDto | undefined>>): readonly string[] {
   switch (action.type) {
-    case BatchPageActions.changedElsewhere.type:
-      return action.batchIds;
     case BatchPageActions.logWanted.type:
       return [action.batchId];
+    case BatchApiActions.batchesRefreshed.type:
     case AppApiActions.loaded.type:
       return Object.values(known).flatMap((batch) => (batch && isBehind(batch) ? [batch.id] : []));
     case BatchApiActions.filingStored.type:
@@ -41,18 +40,18 @@ function logsToFetch(action: LogAction, known: Readonly<Record<string, BatchDto 
   }
 }
 type LogAction = ReturnType<
-  typeof BatchPageActions.changedElsewhere | typeof BatchPageActions.logWanted | typeof AppApiActions.loaded | typeof BatchApiActions.filingStored
+  typeof BatchPageActions.logWanted | typeof BatchApiActions.batchesRefreshed | typeof AppApiActions.loaded | typeof BatchApiActions.filingStored
 >;
 
-const refresh = createEffect(
+const fetchLogs = createEffect(
   (actions = inject(Actions), api = inject(TrugApi), known = inject(Store).selectSignal(batchesFeature.selectEntities)) =>
     actions.pipe(
-      ofType(BatchPageActions.changedElsewhere, BatchPageActions.logWanted, AppApiActions.loaded, BatchApiActions.filingStored),
+      ofType(BatchPageActions.logWanted, BatchApiActions.batchesRefreshed, AppApiActions.loaded, BatchApiActions.filingStored),
       map((action) => logsToFetch(action, known())),
       filter((batchIds) => batchIds.length > 0),
       mergeMap((batchIds) =>
         forkJoin(batchIds.map((id) => api.batch(id))).pipe(
-          map((batches) => BatchApiActions.batchesRefreshed({ batches })),
+          map((batches) => BatchApiActions.logsFetched({ batches })),
           // What cannot be fetched now is fetched with everything else when the server is back.
           catchError(() => EMPTY),
         ),
@@ -61,5 +60,19 @@ const refresh = createEffect(
   { functional: true },
 );
 
+const refresh = createEffect(
+  (actions = inject(Actions), api = inject(TrugApi)) =>
+    actions.pipe(
+      ofType(BatchPageActions.changedElsewhere),
+      mergeMap(({ batchIds }) =>
+        api.summaries(batchIds).pipe(
+          map((batches) => BatchApiActions.batchesRefreshed({ batches })),
+          catchError(() => EMPTY),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
 /** Files entries and fetches logs. */
-export const batchesEffects: Record<string, FunctionalEffect> = { file, refresh };
+export const batchesEffects: Record<string, FunctionalEffect> = { file, refresh, fetchLogs };

@@ -51,8 +51,14 @@ export const batchesFeature = createFeature({
     ),
     on(BatchPageActions.filingSent, (state, { sent }) => withEntries(state, sent.entries)),
     on(BatchApiActions.filingStored, (state, { batches }) => adapter.upsertMany([...batches], state)),
+    on(BatchApiActions.logsFetched, (state, { batches }) => adapter.upsertMany([...batches], state)),
     on(BatchApiActions.filingRefused, (state, { sent }) => withoutEntries(state, sent.entries)),
-    on(BatchApiActions.batchesRefreshed, (state, { batches }) => adapter.upsertMany([...batches], state)),
+    on(BatchApiActions.batchesRefreshed, (state, { batches }) =>
+      adapter.upsertMany(
+        batches.map((batch) => withKnownLog(batch, state.entities[batch.id])),
+        state,
+      ),
+    ),
   ),
   extraSelectors: ({ selectBatchesState }) => ({ ...adapter.getSelectors(selectBatchesState) }),
 });

@@ -1,9 +1,10 @@
 import { inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { API_PATHS } from '@trug/contract/plain';
+import { windowId } from '../browser/window-id';
 import { AppActions } from './app.actions';
 import { BatchPageActions } from './batches.actions';
-import { windowId } from '../browser/window-id';
+import { isListName, type ListName } from './lists';
 
 /** What the server says changed. */
 interface Changed {
@@ -14,7 +15,7 @@ interface Changed {
 
 /** Changes that come together are fetched together, ms. */
 const TOGETHER_MS = 120;
-/** A window that was looked away from for less than this is not fetched anew, ms. */
+/** A window that was looked away from for less than this is not asked anew, ms. */
 const BRIEF_MS = 2000;
 
 function readChange(data: string): Changed | null {
@@ -32,8 +33,8 @@ function readChange(data: string): Changed | null {
 }
 
 /**
- * Keeps what a window in view shows as the server has it: told of changes as they happen, and fetched anew when the
- * window is looked at again. A window out of view is told nothing, since a browser allows only a few streams.
+ * Keeps what a window in view shows as the server has it: told of changes as they happen, and of those it missed when it is looked
+ * at again. A window out of view is told nothing, since a browser allows only a few streams.
  */
 @Injectable({ providedIn: 'root' })
 export class LiveChanges {
@@ -41,9 +42,10 @@ export class LiveChanges {
   private stream: EventSource | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private batches = new Set<string>();
-  private everything = false;
+  private resources = new Set<string>();
   private leftAtMs: number | null = null;
-  private greeted = false;
+  /** The last change this window knows of; null before the first. */
+  private head: string | null = null;
 
   /** Begins to follow, for as long as the window is open. */
   follow(): void {
@@ -57,48 +59,53 @@ export class LiveChanges {
   }
 
   private look(): void {
+    const wasAway = this.leftAtMs !== null && Date.now() - this.leftAtMs > BRIEF_MS;
     if (document.visibilityState === 'hidden') {
       this.leftAtMs ??= Date.now();
-      this.stream?.close();
-      this.stream = null;
+      this.leave();
       return;
     }
-    const missed = this.stream === null && this.greeted;
-    if (missed || (this.leftAtMs !== null && Date.now() - this.leftAtMs > BRIEF_MS)) this.fetchAll();
     this.leftAtMs = null;
+    // A machine that slept may hold a stream that is dead and does not know it.
+    if (wasAway) this.leave();
     if (this.stream === null) this.open();
   }
 
+  private leave(): void {
+    this.stream?.close();
+    this.stream = null;
+  }
+
+  /** A stream begins with what was missed; cut off, it comes again by itself and says what it had last. */
   private open(): void {
-    const stream = new EventSource(API_PATHS.changes);
+    const stream = new EventSource(this.head === null ? API_PATHS.changes : `${API_PATHS.changes}?after=${encodeURIComponent(this.head)}`);
     this.stream = stream;
-    let again = false;
-    // A stream that was cut greets again once it is back: whatever happened in between was missed.
-    stream.addEventListener('hello', () => {
-      if (again) this.fetchAll();
-      again = true;
-      this.greeted = true;
-    });
-    stream.addEventListener('change', ({ data }) => {
+    stream.addEventListener('change', ({ data, lastEventId }) => {
+      this.head = lastEventId;
       const change = readChange(String(data));
       if (change) this.note(change);
     });
   }
 
   private note({ batches, resources, by }: Changed): void {
-    // A batch's log is fetched even by the window that wrote into it, since others may have written before it.
+    // A batch is fetched even by the window that wrote into it, since others may have written before it.
     for (const id of batches) this.batches.add(id);
-    if (resources.length > 0 && by !== windowId()) this.everything = true;
+    if (by !== windowId()) for (const name of resources) this.resources.add(name);
+    if (this.batches.size + this.resources.size === 0) return;
     clearTimeout(this.timer);
-    this.timer = setTimeout(() => {
-      if (this.everything) this.fetchAll();
-      else if (this.batches.size > 0) this.store.dispatch(BatchPageActions.changedElsewhere({ batchIds: [...this.batches] }));
-      this.batches = new Set();
-    }, TOGETHER_MS);
+    this.timer = setTimeout(() => this.fetch(), TOGETHER_MS);
   }
 
-  private fetchAll(): void {
-    this.everything = false;
-    this.store.dispatch(AppActions.reloadAsked());
+  private fetch(): void {
+    const [batchIds, names] = [[...this.batches], [...this.resources]];
+    this.batches = new Set();
+    this.resources = new Set();
+    const lists = names.filter((name): name is ListName => isListName(name));
+    if (lists.length < names.length) {
+      this.store.dispatch(AppActions.reloadAsked());
+      return;
+    }
+    if (lists.length > 0) this.store.dispatch(AppActions.listsChangedElsewhere({ lists }));
+    if (batchIds.length > 0) this.store.dispatch(BatchPageActions.changedElsewhere({ batchIds }));
   }
 }

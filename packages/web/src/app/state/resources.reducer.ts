@@ -12,6 +12,10 @@ function reducerOf<T extends Resource>(of: ResourceName, adapter: EntityAdapter<
   return createReducer<EntityState<T>>(
     adapter.getInitialState(),
     on(AppApiActions.loaded, (state, { snapshot }) => adapter.setAll([...all(snapshot[of])], state)),
+    on(AppApiActions.listsRefreshed, (state, { lists }) => {
+      const own = lists[of];
+      return own ? adapter.setAll([...all(own)], state) : state;
+    }),
     on(ResourceApiActions.resourceStored, (state, { sent, resource }) => (isOwn(sent.of, resource) ? adapter.upsertOne(resource, state) : state)),
     on(ResourceApiActions.resourceGone, (state, { sent }) => (sent.of === of ? adapter.removeOne(sent.resource.id, state) : state)),
   );

@@ -24,6 +24,7 @@ export const settingsFeature = createFeature({
   reducer: createReducer(
     initial,
     on(AppApiActions.loaded, (_state, { snapshot: { settings } }) => ({ settings, stored: settings })),
+    on(AppApiActions.listsRefreshed, (state, { lists: { settings } }) => (settings ? { settings, stored: settings } : state)),
     on(SettingsPageActions.settingsChanged, (state, { sent }) => ({ ...state, settings: sent })),
     on(SettingsApiActions.settingsStored, (state, { sent, settings }) => ({
       // A later change may be on its way already, so what was changed since stays.

@@ -14,7 +14,8 @@ import {
   type VesselDto,
 } from '@trug/contract/plain';
 import { forkJoin, map, type Observable } from 'rxjs';
-import type { Snapshot } from './app.actions';
+import type { Lists, Snapshot } from './app.actions';
+import type { ListName } from './lists';
 import type { Filing } from './batches.actions';
 import type { Named, Resource } from './resources.actions';
 import type { VesselWrite } from './vessels.actions';
@@ -53,6 +54,16 @@ export class TrugApi {
       instruments: this.http.get<readonly InstrumentDto[]>(API_PATHS.instruments),
       places: this.http.get<readonly PlaceDto[]>(API_PATHS.places),
     }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, mode: clock.mode, loadedAtMs: Date.now(), ...rest })));
+  }
+
+  /** Some of the lists as they are now. */
+  lists(names: readonly ListName[]): Observable<Partial<Lists>> {
+    return forkJoin(Object.fromEntries(names.map((name) => [name, this.http.get(API_PATHS[name])])));
+  }
+
+  /** Some batches with what their logs tell, and without the logs. */
+  summaries(ids: readonly string[]): Observable<readonly BatchDto[]> {
+    return this.http.get<readonly BatchDto[]>(API_PATHS.batches, { params: { ids: ids.join(',') } });
   }
 
   batch(id: string): Observable<BatchWithLog> {

@@ -18,6 +18,7 @@ export const vesselsFeature = createFeature({
   reducer: createReducer(
     adapter.getInitialState(),
     on(AppApiActions.loaded, (state, { snapshot }) => adapter.setAll([...snapshot.vessels], state)),
+    on(AppApiActions.listsRefreshed, (state, { lists }) => (lists.vessels ? adapter.setAll([...lists.vessels], state) : state)),
     on(VesselPageActions.vesselSent, (state, { sent }) => shown(state, sent)),
     on(VesselApiActions.vesselStored, (state, { vessel }) => adapter.upsertOne(vessel, state)),
     on(VesselApiActions.vesselGone, (state, { sent }) => adapter.removeOne(sent.vessel.id, state)),

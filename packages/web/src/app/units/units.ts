@@ -1,10 +1,11 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { Dimension, Liquid, UnitId } from '@trug/core';
+import type { Dimension, Liquid, Quantity, UnitId } from '@trug/core';
 import { strengthOf } from '@trug/core/matter/measure/strength-of';
 import { withoutFieldNames } from '@trug/core/matter/typed/field-words';
 import { inUnits } from '@trug/core/matter/quantity/in-units';
-import { formatQuantity } from '@trug/core/matter/quantity/format-quantity';
+import { exampleQuantity } from '@trug/core/matter/quantity/example-quantity';
+import { formatQuantity, gravityDoubtText } from '@trug/core/matter/quantity/format-quantity';
 import { parseQuantity, type ParsedQuantity, type Weights } from '@trug/core/matter/typed/parse-quantity';
 import { dayText } from '@trug/core/matter/quantity/days';
 import { dayIn, hourIn } from '@trug/core/matter/quantity/zone';
@@ -34,8 +35,29 @@ export class Units {
     return formatQuantity({ dimension: 'gravity', sg }, this.preferences());
   }
 
+  /** The same to a digit more where SG is read: what was worked out, not what a stem shows. */
+  fineGravity(sg: number): string {
+    return this.preferences().gravity === 'SG' ? sg.toFixed(4) : this.gravity(sg);
+  }
+
+  /** How far a gravity may be off, on the scale it is written in. */
+  gravityDoubt(sg: number, plusMinus: number): string {
+    return gravityDoubtText(sg, plusMinus, this.preferences());
+  }
+
   pressure(valueBar: number): string {
     return formatQuantity({ dimension: 'pressure', valueBar }, this.preferences());
+  }
+
+  /** About such an amount as people type it, in the maker's own units: an example for a field. */
+  example(dimension: 'volume' | 'mass' | 'temperature' | 'gravity', value: number): string {
+    const quantity = {
+      volume: { dimension: 'volume', valueL: value },
+      mass: { dimension: 'mass', valueG: value },
+      temperature: { dimension: 'temperature', valueC: value },
+      gravity: { dimension: 'gravity', sg: value },
+    } as const satisfies Record<typeof dimension, Quantity>;
+    return exampleQuantity(quantity[dimension], this.preferences());
   }
 
   /** The strength of a drink by the school that the maker trusts. */

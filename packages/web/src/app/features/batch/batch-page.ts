@@ -1,3 +1,4 @@
+import { SaidPipe } from '../../units/said.pipe';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatTabsModule } from '@angular/material/tabs';
 import { RouterLink } from '@angular/router';
@@ -34,7 +35,7 @@ import { vesselsFeature } from '../../state/vessels.reducer';
 @Component({
   selector: 'trug-batch-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, MatTabsModule, Icon, Tape, Path, Care, Now, Curve, Ahead, Log, Contents, Family],
+  imports: [SaidPipe, RouterLink, MatTabsModule, Icon, Tape, Path, Care, Now, Curve, Ahead, Log, Contents, Family],
   providers: [DeviceFeed],
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',

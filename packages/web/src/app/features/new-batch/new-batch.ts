@@ -149,7 +149,7 @@ export class NewBatch {
 
   /** A carton may state its sugar a fifth too high or too low, until it is read off glass. */
   protected cartonDoubt(sg: number): string {
-    return `${cartonPlusMinus(sg).toFixed(3)}, as cartons go: read it to know`;
+    return `${this.units.gravityDoubt(sg, cartonPlusMinus(sg))}, as cartons go: read it to know`;
   }
 
   protected async addVessel(): Promise<void> {

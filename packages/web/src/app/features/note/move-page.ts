@@ -47,7 +47,7 @@ import { LogWriter } from '../../writing/log-writer';
             label="How warm is it there"
             name="temp"
             dimension="temperature"
-            placeholder="17 C"
+            [placeholder]="units.example('temperature', 17)"
             [text]="fields().temp"
             (textChange)="draft.set('temp', $event)"
           />
@@ -66,7 +66,7 @@ import { LogWriter } from '../../writing/log-writer';
 })
 export class MovePage {
   private readonly writer = inject(LogWriter);
-  private readonly units = inject(Units);
+  protected readonly units = inject(Units);
   protected readonly places = inject(Store).selectSignal(placesFeature.selectAll);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);

@@ -25,10 +25,10 @@ const TICK_MS = 20_000;
         <li [class]="s.state">
           <span>{{ s.text | said }}</span>
           @if (s.note) {
-            <b class="num">{{ s.note }}</b>
+            <b class="num">{{ s.note | said }}</b>
           }
           @if (s.state === 'now' && s.tickable) {
-            <button class="btn btn-small" type="button" (click)="done($index)" [attr.aria-label]="'Done: ' + s.text">Done</button>
+            <button class="btn btn-small" type="button" (click)="done($index)" [attr.aria-label]="'Done: ' + (s.text | said)">Done</button>
           }
         </li>
       }

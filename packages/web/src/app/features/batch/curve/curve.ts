@@ -67,7 +67,7 @@ export class Curve {
       id: r.id,
       day: this.units.day(r.at, true),
       gravity: this.units.gravity(r.sg),
-      plusMinus: r.plusMinus.toFixed(3),
+      plusMinus: this.units.gravityDoubt(r.sg, r.plusMinus),
       temp: r.tempC === null ? '–' : this.units.temperature(r.tempC),
     })),
   );

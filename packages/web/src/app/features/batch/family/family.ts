@@ -1,3 +1,4 @@
+import { SaidPipe } from '../../../units/said.pipe';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -10,7 +11,7 @@ import { familyOf } from './family-members';
 @Component({
   selector: 'trug-family',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Compare],
+  imports: [SaidPipe, RouterLink, Compare],
   template: `
     <trug-compare [view]="view()" />
     @if (family(); as f) {
@@ -62,7 +63,7 @@ import { familyOf } from './family-members';
                 <td class="num">{{ s.strength }}</td>
                 <td class="num">{{ s.acid }}</td>
                 <td class="num">{{ s.ph }}</td>
-                <td>{{ s.says }}</td>
+                <td>{{ s.says | said }}</td>
               </tr>
             }
           </tbody>

@@ -1,3 +1,4 @@
+import { SaidPipe } from '../../../units/said.pipe';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Units } from '../../../units/units';
@@ -9,7 +10,7 @@ import { LogWriter } from '../../../writing/log-writer';
 @Component({
   selector: 'trug-log',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink],
+  imports: [SaidPipe, RouterLink],
   template: `
     <p class="from"><a class="link" [routerLink]="['/batch', view().batch.id, 'import']">Readings from a table or a file</a></p>
     @if (view().batch.unreadable; as unreadable) {
@@ -35,7 +36,7 @@ import { LogWriter } from '../../../writing/log-writer';
               <span class="mark">struck out</span>
             }
             @if (line.issue) {
-              <p class="field-error">Not counted: {{ line.issue }}</p>
+              <p class="field-error">Not counted: {{ line.issue | said }}</p>
             }
             @if (line.history.length > 0 && !line.struckOut) {
               <details>

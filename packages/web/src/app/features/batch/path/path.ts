@@ -1,3 +1,4 @@
+import { SaidPipe } from '../../../units/said.pipe';
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import type { PathStop } from '@trug/core/book/plan/path-stops';
 
@@ -5,6 +6,7 @@ import type { PathStop } from '@trug/core/book/plan/path-stops';
 @Component({
   selector: 'trug-path',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SaidPipe],
   template: `
     <ol aria-label="Path of this batch" tabindex="0">
       @for (stop of stops(); track stop.stage) {
@@ -20,7 +22,8 @@ import type { PathStop } from '@trug/core/book/plan/path-stops';
           </svg>
           <b>{{ stop.name }}</b>
           <span
-            >{{ stop.line }}<span class="visually-hidden">{{ stop.state === 'done' ? ', done' : stop.state === 'here' ? ', here' : ', ahead' }}</span></span
+            >{{ stop.line | said
+            }}<span class="visually-hidden">{{ stop.state === 'done' ? ', done' : stop.state === 'here' ? ', here' : ', ahead' }}</span></span
           >
         </li>
       }

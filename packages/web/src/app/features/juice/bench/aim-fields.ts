@@ -1,3 +1,4 @@
+import { SaidPipe } from '../../../units/said.pipe';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import type { BlendAim, BlendTargets, ReachAxis, ReachPoint } from '@trug/core';
 import { LIMITS } from '@trug/core/base/errors/limits';
@@ -26,6 +27,7 @@ interface AimField {
 @Component({
   selector: 'trug-aim-fields',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SaidPipe],
   template: `
     <span class="lead">Aim at</span>
     @for (f of fields(); track f.aim) {
@@ -44,7 +46,7 @@ interface AimField {
       </label>
     }
     @if (refused(); as r) {
-      <p class="field-error" role="alert">{{ r.says }}</p>
+      <p class="field-error" role="alert">{{ r.says | said }}</p>
     }
   `,
   styles: `

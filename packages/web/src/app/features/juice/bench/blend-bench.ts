@@ -1,3 +1,4 @@
+import { SaidPipe } from '../../../units/said.pipe';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -8,7 +9,7 @@ import { blendWords } from '@trug/core/juice/blend/blend-words';
 import { limitWords } from '@trug/core/juice/blend/limit-words';
 import { phOf, taOf } from '@trug/core/matter/liquid/acid-chemistry';
 import { gravityOf, abvOf } from '@trug/core/matter/liquid/views';
-import { figure, gravityText } from '@trug/core/base/worked/figures';
+import { figure } from '@trug/core/base/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createDraft } from '../../../writing/draft';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
@@ -35,13 +36,13 @@ const USES: readonly { readonly id: BlendUse; readonly name: string }[] = [
   { id: 'cheapest', name: 'Cheapest' },
 ];
 /** Measures people pour with. @source usual kitchen and cellar jugs */
-const MEASURES: readonly { readonly value: string; readonly says: string }[] = [
-  { value: '0.05', says: '0.05 L, a small glass' },
-  { value: '0.1', says: '0.1 L' },
-  { value: '0.25', says: '0.25 L, a cup' },
-  { value: '0.5', says: '0.5 L, half a jug' },
-  { value: '1', says: '1 L, a jug' },
-  { value: '2.5', says: '2.5 L, half a big jug' },
+const MEASURES: readonly { readonly litres: number; readonly says: string }[] = [
+  { litres: 0.05, says: ', a small glass' },
+  { litres: 0.1, says: '' },
+  { litres: 0.25, says: ', a cup' },
+  { litres: 0.5, says: ', half a jug' },
+  { litres: 1, says: ', a jug' },
+  { litres: 2.5, says: ', half a big jug' },
 ];
 /** Blends that can be set side by side. */
 const MOST_KEPT = 3;
@@ -52,7 +53,7 @@ const USUAL_SHARE = 0.5;
 @Component({
   selector: 'trug-blend-bench',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Cylinder, Tape, ReachMap, QuantityField, Working, CautionList, PourPanel, AimFields, JuiceLimits],
+  imports: [SaidPipe, RouterLink, Cylinder, Tape, ReachMap, QuantityField, Working, CautionList, PourPanel, AimFields, JuiceLimits],
   providers: [BlendSolver],
   templateUrl: './blend-bench.html',
   styleUrl: './blend-bench.scss',
@@ -66,7 +67,7 @@ export class BlendBench {
   protected readonly preserved = this.store.selectSignal(selectPreservedJuices);
   protected readonly draft = createDraft('blend-bench', BENCH_DRAFT);
   protected readonly uses = USES;
-  protected readonly measures = MEASURES;
+  protected readonly measures = computed(() => MEASURES.map(({ litres, says }) => ({ value: String(litres), says: `${this.units.volume(litres)}${says}` })));
   protected readonly pouring = signal(false);
   private readonly answer = signal<BlendAnswer | null>(null);
 
@@ -121,7 +122,7 @@ export class BlendBench {
     this.sources().map((source) => {
       const pouredL = Math.min(source.leftL, this.volumes().get(source.id) ?? 0);
       const heldL = this.held().get(source.id);
-      const figures = { sg: gravityText(gravityOf(source.liquid)), ta: figure(taOf(source.liquid), 1), ph: figure(phOf(source.liquid), 2) };
+      const figures = { sg: this.units.gravity(gravityOf(source.liquid)), ta: figure(taOf(source.liquid), 1), ph: figure(phOf(source.liquid), 2) };
       return {
         source,
         pouredL,
@@ -175,12 +176,16 @@ export class BlendBench {
     if (!blend || !doubt) return [];
     const { views } = blend;
     return [
-      { name: 'Gravity', value: gravityText(views.sg, 4), unit: `± ${figure(doubt.sg, 4)}` },
+      { name: 'Gravity', value: this.units.fineGravity(views.sg), unit: `± ${this.units.gravityDoubt(views.sg, doubt.sg)}` },
       { name: 'Acid, as malic', value: figure(views.taGPerL, 1), unit: `g/L ± ${figure(doubt.taGPerL, 1)}` },
       { name: 'pH, solved', value: figure(views.ph, 2), unit: `${figure(views.ph - doubt.ph, 2)}–${figure(views.ph + doubt.ph, 2)}` },
       { name: 'Tannin', value: figure(views.tanninGPerL, 1), unit: `g/L ± ${figure(doubt.tanninGPerL, 1)}` },
       this.ciders() ? { name: 'Strength', value: figure(views.abv, 1), unit: '%' } : { name: 'Sugar', value: figure(views.sugarGPerL, 0), unit: 'g/L' },
-      { name: 'Left over', value: figure(blend.leftOverL, 1), unit: `L in ${blend.leftInCount} ${this.ciders() ? 'ciders' : 'juices'}` },
+      {
+        name: 'Left over',
+        value: this.units.volume(Math.round(blend.leftOverL * 10) / 10),
+        unit: `in ${blend.leftInCount} ${this.ciders() ? 'ciders' : 'juices'}`,
+      },
     ];
   });
   protected readonly problem = computed(() => {

@@ -19,7 +19,7 @@ import { limitsOf, type TypedLimits } from './limits-draft';
             [label]="'At least'"
             [name]="'least-' + row.source.id"
             dimension="volume"
-            placeholder="0 L"
+            [placeholder]="units.example('volume', 0)"
             [text]="row.typed.least"
             (textChange)="change(row.source.id, { least: $event, most: row.typed.most })"
             [error]="row.problem"

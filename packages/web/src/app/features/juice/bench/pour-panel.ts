@@ -47,7 +47,7 @@ const SPLASH_L = 0.05;
           label="The juice is at"
           name="juiceTemp"
           dimension="temperature"
-          placeholder="14 C"
+          [placeholder]="units.example('temperature', 14)"
           [text]="draft().fields().temp"
           (textChange)="draft().set('temp', $event)"
         />

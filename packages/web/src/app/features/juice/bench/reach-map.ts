@@ -1,6 +1,7 @@
+import { SaidPipe } from '../../../units/said.pipe';
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, output } from '@angular/core';
 import type { ReachAxis, ReachPoint } from '@trug/core';
-import { gravityText } from '@trug/core/base/worked/figures';
+import { Units } from '../../../units/units';
 import { AXES, BANDS, mapScales, outlinePath, placeLabels } from './reach-geometry';
 
 /** A juice on the map. */
@@ -18,10 +19,12 @@ const SIZE = { width: 430, height: 360 };
 @Component({
   selector: 'trug-reach-map',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SaidPipe],
   templateUrl: './reach-map.html',
   styleUrl: './reach-map.scss',
 })
 export class ReachMap {
+  private readonly units = inject(Units);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   readonly axis = input.required<ReachAxis>();
   readonly juices = input.required<readonly MapJuice[]>();
@@ -53,7 +56,7 @@ export class ReachMap {
     const { x, y } = this.scales();
     const { digits } = this.axisWords();
     return {
-      x: x.ticks(6).map((t) => ({ at: x(t), text: gravityText(t) })),
+      x: x.ticks(6).map((t) => ({ at: x(t), text: this.units.gravity(t) })),
       y: y.ticks(6).map((t) => ({ at: y(t), text: t.toFixed(digits === 2 ? 1 : 0) === String(t) ? String(t) : t.toFixed(digits) })),
     };
   });
@@ -76,7 +79,7 @@ export class ReachMap {
     return at !== null && Math.hypot(at.x - this.cross().x, at.y - this.cross().y) > 4;
   });
   protected readonly says = computed(
-    () => `gravity ${gravityText(this.target().sg, 4)}, ${this.axisWords().title} ${this.target().y.toFixed(this.axisWords().digits)}`,
+    () => `gravity ${this.units.fineGravity(this.target().sg)}, ${this.axisWords().title} ${this.target().y.toFixed(this.axisWords().digits)}`,
   );
   /** Where the last step or drag went: quick keys come faster than the page is drawn again, and none may be lost. */
   private readonly latest = linkedSignal(() => this.target());

@@ -10,7 +10,7 @@ import { juiceInHand } from '@trug/core/juice/fruit/juice-in-hand';
 import { CLASS_WORDS, longAshtonClass } from '@trug/core/juice/fruit/long-ashton-class';
 import { correctHydrometer } from '@trug/core/matter/measure/correct-hydrometer';
 import { FRUIT_LIBRARY } from '@trug/core/base/reference/fruit-library-data';
-import { figure, gravityText } from '@trug/core/base/worked/figures';
+import { figure } from '@trug/core/base/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createBatchDraft } from '../../../writing/draft';
 import { NumberField } from '../../../shared/field/number-field';
@@ -139,7 +139,7 @@ export class JuicePage {
     const f = this.hand()?.figures;
     if (!f) return [];
     return [
-      { name: 'Gravity', value: gravityText(f.sg.value), plusMinus: figure(f.sg.plusMinus, 3), unit: '', source: f.sg.source },
+      { name: 'Gravity', value: this.units.gravity(f.sg.value), plusMinus: this.units.gravityDoubt(f.sg.value, f.sg.plusMinus), unit: '', source: f.sg.source },
       { name: 'Acid', value: figure(f.taGPerL.value, 1), plusMinus: figure(f.taGPerL.plusMinus, 1), unit: 'g/L as malic', source: f.taGPerL.source },
       { name: 'pH', value: figure(f.ph.value, 2), plusMinus: figure(f.ph.plusMinus, 2), unit: '', source: f.ph.source },
       { name: 'Tannin', value: figure(f.tanninGPerL.value, 1), plusMinus: figure(f.tanninGPerL.plusMinus, 1), unit: 'g/L', source: f.tanninGPerL.source },

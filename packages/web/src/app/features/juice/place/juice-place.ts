@@ -6,7 +6,7 @@ import { longAshtonClass } from '@trug/core/juice/fruit/long-ashton-class';
 import { steepJob } from '@trug/core/juice/fruit/steep-plan';
 import { dryAbvOf } from '@trug/core/matter/liquid/views';
 import { daysBetween } from '@trug/core/matter/quantity/days';
-import { figure, gravityText } from '@trug/core/base/worked/figures';
+import { figure } from '@trug/core/base/worked/figures';
 import { Tape } from '../../../shared/tape/tape';
 import { Units } from '../../../units/units';
 import { Cylinder } from '../cylinder/cylinder';
@@ -48,7 +48,7 @@ export class JuicePlace {
         line: `${ORIGIN_WORDS[juice.origin]} ${this.units.day(juice.madeAt)}`,
         lead: this.units.volume(Math.round(hand.leftL * 10) / 10),
         facts: [
-          { typical: f.sg.source === 'typical', text: `${about(f.sg.source)}${gravityText(f.sg.value)}` },
+          { typical: f.sg.source === 'typical', text: `${about(f.sg.source)}${this.units.gravity(f.sg.value)}` },
           { typical: f.taGPerL.source === 'typical', text: `${about(f.taGPerL.source)}acid ${figure(f.taGPerL.value, 1)} g/L` },
           { typical: f.ph.source === 'typical', text: `${about(f.ph.source)}pH ${figure(f.ph.value, 2)}` },
           { typical: f.tanninGPerL.source === 'typical', text: `${about(f.tanninGPerL.source)}tannin ${figure(f.tanninGPerL.value, 1)} g/L` },

@@ -1,0 +1,56 @@
+import type { TestTrug } from '../support/trug';
+
+/** Where things of the demo season are. */
+export interface DemoPlaces {
+  readonly batch: (name: string) => string;
+  /** An entry of Gate Blend. */
+  readonly anEntry: string;
+}
+
+/** Looks them up in a Trug with the demo season. */
+export async function demoPlaces(trug: TestTrug): Promise<DemoPlaces> {
+  const batches = await trug.ask<{ id: string; name: string; entries: { id: string }[] }[]>('/api/batches?with=logs');
+  const batch = (name: string): string => {
+    const id = batches.find((b) => b.name === name)?.id;
+    if (id === undefined) throw new Error(`the demo has no batch ${name}`);
+    return id;
+  };
+  return { batch, anEntry: batches.find((b) => b.name === 'Gate Blend')?.entries[0]?.id ?? '' };
+}
+
+/** Every view of the app, by a name and its address. */
+export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) => string])[] = [
+  ['shelf', () => '/shelf'],
+  ['new batch', () => '/new'],
+  ['batch, stuck', ({ batch }) => `/batch/${batch('Hollow Wild')}`],
+  ['batch, bottled', ({ batch }) => `/batch/${batch('Kitchen Fizz')}`],
+  ['reading', ({ batch }) => `/batch/${batch('Gate B')}/read`],
+  ['pitch', ({ batch }) => `/batch/${batch('Terrace Must')}/pitch`],
+  ['rack', ({ batch }) => `/batch/${batch('Lane Perry')}/rack`],
+  ['bottle bench', ({ batch }) => `/batch/${batch('Gate Blend')}/bottle`],
+  ['note', ({ batch }) => `/batch/${batch('Kitchen Fizz')}/note`],
+  ['move', ({ batch }) => `/batch/${batch('Hollow Wild')}/move`],
+  ['cellar', () => '/cellar'],
+  ['cupboard', () => '/cupboard'],
+  ['settings', () => '/settings'],
+  ['where it is kept', () => '/settings/book'],
+  ['when was it', ({ batch, anEntry }) => `/batch/${batch('Gate Blend')}/when/${anEntry}`],
+  ['juice', () => '/juice'],
+  ['blend bench', () => '/juice/blend'],
+  ['press day', () => '/juice/press'],
+  ['steep', () => '/juice/steep'],
+  ['a juice', () => '/juice/new'],
+  ['adjust', ({ batch }) => `/batch/${batch('Terrace Must')}/adjust`],
+  ['split', ({ batch }) => `/batch/${batch('Terrace Must')}/split`],
+  ['restart', ({ batch }) => `/batch/${batch('Hollow Wild')}/restart`],
+  ['batch, with a device', ({ batch }) => `/batch/${batch('Carton No. 4')}`],
+  ['fault finder', ({ batch }) => `/batch/${batch('Lane Perry')}/fault`],
+  ['clear it', ({ batch }) => `/batch/${batch('Lane Perry')}/clear`],
+  ['what sugar is left', ({ batch }) => `/batch/${batch('Gate Blend')}/test`],
+  ['stabilise', ({ batch }) => `/batch/${batch('Gate Blend')}/stabilise`],
+  ['open the keg', ({ batch }) => `/batch/${batch('Keg of the Row')}/open-keg`],
+  ['malolactic change', ({ batch }) => `/batch/${batch('Gate Blend')}/malolactic`],
+  ['readings from a table', ({ batch }) => `/batch/${batch('Gate B')}/import`],
+  ['year', () => '/year'],
+  ['practice', () => '/practice'],
+];
