@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import puppeteer from 'puppeteer-core';
 import { openRaw } from '../packages/server/dist/db/raw-database.js';
-import { digestOf } from '../packages/server/dist/entries/read-entry-row.js';
+import { digestOf } from '../packages/server/dist/batches/read-entry-row.js';
 import { CHROMIUM_FLAGS, ROOT, say, startBuiltServer } from '../tools/lib.mjs';
 import { median, ratio } from './figures.mjs';
 

@@ -7,7 +7,7 @@ import puppeteer from 'puppeteer-core';
 import { replay } from '../packages/core/dist/index.js';
 import { CHROMIUM_FLAGS, ROOT, say } from '../tools/lib.mjs';
 
-const FIRST_LOAD_LIMIT_KB = 200;
+const FIRST_LOAD_LIMIT_KB = 150;
 const SHELF_LIMIT_MS = 1000;
 const REPLAY_LIMIT_MS = 20;
 

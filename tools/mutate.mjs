@@ -18,7 +18,14 @@ const GROUPS = {
     tests: ['finish/bottle/bottle', 'finish/bottle/bottle-safety', 'finish/bottle/sealed-gas'],
   },
   sealing: {
-    mutate: ['book/log/sealing', 'book/log/bottling-check', 'book/log/check-entry', 'book/log/sealed-gas-of', 'finish/bottle/stabilise-dose'],
+    mutate: [
+      'book/log/sealing',
+      'book/log/bottling-check',
+      'book/log/check-entry',
+      'book/log/sealed-gas-of',
+      'finish/bottle/stabilise-dose',
+      'finish/bottle/sorbate',
+    ],
     tests: [
       'book/log/sealing',
       'book/log/seal-way',

@@ -4,5 +4,5 @@ import { join } from 'node:path';
 import { ensureBuild, ROOT } from './lib.mjs';
 
 ensureBuild();
-const { status } = spawnSync(process.execPath, [join(ROOT, 'packages/server/dist/summaries/check.js'), ...process.argv.slice(2)], { stdio: 'inherit' });
+const { status } = spawnSync(process.execPath, [join(ROOT, 'packages/server/dist/book/check-summaries.js'), ...process.argv.slice(2)], { stdio: 'inherit' });
 process.exit(status ?? 1);

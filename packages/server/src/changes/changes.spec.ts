@@ -61,7 +61,9 @@ it.each(['elsewhere.1', 'no head at all', '', '.', '..9'])('is everything for a 
 
 it('is everything for a window that missed more than is kept', async () => {
   const hub = createChangeHub('run');
-  const app = express().get('/api/changes', (request, response) => hub.follow(response, String(request.query['after'])));
+  const app = express().get('/api/changes', (request, response) =>
+    hub.follow(response, new URL(request.url, 'http://own').searchParams.get('after') ?? undefined),
+  );
   const listening = app.listen(0);
   const { port } = listening.address() as AddressInfo;
   const missed = async (head: number): Promise<Told | undefined> => (await follow(1, `run.${head}`, {}, `http://127.0.0.1:${port}`))[0];

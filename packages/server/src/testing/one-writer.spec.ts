@@ -5,7 +5,11 @@ const WEB = join(__dirname, '../../../web/src/app');
 const sources = readdirSync(WEB, { recursive: true, encoding: 'utf8' })
   .filter((file) => file.endsWith('.ts') && !file.endsWith('.spec.ts'))
   .map((file) => ({ file: file.replaceAll('\\', '/'), text: readFileSync(join(WEB, file), 'utf8') }));
-const files = (pattern: RegExp): readonly string[] => sources.filter(({ text }) => pattern.test(text)).map(({ file }) => file).sort();
+const files = (pattern: RegExp): readonly string[] =>
+  sources
+    .filter(({ text }) => pattern.test(text))
+    .map(({ file }) => file)
+    .sort();
 
 describe('what a maker writes', () => {
   it('goes through the one writer', () => {

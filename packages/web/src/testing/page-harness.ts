@@ -21,6 +21,7 @@ import type { Entry } from '@trug/core';
 import { summarise } from '@trug/core/book/summary/batch-summary';
 import { AppApiActions } from '../app/state/app.actions';
 import { BatchApiActions, BatchPageActions, type Filing } from '../app/state/batches.actions';
+import { fetchFold } from '../app/state/lazy-fold';
 import { provideTrugState } from '../app/state/provide-state';
 import { ResourceApiActions, ResourcePageActions, type ResourceName, type Resources } from '../app/state/resources.actions';
 import { SettingsApiActions, SettingsPageActions } from '../app/state/settings.actions';
@@ -85,6 +86,8 @@ export class PageHarness {
       inputs = {},
     }: PageSetting,
   ): Promise<PageHarness> {
+    // Batches come with their logs here, and with logs comes what folds them.
+    await fetchFold();
     TestBed.resetTestingModule();
     TestBed.configureTestingModule({
       providers: [

@@ -1,4 +1,4 @@
-import { volumesFromHexose } from '../../finish/bottle/priming-sugar.js';
+import { volumesFromHexose } from '../../finish/bottle/gas-of-sugar.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { fermentableGPerL } from '../../matter/liquid/views.js';
 

@@ -1,6 +1,5 @@
-import { CO2_PER_HEXOSE } from '../../finish/bottle/priming-sugar.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
-import { dryGravityOf, fermentableGPerL, gravityOf } from '../../matter/liquid/views.js';
+import { CO2_PER_HEXOSE, dryGravityOf, fermentableGPerL, gravityOf } from '../../matter/liquid/views.js';
 import { median } from '../../base/numeric/median.js';
 import { DAY_MS } from '../../matter/quantity/days.js';
 import { EMPTY_TRACK, indexAt, type Track } from './track.js';

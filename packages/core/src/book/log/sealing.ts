@@ -1,5 +1,5 @@
 import { provesFinished, STATUS_WORDS, type Verdict } from '../../ferment/verdict/verdict.js';
-import { holdsSorbate } from '../../finish/bottle/stabilise-dose.js';
+import { holdsSorbate } from '../../finish/bottle/sorbate.js';
 import type { BatchState } from './batch-state.js';
 
 /**

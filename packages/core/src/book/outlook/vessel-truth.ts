@@ -1,9 +1,8 @@
-import { CO2_PER_HEXOSE } from '../../finish/bottle/priming-sugar.js';
 import type { ForecastQuestion } from './forecast-of.js';
 import { simulateFermentation } from '../../ferment/forecast/simulate-fermentation.js';
 import { UNTOLD_TEMP_C } from '../../ferment/forecast/temp-profile.js';
 import { phOf } from '../../matter/liquid/acid-chemistry.js';
-import { fermentableGPerL, gravityOf, solidsOf } from '../../matter/liquid/views.js';
+import { CO2_PER_HEXOSE, fermentableGPerL, gravityOf, solidsOf } from '../../matter/liquid/views.js';
 import type { DayReading } from '../../ferment/forecast/forecast-types.js';
 import type { VesselTruth } from '../device/stand-in.js';
 

@@ -4,25 +4,18 @@ import { LIMITS } from '../../base/errors/limits.js';
 import { caution } from '../../base/cautions/catalogue.js';
 import { addFermentable } from '../../matter/liquid/additions.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
-import { dryAbvOf, fermentableGPerL } from '../../matter/liquid/views.js';
+import { CO2_PER_HEXOSE, dryAbvOf, fermentableGPerL } from '../../matter/liquid/views.js';
 import { fermentableById } from '../../base/reference/fermentables.js';
 import { figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 import { residualCo2 } from './co2-solubility.js';
+import { CO2_G_PER_VOLUME, volumesFromHexose } from './gas-of-sugar.js';
 
 /** Where priming sugar goes in. */
 export const PRIMING_MODES = ['bulk', 'per-bottle'] as const;
 
 /** One of them. */
 export type PrimingMode = (typeof PRIMING_MODES)[number];
-
-/** g of CO₂ in a litre holding one volume. @source density of CO₂ at 0 °C and 1 atm, 1.9768 g/L */
-export const CO2_G_PER_VOLUME = 1.9768;
-/** g of CO₂ from one g of hexose. @source molar masses 2 × 44.01 / 180.16 */
-export const CO2_PER_HEXOSE = 0.489;
-
-/** CO₂ that sugar makes when all of it ferments, volumes, from g/L as hexose. */
-export const volumesFromHexose = (hexoseGPerL: number): number => (hexoseGPerL * CO2_PER_HEXOSE) / CO2_G_PER_VOLUME;
 
 /** What priming depends on. */
 export interface PrimingInput {

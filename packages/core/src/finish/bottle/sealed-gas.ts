@@ -3,7 +3,7 @@ import type { Liquid } from '../../matter/liquid/liquid.js';
 import { abvOf, dryAbvOf, fermentableGPerL } from '../../matter/liquid/views.js';
 import { normalCdf, normalPdf } from '../../base/numeric/normal.js';
 import { bottlePressure, RESIDUAL_SHARE, residualCo2, volumesAt } from './co2-solubility.js';
-import { volumesFromHexose } from './priming-sugar.js';
+import { volumesFromHexose } from './gas-of-sugar.js';
 
 /** CO₂ of a g/L of malic acid that turns to lactic, volumes. @source molar masses, 44.01 / 134.09 ÷ 1.9768 */
 export const VOLUMES_PER_MALIC_G_PER_L = 0.166;

@@ -1,7 +1,8 @@
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js';
 import { phOf } from '../../matter/liquid/acid-chemistry.js';
-import { holdsSorbate, isFullDose, stabiliseDose } from './stabilise-dose.js';
+import { holdsSorbate } from './sorbate.js';
+import { isFullDose, stabiliseDose } from './stabilise-dose.js';
 
 /** A dry drink of some strength: 7.893 g of alcohol a litre for each per cent. */
 const drink = (abv: number, ph = 3.5, changes: Partial<Liquid> = {}): Liquid => ({

@@ -4,6 +4,7 @@ import type { Caution } from '../../base/cautions/caution.js';
 import { phOf } from '../../matter/liquid/acid-chemistry.js';
 import { FREE_SHARE_OF_SULFITE } from '../../matter/liquid/additions.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
+import { sorbicNeeded } from './sorbate.js';
 import { abvOf } from '../../matter/liquid/views.js';
 import { figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
@@ -23,24 +24,10 @@ export interface StabiliseDose {
 
 /** Molecular sulfur dioxide that holds bacteria while sorbate is in, mg/L. @source usual practice, 0.5 at least */
 export const MOLECULAR_MG_PER_L = 0.5;
-/** Sorbic acid that holds yeast, mg/L, falling from weak drinks to strong. @source usual practice: 200 up to 10 %, 100 at 14 % */
-const SORBIC_WEAK = { abv: 10, mgPerL: 200 };
-const SORBIC_STRONG = { abv: 14, mgPerL: 100 };
-/** @source pKa of sorbic acid: only the undissociated part works */
-const PKA_SORBIC = 4.76;
-/** @source usual legal limit, 200 mg/L */
-const SORBIC_CAP_MG_PER_L = 200;
 /** @source molar masses: sorbic acid 112.13, potassium sorbate 150.22 */
 const SORBIC_IN_SORBATE = 0.746;
 /** A dose this close to the whole one counts: scales and spoons are no better. @source estimate */
 const NEARLY = 0.95;
-
-/** Sorbic acid a drink needs in all, mg/L. */
-function sorbicNeeded(liquid: Liquid): number {
-  const share = Math.min(1, Math.max(0, (abvOf(liquid) - SORBIC_WEAK.abv) / (SORBIC_STRONG.abv - SORBIC_WEAK.abv)));
-  const needed = SORBIC_WEAK.mgPerL + share * (SORBIC_STRONG.mgPerL - SORBIC_WEAK.mgPerL);
-  return Math.min(SORBIC_CAP_MG_PER_L, needed * (1 + 10 ** (phOf(liquid) - PKA_SORBIC)));
-}
 
 /**
  * Sulfite and sorbate that together keep a finished, clear drink from starting again: sulfite for its pH against bacteria,
@@ -89,9 +76,3 @@ export function isFullDose(before: Liquid, added: { readonly so2MgPerL: number; 
   const { so2MgPerL, sorbicMgPerL, withinCap } = stabiliseDose({ liquid: before }).value;
   return withinCap && added.so2MgPerL >= NEARLY * so2MgPerL && added.sorbateMgPerL >= NEARLY * sorbicMgPerL;
 }
-
-/** Thinned by a little syrup or another drink, sorbate still holds; below this share of what it takes it does not. @source estimate, as for the dose */
-const HOLDS_FROM = 0.9;
-
-/** Whether a drink still holds the sorbate it takes. */
-export const holdsSorbate = (liquid: Liquid): boolean => liquid.sorbateMgPerL >= HOLDS_FROM * sorbicNeeded(liquid);

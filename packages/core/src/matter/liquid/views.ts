@@ -10,6 +10,8 @@ export const ETHANOL_PER_HEXOSE = 0.469;
 export const ETHANOL_G_PER_L_PER_ABV = HEXOSE_G_PER_L_PER_ABV * ETHANOL_PER_HEXOSE;
 /** g of glycerol and other solids left by each g of hexose. @source our estimate from usual wine glycerol, 0.04 */
 export const BYPRODUCT_PER_HEXOSE = 0.04;
+/** g of CO₂ from one g of hexose. @source molar masses 2 × 44.01 / 180.16 */
+export const CO2_PER_HEXOSE = 0.489;
 /** g of hexose that a g of sucrose becomes when it is split. @source molar masses 360.31/342.30 */
 export const HEXOSE_PER_SUCROSE = 1.0526;
 

@@ -4,6 +4,7 @@ import { DEFAULT_SETTINGS, type VersionedSettings } from '@trug/contract/plain';
 import { filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../testing/sample-batch';
 import { readQuantity } from './field/quantity-field';
 import { newId } from '../browser/new-id';
+import { typedQuantity } from '../units/typed-quantity';
 import { Units } from '../units/units';
 import { drinkLook } from './vessel/drink-look';
 
@@ -16,11 +17,11 @@ function unitsOf(settings: Partial<VersionedSettings> = {}): Units {
 describe('Units', () => {
   it('reads bare numbers in the maker’s own unit, and any unit that is named', () => {
     const units = unitsOf({ volume: 'imp-gal', temperature: 'degF', mass: 'imperial' });
-    expect(units.parse('2', 'volume').value).toBeCloseTo(9.09218, 5);
-    expect(units.parse('2 gal', 'volume').value).toBeCloseTo(9.09218, 5);
-    expect(units.parse('64', 'temperature').value).toBeCloseTo(17.78, 2);
-    expect(units.parse('18 C', 'temperature').value).toBe(18);
-    expect(units.parse('8', 'mass').value).toBeCloseTo(226.8, 1);
+    expect(typedQuantity('2', 'volume', units.preferences()).value).toBeCloseTo(9.09218, 5);
+    expect(typedQuantity('2 gal', 'volume', units.preferences()).value).toBeCloseTo(9.09218, 5);
+    expect(typedQuantity('64', 'temperature', units.preferences()).value).toBeCloseTo(17.78, 2);
+    expect(typedQuantity('18 C', 'temperature', units.preferences()).value).toBe(18);
+    expect(typedQuantity('8', 'mass', units.preferences()).value).toBeCloseTo(226.8, 1);
   });
   it('writes what it would read back', () => {
     const units = unitsOf({ volume: 'us-gal', temperature: 'degF', pressure: 'psi' });

@@ -1,10 +1,10 @@
 import type { BatchDto } from '@trug/contract/plain';
 import type { BatchState, BatchSummary, Entry, StrengthSchool, Verdict, Worked } from '@trug/core';
 import { judgeState } from '@trug/core/book/log/judge-state';
-import { foldOf } from '@trug/core/book/summary/batch-summary';
 import { methodById, type Method } from '@trug/core/book/plan/method';
 import { nextJobs, type Job } from '@trug/core/book/plan/next-jobs';
 import { createSelector } from '@ngrx/store';
+import { folded } from './lazy-fold';
 import { batchesFeature } from './batches.reducer';
 import { appFeature } from './app.reducer';
 import { settingsFeature } from './settings.reducer';
@@ -37,9 +37,9 @@ const views = new WeakMap<BatchDto, { readonly now: string; readonly zone: strin
 function summaryOf(batch: BatchDto): BatchSummary {
   const cached = summaries.get(batch);
   if (cached) return cached;
-  const summary = batch.entries === null ? batch.summary : foldOf(batch.entries);
-  summaries.set(batch, summary);
-  return summary;
+  const summary = batch.entries === null ? batch.summary : folded(batch.entries);
+  if (summary !== null) summaries.set(batch, summary);
+  return summary ?? batch.summary;
 }
 
 /** The state with its days counted in the maker's zone; the same object for as long as neither changes. */

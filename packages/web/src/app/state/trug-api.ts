@@ -14,6 +14,7 @@ import {
   type VesselDto,
 } from '@trug/contract/plain';
 import { forkJoin, map, type Observable } from 'rxjs';
+import { fetchFold } from './lazy-fold';
 import type { Lists, Snapshot } from './app.actions';
 import type { ListName } from './lists';
 import type { Filing } from './batches.actions';
@@ -66,15 +67,17 @@ export class TrugApi {
     return this.http.get<readonly BatchDto[]>(API_PATHS.batches, { params: { ids: ids.join(',') } });
   }
 
+  /** A batch with its log, and with it what folds logs. */
   batch(id: string): Observable<BatchWithLog> {
-    return this.http.get<BatchWithLog>(`${API_PATHS.batches}/${id}`);
+    return forkJoin([this.http.get<BatchWithLog>(`${API_PATHS.batches}/${id}`), fetchFold()]).pipe(map(([batch]) => batch));
   }
 
   /** Files entries, with the batches that begin with them or the several they are about; gives what was begun or touched together. */
   file({ batches, entries }: Filing): Observable<readonly BatchDto[]> {
     const isOneLog = batches.length === 0 && new Set(entries.map((e) => e.batchId)).size === 1;
     if (isOneLog) return this.http.post(API_PATHS.entries, { entries }).pipe(map(() => []));
-    return this.http.post<{ readonly batches: readonly BatchDto[] }>(API_PATHS.batches, { batches, entries }).pipe(map((stored) => stored.batches));
+    const answer = this.http.post<{ readonly batches: readonly BatchDto[] }>(API_PATHS.batches, { batches, entries });
+    return forkJoin([answer, fetchFold()]).pipe(map(([stored]) => stored.batches));
   }
 
   /** Does something with a vessel; null when it is gone afterwards. */

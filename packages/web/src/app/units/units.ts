@@ -1,12 +1,10 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { Dimension, Liquid, Quantity, UnitId } from '@trug/core';
-import { strengthOf } from '@trug/core/matter/measure/strength-of';
+import type { Dimension, Quantity } from '@trug/core';
 import { withoutFieldNames } from '@trug/core/matter/typed/field-words';
 import { inUnits } from '@trug/core/matter/quantity/in-units';
 import { exampleQuantity } from '@trug/core/matter/quantity/example-quantity';
 import { formatQuantity, gravityDoubtText } from '@trug/core/matter/quantity/format-quantity';
-import { parseQuantity, type ParsedQuantity, type Weights } from '@trug/core/matter/typed/parse-quantity';
 import { dayText } from '@trug/core/matter/quantity/days';
 import { dayIn, hourIn } from '@trug/core/matter/quantity/zone';
 import { figure } from '@trug/core/base/worked/figures';
@@ -60,11 +58,6 @@ export class Units {
     return exampleQuantity(quantity[dimension], this.preferences());
   }
 
-  /** The strength of a drink by the school that the maker trusts. */
-  strength(liquid: Liquid, must: Liquid | null): string {
-    return this.percent(strengthOf(liquid, must, this.settings().strengthSchool));
-  }
-
   /** A sentence of the core or a refusal in the maker's units, without the names of fields. */
   say(text: string): string {
     return inUnits(withoutFieldNames(text), this.preferences());
@@ -115,33 +108,4 @@ export class Units {
         return this.pressure(value);
     }
   }
-
-  /** What a maker typed, with bare numbers in their own unit. */
-  parse(text: string, dimension: Dimension, hints: ReadingHints = {}): ParsedQuantity {
-    const units = this.preferences();
-    const metric = units.mass === 'metric';
-    const bare = {
-      volume: units.volume,
-      mass: hints.heavy === true ? (metric ? 'kg' : 'lb') : metric ? 'g' : 'oz',
-      temperature: units.temperature,
-      gravity: 'SG',
-      pressure: units.pressure,
-    } as const;
-    return parseQuantity(text, {
-      ...hints.weights,
-      dimension,
-      gallon: units.volume === 'imp-gal' ? 'imperial' : 'us',
-      bareUnit: hints.bareUnit ?? bare[dimension],
-    });
-  }
-}
-
-/** What a field knows of its amounts. */
-export interface ReadingHints {
-  /** True where a bare number of mass means kilograms or pounds, as with fruit. */
-  readonly heavy?: boolean;
-  /** What a bare number means, where it is not the maker's usual unit. */
-  readonly bareUnit?: UnitId;
-  /** What a spoon, a tablet or a lemon of it weighs. */
-  readonly weights?: Weights;
 }

@@ -112,24 +112,24 @@ describe('opening', () => {
 describe('a log', () => {
   const whole = sampleBatch([filled(), pitched()]);
   const path = `/api/batches/${BATCH_ID}`;
-  it('is fetched when it is wanted, and again when the list says that it goes on', () => {
+  it('is fetched when it is wanted, and again when the list says that it goes on', async () => {
     opened({ ...whole, entries: null });
     expect(store.selectSignal(batchesFeature.selectAll)()[0]?.entries).toBeNull();
     store.dispatch(BatchPageActions.logWanted({ batchId: BATCH_ID }));
     http.expectOne(path).flush(whole);
-    expect(entriesOf()).toBe(2);
+    await until(() => entriesOf() === 2);
     const longer = sampleBatch([...whole.entries, reading(3, 1.03)]);
     opened({ ...longer, entries: null });
     http.expectOne(path).flush(longer);
-    expect(entriesOf()).toBe(3);
+    await until(() => entriesOf() === 3);
   });
-  it('is fetched after something was filed on a batch that was only listed', () => {
+  it('is fetched after something was filed on a batch that was only listed', async () => {
     opened({ ...whole, entries: null });
     const entries = [reading(3, 1.03)];
     store.dispatch(BatchPageActions.filingSent({ sent: filingOf(...entries) }));
     http.expectOne('/api/entries').flush({});
     http.expectOne(path).flush(sampleBatch([...whole.entries, ...entries]));
-    expect(entriesOf()).toBe(3);
+    await until(() => entriesOf() === 3);
   });
 });
 

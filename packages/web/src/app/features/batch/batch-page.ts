@@ -1,3 +1,4 @@
+import { strengthText } from '../../units/strength-text';
 import { SaidPipe } from '../../units/said.pipe';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatTabsModule } from '@angular/material/tabs';
@@ -117,7 +118,7 @@ export class BatchPage {
     const sg = gravityOf(liquid);
     return [
       { name: 'Gravity now', value: this.units.gravity(sg) },
-      { name: 'Strength so far', value: this.units.strength(liquid, view.state.must) },
+      { name: 'Strength so far', value: strengthText(this.units, liquid, view.state.must) },
       { name: 'Sugar left', value: `${figure(fermentableGPerL(liquid), 0)} g/L` },
       { name: 'pH', value: figure(phOf(liquid), 2) },
       { name: 'Sulfite', value: `${figure(liquid.totalSo2MgPerL, 0)} mg/L` },

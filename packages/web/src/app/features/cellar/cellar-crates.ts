@@ -1,3 +1,4 @@
+import { strengthText } from '../../units/strength-text';
 import type { Crate } from '@trug/core';
 import { bottleById } from '@trug/core/base/reference/bottle-kinds';
 import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
@@ -54,7 +55,7 @@ function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): 
     filled,
     lots: crate.lots.map((lot) => ({ kindId: lot.kindId, name: bottleById(lot.kindId).name, left: lot.left })),
     about: [
-      units.strength(crate.drink.liquid, crate.drink.must),
+      strengthText(units, crate.drink.liquid, crate.drink.must),
       crate.sparkling ? `${fizzWord(crate.co2Volumes)}, ${crate.co2Volumes.toFixed(1)} volumes` : 'still',
       `${crate.capColour} caps`,
     ].join(' · '),

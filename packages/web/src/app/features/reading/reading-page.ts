@@ -1,8 +1,9 @@
+import { strengthText } from '../../units/strength-text';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { EntryPayloads, ReadingInstrument, ReadingQuestion } from '@trug/core';
+import type { EntryPayloads, Liquid, ReadingInstrument, ReadingQuestion } from '@trug/core';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
 import { dateAfter, dayText } from '@trug/core/matter/quantity/days';
 import { momentIn } from '@trug/core/matter/quantity/zone';
@@ -99,6 +100,10 @@ export class ReadingPage {
       const entryId = this.entryId();
       if (view && entryId !== undefined) untracked(() => this.startFrom(entryId));
     });
+  }
+
+  protected strength(drink: Liquid): string {
+    return strengthText(this.units, drink, this.view()?.state.must ?? null);
   }
 
   protected set(field: keyof ReadingFields, value: string): void {

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
 import type { Dimension, ParsedQuantity, UnitId } from '@trug/core';
 import { attempt, type Attempt } from '@trug/core/base/errors/attempt';
-import { Units, type ReadingHints } from '../../units/units';
+import { typedQuantity, type ReadingHints } from '../../units/typed-quantity';
+import { Units } from '../../units/units';
 
 const COUNTED: ReadonlySet<UnitId> = new Set(['tsp', 'tbsp', 'cup', 'tablet', 'lemon', 'tea-bag', 'drop']);
 
@@ -9,7 +10,7 @@ let made = 0;
 
 /** What a quantity field shows for a text: nothing typed, a figure, or why it cannot be read. */
 export function readQuantity(units: Units, text: string, dimension: Dimension, hints: ReadingHints = {}): Attempt<ParsedQuantity> | null {
-  return text.trim() === '' ? null : attempt(() => units.parse(text, dimension, hints));
+  return text.trim() === '' ? null : attempt(() => typedQuantity(text, dimension, units.preferences(), hints));
 }
 
 /** Why the first of some read fields cannot be used; null when all can. */

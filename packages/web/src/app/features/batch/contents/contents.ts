@@ -1,3 +1,4 @@
+import { strengthText } from '../../../units/strength-text';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { BatchState } from '@trug/core';
 import { phOf, taOf } from '@trug/core/matter/liquid/acid-chemistry';
@@ -83,8 +84,8 @@ export class Contents {
       ...original,
       { name: 'Volume', value: this.units.volume(liquid.volumeL) },
       { name: 'Gravity', value: this.units.gravity(gravityOf(liquid)) },
-      { name: 'Strength now', value: this.units.strength(liquid, must) },
-      { name: 'Strength if dry', value: this.units.strength(fermentFraction(liquid, 1), must) },
+      { name: 'Strength now', value: strengthText(this.units, liquid, must) },
+      { name: 'Strength if dry', value: strengthText(this.units, fermentFraction(liquid, 1), must) },
       { name: 'Sugar left', value: `${figure(fermentableGPerL(liquid), 0)} g/L` },
       { name: 'Sweetness, as sugar', value: `${figure(sweetnessGPerL(liquid), 0)} g/L` },
       ...acidRows,

@@ -17,7 +17,8 @@ import { QuantityField, readQuantity } from '../../../shared/field/quantity-fiel
 import { parsed } from '../../../browser/stored';
 import { newId } from '../../../browser/new-id';
 import { TAPES } from '@trug/contract/plain';
-import { Units, type ReadingHints } from '../../../units/units';
+import type { ReadingHints } from '../../../units/typed-quantity';
+import { Units } from '../../../units/units';
 import { Working } from '../../../shared/working/working';
 import { selectPastPresses } from '../juices-in-hand';
 import { NEW_JUICE } from '../new-juice';

@@ -15,7 +15,8 @@ import { firstWrong, NumberField, numberOf } from '../../../shared/field/number-
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { newId } from '../../../browser/new-id';
 import { TAPES } from '@trug/contract/plain';
-import { Units, type ReadingHints } from '../../../units/units';
+import type { ReadingHints } from '../../../units/typed-quantity';
+import { Units } from '../../../units/units';
 import { Working } from '../../../shared/working/working';
 import { NEW_JUICE } from '../new-juice';
 import { SaidPipe } from '../../../units/said.pipe';
