@@ -21,6 +21,17 @@ export class Units {
     return formatQuantity({ dimension: 'volume', valueL }, this.preferences());
   }
 
+  /** The same where there is no room to say which gallon. */
+  shortVolume(valueL: number): string {
+    return this.volume(valueL).replace(/ (?:US|imp) /, ' ');
+  }
+
+  /** The scale of gravity, where figures stand without it; nothing for SG, which has no unit. */
+  gravityUnit(): string {
+    const { gravity } = this.preferences();
+    return gravity === 'SG' ? '' : gravity === 'Bx' ? '°Bx' : 'g/L';
+  }
+
   mass(valueG: number): string {
     return formatQuantity({ dimension: 'mass', valueG }, this.preferences());
   }

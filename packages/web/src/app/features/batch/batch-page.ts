@@ -106,7 +106,7 @@ export class BatchPage {
     const parts = [
       this.units.day(batch.startedAt),
       state.liquid ? this.units.volume(Math.round(state.liquid.volumeL * 10) / 10) : '',
-      where || 'in bottle',
+      where || (view.state.crates.length > 0 ? 'in bottle' : 'nothing in it'),
       state.place ?? '',
     ];
     return parts.filter((part) => part !== '').join(' · ');

@@ -2,7 +2,6 @@ import { SaidPipe } from '../../../units/said.pipe';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import type { BlendAim, BlendTargets, ReachAxis, ReachPoint } from '@trug/core';
 import { LIMITS } from '@trug/core/base/errors/limits';
-import { gravityText } from '@trug/core/base/worked/figures';
 import { plainNumber } from '../../../shared/field/plain-number';
 import { readQuantity } from '../../../shared/field/quantity-field';
 import { Units } from '../../../units/units';
@@ -69,7 +68,7 @@ interface AimField {
     }
     input {
       box-sizing: border-box;
-      width: 3.9rem;
+      width: 3.4rem;
       min-height: 36px;
       padding: 0 0.4rem;
       border: 1px solid var(--line);
@@ -77,6 +76,9 @@ interface AimField {
       background: var(--ground);
       color: var(--ink);
       font: 600 0.9375rem var(--text);
+    }
+    input[name='aim-sg'] {
+      width: 4.4rem;
     }
     input[aria-invalid='true'] {
       border-color: var(--danger);
@@ -105,7 +107,7 @@ export class AimFields {
     const { sg, y } = this.cross();
     const { tanninGPerL } = this.targets();
     return [
-      { aim: 'sg', label: 'gravity', text: gravityText(sg, 4) },
+      { aim: 'sg', label: 'gravity', text: this.units.fineGravity(sg).replace('°', '') },
       { aim: this.axis(), label: axis.title.split(',')[0] ?? axis.name, text: y.toFixed(axis.digits) },
       ...(this.axis() === 'tanninGPerL'
         ? []

@@ -126,9 +126,10 @@ export class BlendBench {
       return {
         source,
         pouredL,
-        pouredText: pouredL < 0.005 ? '' : this.units.volume(Math.round(pouredL * 100) / 100),
+        pouredText: pouredL < 0.005 ? '' : this.units.shortVolume(Math.round(pouredL * 100) / 100),
         colour: juiceColour(source.liquid),
-        figures: `${this.units.volume(Math.round(source.leftL * 10) / 10)} · ${figures.sg}`,
+        left: this.units.shortVolume(Math.round(source.leftL * 10) / 10),
+        gravity: figures.sg,
         acid: `${source.typicalAcid ? 'about ' : ''}acid ${figures.ta}`,
         ph: `${source.typicalPh ? 'about ' : ''}pH ${figures.ph}`,
         held: heldL !== undefined,
@@ -183,7 +184,7 @@ export class BlendBench {
       this.ciders() ? { name: 'Strength', value: figure(views.abv, 1), unit: '%' } : { name: 'Sugar', value: figure(views.sugarGPerL, 0), unit: 'g/L' },
       {
         name: 'Left over',
-        value: this.units.volume(Math.round(blend.leftOverL * 10) / 10),
+        value: this.units.shortVolume(Math.round(blend.leftOverL * 10) / 10),
         unit: `in ${blend.leftInCount} ${this.ciders() ? 'ciders' : 'juices'}`,
       },
     ];

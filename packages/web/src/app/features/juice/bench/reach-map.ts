@@ -24,7 +24,7 @@ const SIZE = { width: 430, height: 360 };
   styleUrl: './reach-map.scss',
 })
 export class ReachMap {
-  private readonly units = inject(Units);
+  protected readonly units = inject(Units);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   readonly axis = input.required<ReachAxis>();
   readonly juices = input.required<readonly MapJuice[]>();
@@ -56,7 +56,7 @@ export class ReachMap {
     const { x, y } = this.scales();
     const { digits } = this.axisWords();
     return {
-      x: x.ticks(6).map((t) => ({ at: x(t), text: this.units.gravity(t) })),
+      x: x.ticks(6).map((t) => ({ at: x(t), text: this.units.gravity(t).replace(` ${this.units.gravityUnit()}`, '') })),
       y: y.ticks(6).map((t) => ({ at: y(t), text: t.toFixed(digits === 2 ? 1 : 0) === String(t) ? String(t) : t.toFixed(digits) })),
     };
   });
