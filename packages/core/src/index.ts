@@ -127,10 +127,14 @@ export { stabiliseDose, type StabiliseDose } from './finish/bottle/stabilise-dos
 export { FIZZ_LEVELS, fizzWord, type FizzLevel } from './finish/bottle/fizz-levels.js';
 export { readyWindow, type ReadyWindow } from './finish/bottle/ready-window.js';
 // the log
-export type { BlendPart, BottleCount, Entry, EntryKind, EntryOf, EntryPayloads, Replacement, SplitShare, VesselFill } from './book/entry/entry.js';
+export type { Entry, EntryKind, EntryOf, EntryPayloads, Replacement } from './book/entry/entry.js';
+export type { BlendPart } from './book/kinds/blended.js';
+export type { BottleCount } from './book/state/bottle-count.js';
+export type { SplitShare } from './book/kinds/split.js';
+export type { VesselFill } from './book/state/vessel-fill.js';
 export type { RawGravity } from './matter/measure/raw-gravity.js';
 export type { SupplyUse } from './juice/adjust/addition-payload.js';
-export { CAP_COLOURS, TIMED_PLANS, VENTS, type CapColour, type PitchMethod, type PourSource, type TimedPlan, type Vent } from './book/entry/entry-choices.js';
+export { CAP_COLOURS, TIMED_PLANS, VENTS, type CapColour, type PitchMethod, type PourSource, type TimedPlan, type Vent } from './book/state/entry-choices.js';
 export { CLEARING_MEANS, type ClearingMeans } from './ferment/clear/clearing-means.js';
 export { type ReadingInstrument } from './matter/measure/raw-gravity.js';
 export {
@@ -144,24 +148,28 @@ export {
   type RunningPlan,
   type Stage,
   type StateReading,
-} from './book/log/batch-state.js';
+} from './book/state/batch-state.js';
 export { SUPPLY_CATALOGUE, type SupplyOffer } from './book/cupboard/supply-catalogue.js';
 export { soonestFirst, supplyFor, type Need, type SupplyInHand } from './book/cupboard/supply-for.js';
 export { shareOfSupply, suppliesUsed, type SupplyUnit } from './book/summary/supplies-left.js';
 export { effectiveEntries } from './book/entry/effective-entries.js';
 export { FOLD_VERSION, foldOf, summarise, type BatchSummary, type PouredFrom } from './book/summary/batch-summary.js';
-export { sumAmounts, type Amount } from './book/summary/sum-over-logs.js';
+export { sumAmounts } from './book/summary/sum-over-logs.js';
+export { type Amount } from './book/kinds/kind.js';
 export { replay } from './book/log/replay.js';
 export { correctGravity } from './matter/measure/correct-gravity.js';
 export { forecastInputOf, pastFermentOf, type AlsoKnown, type ForecastQuestion, type WhatIf } from './book/outlook/forecast-of.js';
 export { restartInputOf, restartOutcomeOf } from './book/outlook/restart-of.js';
-export { judgeState } from './book/log/judge-state.js';
-export { sealedGasOf, warmestSinceEnd } from './book/log/sealed-gas-of.js';
-export { sealWay, maySeal, type SealWay } from './book/log/sealing.js';
-export { checkBottling, type BottlingCheck } from './book/log/bottling-check.js';
+export { judgeState } from './book/state/judge-state.js';
+export { sealedGasOf, warmestSinceEnd } from './book/state/sealed-gas-of.js';
+export { sealWay, maySeal, type SealWay } from './book/state/sealing.js';
+export { checkBottling, type BottlingCheck } from './book/state/bottling-check.js';
 export { fizzChoice, waysToHold, type FizzChoice, type WayToHold } from './finish/bottle/ways-to-hold.js';
-export { checkEntryAgainst, COLD_KEG_MOST_C, type EntryCheck } from './book/log/check-entry.js';
-export { describeEntry, type EntryWords } from './book/log/describe-entry.js';
+export { checkEntryAgainst } from './book/log/check-entry.js';
+export { COLD_KEG_MOST_C } from './book/kinds/kegged.js';
+export { type EntryCheck } from './book/kinds/kind.js';
+export { describeEntry } from './book/log/describe-entry.js';
+export { type EntryWords } from './book/kinds/kind.js';
 // planning
 export { methodById, METHODS, type Method } from './book/plan/method.js';
 export { plannedDates, type PlannedStop } from './book/plan/planned-dates.js';

@@ -1,6 +1,6 @@
 import type { CapColour, ClearingMeans, EntryPayloads, PrimingMode, TimedPlan, Vent } from '@trug/core';
 import { PRIMING_MODES } from '@trug/core/finish/bottle/priming-sugar';
-import { CAP_COLOURS, PITCH_METHODS, SPARKLES, SUGAR_TESTS, TIMED_PLANS, VENTS } from '@trug/core/book/entry/entry-choices';
+import { CAP_COLOURS, PITCH_METHODS, SPARKLES, SUGAR_TESTS, TIMED_PLANS, VENTS } from '@trug/core/book/state/entry-choices';
 import { CLEARING_MEANS } from '@trug/core/ferment/clear/clearing-means';
 import { Type } from 'class-transformer';
 import {

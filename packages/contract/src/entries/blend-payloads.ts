@@ -1,7 +1,7 @@
 import type { Fruit, PourSource } from '@trug/core';
 import { FRUITS } from '@trug/core/matter/liquid/liquid';
 import { LIQUID_LIMITS } from '@trug/core/matter/liquid/liquid-limits';
-import { POUR_SOURCES } from '@trug/core/book/entry/entry-choices';
+import { POUR_SOURCES } from '@trug/core/book/state/entry-choices';
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNotEmpty, ValidateIf, ValidateNested } from 'class-validator';
 import { InRange, InRangeOrNull, LIMITS, Text, Ulid } from '../validation/decorators.js';

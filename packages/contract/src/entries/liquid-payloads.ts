@@ -2,7 +2,7 @@ import type { AcidId, CarbonateId, EntryPayloads, Fruit, ReadingInstrument } fro
 import { WEAK_ACIDS } from '@trug/core/matter/liquid/acid-chemistry';
 import { CARBONATES } from '@trug/core/matter/liquid/add-acid';
 import { FRUITS } from '@trug/core/matter/liquid/liquid';
-import { BUBBLES } from '@trug/core/book/entry/entry-choices';
+import { BUBBLES } from '@trug/core/book/state/entry-choices';
 import { ADDED } from '@trug/core/juice/adjust/addition-payload';
 import { READING_INSTRUMENTS } from '@trug/core/matter/measure/raw-gravity';
 import { Type } from 'class-transformer';

@@ -6,41 +6,6 @@ import * as acts from './act-payloads.js';
 import { BlendedPayloadDto, SplitPayloadDto } from './blend-payloads.js';
 import { AdditionPayloadDto, FilledPayloadDto, ReadingPayloadDto } from './liquid-payloads.js';
 
-const REPLACEABLE = [
-  'filled',
-  'blended',
-  'split',
-  'reading',
-  'addition',
-  'pitched',
-  'stepped',
-  'stirred',
-  'moved',
-  'racked',
-  'clarified',
-  'malolactic',
-  'vented',
-  'stabilised',
-  'tested',
-  'sweetened',
-  'primed',
-  'bottled',
-  'kegged',
-  'unsealed',
-  'opened',
-  'tasted',
-  'note',
-  'discarded',
-] as const satisfies readonly Exclude<EntryKind, 'corrected'>[];
-
-/** What takes a corrected entry's place; its payload is checked by the class of its kind. */
-export class ReplacementDto {
-  @IsIn(REPLACEABLE) kind!: Exclude<EntryKind, 'corrected'>;
-  @Instant() at!: string;
-  @Text(4000) note!: string;
-  @IsObject() payload!: Replacement['payload'];
-}
-
 export class CorrectedPayloadDto {
   @Ulid() entryId!: string;
   @ValidateIf((c: CorrectedPayloadDto) => c.replacement !== null) @IsObject() replacement!: Replacement | null;
@@ -74,6 +39,17 @@ export const PAYLOAD_DTOS = {
   discarded: acts.DiscardedPayloadDto,
   corrected: CorrectedPayloadDto,
 } as const satisfies { readonly [K in EntryKind]: ClassConstructor<object> };
+
+/** What can take a corrected entry's place: anything but another correction. */
+const REPLACEABLE = Object.keys(PAYLOAD_DTOS).filter((kind) => kind !== 'corrected');
+
+/** What takes a corrected entry's place; its payload is checked by the class of its kind. */
+export class ReplacementDto {
+  @IsIn(REPLACEABLE) kind!: Exclude<EntryKind, 'corrected'>;
+  @Instant() at!: string;
+  @Text(4000) note!: string;
+  @IsObject() payload!: Replacement['payload'];
+}
 
 /** The same by a kind that is known only when it comes in. */
 export const payloadDtoOf = (kind: EntryKind): ClassConstructor<object> => PAYLOAD_DTOS[kind];

@@ -1,6 +1,6 @@
 import type { BatchWithLog } from '@trug/contract/plain';
 import type { Entry, EntryKind, EntryPayloads, RawGravity } from '@trug/core';
-import { judgeState } from '@trug/core/book/log/judge-state';
+import { judgeState } from '@trug/core/book/state/judge-state';
 import { foldOf, summarise } from '@trug/core/book/summary/batch-summary';
 import { methodById } from '@trug/core/book/plan/method';
 import { nextJobs } from '@trug/core/book/plan/next-jobs';

@@ -3,7 +3,7 @@ import { headspaceCheck } from '../../finish/rack/headspace.js';
 import { isTooCold } from '../../ferment/verdict/judge-facts.js';
 import { isAtRest, type Verdict } from '../../ferment/verdict/verdict.js';
 import { abvOf, dryGravityOf, gravityOf } from '../../matter/liquid/views.js';
-import type { BatchState } from '../log/batch-state.js';
+import type { BatchState } from '../state/batch-state.js';
 import { calendarDays, dateAfter, dayText } from '../../matter/quantity/days.js';
 import { yeastById } from '../../base/reference/yeast-kinds.js';
 import { figure } from '../../base/worked/figures.js';

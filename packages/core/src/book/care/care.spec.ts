@@ -1,4 +1,4 @@
-import { judgeState } from '../log/judge-state.js';
+import { judgeState } from '../state/judge-state.js';
 import { replay } from '../log/replay.js';
 import type { Entry, EntryKind, EntryPayloads } from '../entry/entry.js';
 import { checkEntryAgainst } from '../log/check-entry.js';

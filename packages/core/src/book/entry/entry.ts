@@ -1,166 +1,61 @@
-import type { PrimingMode } from '../../finish/bottle/priming-sugar.js';
-import type { Bubbles, CapColour, PitchMethod, PourSource, Sparkle, TimedPlan, Vent } from './entry-choices.js';
-import type { ClearingMeans } from '../../ferment/clear/clearing-means.js';
-import type { AdditionPayload, SupplyUse } from '../../juice/adjust/addition-payload.js';
-import type { RawGravity } from '../../matter/measure/raw-gravity.js';
-import type { Fruit, Liquid } from '../../matter/liquid/liquid.js';
+import type { FilledPayload } from '../kinds/filled.js';
+import type { BlendedPayload } from '../kinds/blended.js';
+import type { SplitPayload } from '../kinds/split.js';
+import type { ReadingPayload } from '../kinds/reading.js';
+import type { AdditionPayload } from '../../juice/adjust/addition-payload.js';
+import type { PitchedPayload } from '../kinds/pitched.js';
+import type { SteppedPayload } from '../kinds/stepped.js';
+import type { StirredPayload } from '../kinds/stirred.js';
+import type { MovedPayload } from '../kinds/moved.js';
+import type { RackedPayload } from '../kinds/racked.js';
+import type { ClarifiedPayload } from '../kinds/clarified.js';
+import type { MalolacticPayload } from '../kinds/malolactic.js';
+import type { VentedPayload } from '../kinds/vented.js';
+import type { StabilisedPayload } from '../kinds/stabilised.js';
+import type { TestedPayload } from '../kinds/tested.js';
+import type { SweetenedPayload } from '../kinds/sweetened.js';
+import type { PrimedPayload } from '../kinds/primed.js';
+import type { BottledPayload } from '../kinds/bottled.js';
+import type { KeggedPayload } from '../kinds/kegged.js';
+import type { UnsealedPayload } from '../kinds/unsealed.js';
+import type { OpenedPayload } from '../kinds/opened.js';
+import type { TastedPayload } from '../kinds/tasted.js';
+import type { NotePayload } from '../kinds/note.js';
+import type { DiscardedPayload } from '../kinds/discarded.js';
 
-/** How much of the batch stands in a vessel. */
-export interface VesselFill {
-  readonly vesselId: string;
-  readonly volumeL: number;
-}
-
-/** A count of one kind of bottle. */
-export interface BottleCount {
-  readonly kindId: string;
-  readonly count: number;
-}
-
-/** A juice, or another batch, poured into a blend. */
-export interface BlendPart {
-  readonly from: PourSource;
-  readonly sourceId: string;
-  readonly name: string;
-  /** What it was when it was poured; its volume is what was poured. */
-  readonly liquid: Liquid;
-  /** The kind of yeast that made it; null for juice. */
-  readonly yeastId: string | null;
-}
-
-/** What left a batch for another. */
-export interface SplitShare {
-  readonly batchId: string;
-  readonly name: string;
-  readonly volumeL: number;
-}
-
-/** A small sample fermented out in the warm with much yeast, or a test for sugar. */
-export type SugarTest =
-  | {
-      readonly by: 'forced-ferment';
-      readonly before: RawGravity;
-      readonly after: RawGravity;
-      /** How long it stood, days, and how warm, °C. */
-      readonly days: number;
-      readonly tempC: number;
-    }
-  | { readonly by: 'sugar-test'; readonly sugarGPerL: number };
-
-/** What each kind of entry says. Field names carry their units. */
+/** What each kind of entry says, each in the file of its kind. Field names carry their units. */
 export interface EntryPayloads {
-  readonly filled: {
-    readonly source: string;
-    readonly fruit: Fruit;
-    readonly volumeL: number;
-    readonly gravity: RawGravity;
-    readonly ph: number | null;
-    readonly taGPerL: number | null;
-    readonly tanninGPerL: number | null;
-    readonly yanMgPerL: number | null;
-    readonly vessels: readonly VesselFill[];
-    readonly tempC: number | null;
-  };
-  /** Poured together: the batch begins with it, or takes it in. */
-  readonly blended: { readonly parts: readonly BlendPart[]; readonly vessels: readonly VesselFill[]; readonly tempC: number | null };
-  /** Shares of the batch that begin batches of their own. */
-  readonly split: {
-    readonly into: readonly SplitShare[];
-    /** Where what stays stands afterwards. */
-    readonly vessels: readonly VesselFill[];
-    readonly lossL: number;
-    readonly why: string;
-  };
-  readonly reading: {
-    readonly gravity: RawGravity | null;
-    readonly ph: number | null;
-    readonly taGPerL: number | null;
-    readonly placeC: number | null;
-    /** Odd readings filed on the maker's word carry what was asked. */
-    readonly insistedOn: readonly string[];
-    readonly bubbles: Bubbles | null;
-    readonly smell: string | null;
-  };
+  readonly filled: FilledPayload;
+  readonly blended: BlendedPayload;
+  readonly split: SplitPayload;
+  readonly reading: ReadingPayload;
   readonly addition: AdditionPayload;
-  readonly pitched: {
-    readonly yeastId: string;
-    readonly massG: number;
-    readonly method: PitchMethod;
-    readonly juiceC: number | null;
-    /** A second kind that went in with it. */
-    readonly withYeastId?: string | undefined;
-    readonly supplies?: readonly SupplyUse[] | undefined;
-  };
-  /** One step of a timed plan, done; the plan is over when nothing comes next. */
-  readonly stepped: {
-    readonly plan: TimedPlan;
-    readonly done: string;
-    /** Counted from 1. */
-    readonly step: number;
-    readonly of: number;
-    readonly next: string | null;
-    /** From this step to the next. */
-    readonly waitMin: number;
-  };
-  readonly stirred: Record<string, never>;
-  readonly moved: { readonly place: string; readonly tempC: number };
-  readonly racked: { readonly vessels: readonly VesselFill[]; readonly lossL: number };
-  /** Something was done to clear it; it takes its time. */
-  readonly clarified: {
-    readonly means: ClearingMeans;
-    /** Both parts together, g; 0 for cold. */
-    readonly massG: number;
-    /** Until it is worth looking. */
-    readonly waitDays: number;
-    readonly supplies?: readonly SupplyUse[] | undefined;
-  };
-  /** Bacteria turn malic acid to lactic: begun, found under way, or over. */
-  readonly malolactic: {
-    /** Share of the malic acid turned since the last such entry, 0–1. */
-    readonly turnedFraction: number;
-    readonly wanted: boolean;
-    /** Whether bought bacteria went in with this entry. */
-    readonly bacteria: boolean;
-    readonly done: boolean;
-  };
-  /** How the gas gets out from now on; for a loosened cap, also each time it was let out. */
-  readonly vented: { readonly vent: Vent };
-  readonly stabilised: { readonly so2MgPerL: number; readonly sorbateMgPerL: number };
-  /** What sugar is really left, found by more than a hydrometer. */
-  readonly tested: SugarTest & { readonly acknowledged: readonly string[] };
-  readonly sweetened: { readonly sweetenerId: string; readonly massG: number };
-  readonly primed: {
-    readonly fermentableId: string;
-    readonly massG: number;
-    readonly mode: PrimingMode;
-    readonly targetVolumes: number;
-    readonly warmestSinceEndC: number;
-  };
-  readonly bottled: {
-    readonly bottles: readonly BottleCount[];
-    readonly testBottle: boolean;
-    readonly lossL: number;
-    readonly crate: string;
-    readonly capColour: CapColour;
-    readonly hottestC: number;
-    /** Ids of the dangers acknowledged in words. */
-    readonly acknowledged: readonly string[];
-  };
-  readonly kegged: {
-    readonly vessel: VesselFill;
-    readonly lossL: number;
-    readonly targetVolumes: number;
-    readonly storeC: number;
-    readonly acknowledged: readonly string[];
-  };
-  /** A sealed keg let off and opened, so that it can be worked on. */
-  readonly unsealed: Record<string, never>;
-  readonly opened: { readonly kindId: string; readonly count: number };
-  readonly tasted: { readonly text: string; readonly sparkle: Sparkle | null; readonly again: boolean | null };
-  readonly note: { readonly text: string };
-  readonly discarded: { readonly volumeL: number; readonly why: string };
-  /** Points at the entry it replaces; without a replacement that entry is struck out. */
-  readonly corrected: { readonly entryId: string; readonly replacement: Replacement | null };
+  readonly pitched: PitchedPayload;
+  readonly stepped: SteppedPayload;
+  readonly stirred: StirredPayload;
+  readonly moved: MovedPayload;
+  readonly racked: RackedPayload;
+  readonly clarified: ClarifiedPayload;
+  readonly malolactic: MalolacticPayload;
+  readonly vented: VentedPayload;
+  readonly stabilised: StabilisedPayload;
+  readonly tested: TestedPayload;
+  readonly sweetened: SweetenedPayload;
+  readonly primed: PrimedPayload;
+  readonly bottled: BottledPayload;
+  readonly kegged: KeggedPayload;
+  readonly unsealed: UnsealedPayload;
+  readonly opened: OpenedPayload;
+  readonly tasted: TastedPayload;
+  readonly note: NotePayload;
+  readonly discarded: DiscardedPayload;
+  readonly corrected: CorrectedPayload;
+}
+
+/** Points at the entry it replaces; without a replacement that entry is struck out. */
+export interface CorrectedPayload {
+  readonly entryId: string;
+  readonly replacement: Replacement | null;
 }
 
 /** The kinds of entry. */

@@ -2,7 +2,7 @@ import { LEES_ABV, LEES_DAYS } from '../care/care-notes.js';
 import { isWorking, type Verdict } from '../../ferment/verdict/verdict.js';
 import { phOf } from '../../matter/liquid/acid-chemistry.js';
 import { abvOf, fermentableGPerL } from '../../matter/liquid/views.js';
-import type { BatchState } from '../log/batch-state.js';
+import type { BatchState } from '../state/batch-state.js';
 import { daysBetween } from '../../matter/quantity/days.js';
 import type { FaultFact } from './find-faults.js';
 import type { FaultAnswers } from './fault-questions.js';

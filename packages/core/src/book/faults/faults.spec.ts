@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js';
 import { fermentTo } from '../../matter/liquid/ferment-to.js';
-import { EMPTY_STATE, type BatchState } from '../log/batch-state.js';
+import { EMPTY_STATE, type BatchState } from '../state/batch-state.js';
 import { FAULTS, type FaultId } from './fault-data.js';
 import { FAULT_QUESTIONS, type FaultAnswers } from './fault-questions.js';
 import { factsOfBatch } from './facts-of-batch.js';

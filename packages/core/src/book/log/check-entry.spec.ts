@@ -1,8 +1,8 @@
 import { logOf, rawGravity } from '../../testing/made-logs.js';
-import type { BatchState } from './batch-state.js';
+import type { BatchState } from '../state/batch-state.js';
 import { checkEntryAgainst } from './check-entry.js';
 import type { Entry } from '../entry/entry.js';
-import { judgeState } from './judge-state.js';
+import { judgeState } from '../state/judge-state.js';
 import { replay } from './replay.js';
 
 const make = logOf();

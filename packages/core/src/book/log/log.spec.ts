@@ -4,11 +4,11 @@ import { methodById } from '../plan/method.js';
 import { plannedDates } from '../plan/planned-dates.js';
 import { DEFAULT_UNITS } from '../../matter/quantity/format-quantity.js';
 import { expectWithin } from '../../testing/expect-within.js';
-import type { BatchState } from './batch-state.js';
+import type { BatchState } from '../state/batch-state.js';
 import { describeEntry } from './describe-entry.js';
 import { effectiveEntries } from '../entry/effective-entries.js';
 import type { Entry, EntryKind, EntryPayloads } from '../entry/entry.js';
-import { judgeState } from './judge-state.js';
+import { judgeState } from '../state/judge-state.js';
 import { replay } from './replay.js';
 
 const fail = (): never => {

@@ -5,7 +5,7 @@ import { nextJobs } from '../plan/next-jobs.js';
 import { dateAfter, daysBetween } from '../../matter/quantity/days.js';
 import { YEAST_KINDS } from '../../base/reference/yeast-kinds-data.js';
 import { madeSeason, type Season } from '../../testing/made-season.js';
-import { judgeState } from './judge-state.js';
+import { judgeState } from '../state/judge-state.js';
 import { replay } from './replay.js';
 
 /** What verdict, evidence, job and care say of the same batch on the same day must not contradict one another. */

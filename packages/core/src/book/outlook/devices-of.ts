@@ -1,5 +1,5 @@
 import { deviceGravity, type DeviceGravity, type DeviceSeries } from '../device/device-tracks.js';
-import type { BatchState } from '../log/batch-state.js';
+import type { BatchState } from '../state/batch-state.js';
 
 /**
  * What devices say of a batch's gravity since the yeast went in, compared with its readings off glass.

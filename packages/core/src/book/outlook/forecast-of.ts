@@ -4,7 +4,7 @@ import { siftReadings, type GravityReading } from '../../ferment/verdict/reading
 import type { DayReading, ForecastInput } from '../../ferment/forecast/forecast-types.js';
 import { fermentableGPerL } from '../../matter/liquid/views.js';
 import { daysBetween } from '../../matter/quantity/days.js';
-import type { BatchState } from '../log/batch-state.js';
+import type { BatchState } from '../state/batch-state.js';
 import { pickedEvenly } from '../summary/batch-summary.js';
 
 /** What a maker may ask beside what is. */

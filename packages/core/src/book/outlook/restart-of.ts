@@ -1,7 +1,7 @@
 import { restartOutcome, type RestartInput, type RestartOutcome } from '../../ferment/yeast/restart-plan.js';
 import { gravityOf } from '../../matter/liquid/views.js';
 import { daysBetween } from '../../matter/quantity/days.js';
-import type { BatchState } from '../log/batch-state.js';
+import type { BatchState } from '../state/batch-state.js';
 
 /**
  * How the restart of a batch is going.

@@ -1,4 +1,4 @@
-import { judgeState } from '../log/judge-state.js';
+import { judgeState } from '../state/judge-state.js';
 import { replay } from '../log/replay.js';
 import type { Entry } from '../entry/entry.js';
 import { logOf } from '../../testing/made-logs.js';

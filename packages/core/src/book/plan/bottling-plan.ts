@@ -1,8 +1,8 @@
 import type { FizzChoice, WayToHold } from '../../finish/bottle/ways-to-hold.js';
 import type { RouteId } from './bottling-routes.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
-import type { BatchState } from '../log/batch-state.js';
-import type { BottlingCheck } from '../log/bottling-check.js';
+import type { BatchState } from '../state/batch-state.js';
+import type { BottlingCheck } from '../state/bottling-check.js';
 import type { Worked } from '../../base/worked/worked.js';
 import { BOTTLE_KINDS, bottleById } from '../../base/reference/bottle-kinds.js';
 import { hottestTaken } from '../../finish/bottle/bottle-safety.js';
@@ -13,9 +13,9 @@ import { attempt, type Attempt } from '../../base/errors/attempt.js';
 import { pressureBand, withPriming, type PressureBand } from '../../finish/bottle/sealed-gas.js';
 import { fizzChoice, waysToHold } from '../../finish/bottle/ways-to-hold.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
-import { checkBottling } from '../log/bottling-check.js';
-import { asIfDry, sealedGasOf } from '../log/sealed-gas-of.js';
-import { sealWay } from '../log/sealing.js';
+import { checkBottling } from '../state/bottling-check.js';
+import { asIfDry, sealedGasOf } from '../state/sealed-gas-of.js';
+import { sealWay } from '../state/sealing.js';
 
 /** The figures a plan is made from. */
 export interface BottlingInputs {

@@ -1,5 +1,5 @@
 import type { FermentStatus, Verdict } from '../../ferment/verdict/verdict.js';
-import type { SealWay } from '../log/sealing.js';
+import type { SealWay } from '../state/sealing.js';
 import { bottlingRoutes } from './bottling-routes.js';
 
 const verdict = (status: FermentStatus): Verdict => ({

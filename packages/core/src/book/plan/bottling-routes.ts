@@ -1,5 +1,5 @@
 import { STATUS_WORDS, type Verdict } from '../../ferment/verdict/verdict.js';
-import type { SealWay } from '../log/sealing.js';
+import type { SealWay } from '../state/sealing.js';
 
 /** A way of putting a drink by. */
 export type RouteId = 'sparkling-dry' | 'still' | 'cold-keg' | 'sparkling-sweet';

@@ -1,8 +1,8 @@
 import { readyWindow } from '../../finish/bottle/ready-window.js';
 import { RELEASE_HOURS } from '../care/care-notes.js';
 import { isAtRest, type Verdict } from '../../ferment/verdict/verdict.js';
-import type { BatchState, RunningPlan } from '../log/batch-state.js';
-import type { TimedPlan } from '../entry/entry-choices.js';
+import type { BatchState, RunningPlan } from '../state/batch-state.js';
+import type { TimedPlan } from '../state/entry-choices.js';
 import { calendarDays, dateAfter, daysBetween, dayText } from '../../matter/quantity/days.js';
 import { hourIn } from '../../matter/quantity/zone.js';
 import { yeastById } from '../../base/reference/yeast-kinds.js';

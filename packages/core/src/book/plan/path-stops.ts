@@ -2,7 +2,7 @@ import { readyWindow } from '../../finish/bottle/ready-window.js';
 import { PROOF_DAYS } from '../../ferment/verdict/judge-facts.js';
 import type { Method } from './method.js';
 import { isAtRest, type FermentStatus } from '../../ferment/verdict/verdict.js';
-import { STAGES, type BatchState, type Stage } from '../log/batch-state.js';
+import { STAGES, type BatchState, type Stage } from '../state/batch-state.js';
 import { plannedDates } from './planned-dates.js';
 import { calendarDays, dateAfter, dayText } from '../../matter/quantity/days.js';
 import { dayIn } from '../../matter/quantity/zone.js';

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import type { FermentStatus, Verdict } from '../../ferment/verdict/verdict.js';
-import { EMPTY_STATE, STAGES, type BatchState, type Crate, type StateReading } from '../log/batch-state.js';
+import { EMPTY_STATE, STAGES, type BatchState, type Crate, type StateReading } from '../state/batch-state.js';
 import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js';
 import { SEED } from '../../testing/arbitrary-liquid.js';
 import { juiceJobs } from './juice-jobs.js';

@@ -1,4 +1,4 @@
-import type { Stage } from '../log/batch-state.js';
+import type { Stage } from '../state/batch-state.js';
 import { dateAfter } from '../../matter/quantity/days.js';
 import type { Method } from './method.js';
 

@@ -1,4 +1,4 @@
-import { FORCED_LEAST } from '../log/check-entry.js';
+import { FORCED_LEAST } from '../kinds/tested.js';
 
 /** How a small sample is fermented out, step by step. @source usual practice: 250 mL, 1–2 g of yeast, 25 °C, 5–7 days */
 export const FORCED_FERMENT_STEPS: readonly string[] = [

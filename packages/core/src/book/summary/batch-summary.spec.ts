@@ -4,9 +4,9 @@ import { nextJobs } from '../plan/next-jobs.js';
 import { logOf } from '../../testing/made-logs.js';
 import { madeSeason } from '../../testing/made-season.js';
 import { foldOf, pickedEvenly, summarise, type BatchSummary } from './batch-summary.js';
-import type { BatchState } from '../log/batch-state.js';
+import type { BatchState } from '../state/batch-state.js';
 import type { Entry } from '../entry/entry.js';
-import { judgeState } from '../log/judge-state.js';
+import { judgeState } from '../state/judge-state.js';
 import { replay } from '../log/replay.js';
 
 const LOGS = 500;

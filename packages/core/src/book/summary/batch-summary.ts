@@ -1,12 +1,13 @@
 import { suppliesUsed } from './supplies-left.js';
 import { pouredVolumes } from './poured-volumes.js';
 import { emptiedVessels, type DirtyVessel } from './dirty-vessels.js';
-import type { BatchState } from '../log/batch-state.js';
+import type { BatchState } from '../state/batch-state.js';
 import { effectiveEntries } from '../entry/effective-entries.js';
-import type { Entry, SplitShare } from '../entry/entry.js';
-import type { PourSource } from '../entry/entry-choices.js';
+import type { Entry } from '../entry/entry.js';
+import type { SplitShare } from '../kinds/split.js';
+import type { PourSource } from '../state/entry-choices.js';
 import { replay } from '../log/replay.js';
-import type { Amount } from './sum-over-logs.js';
+import type { Amount } from '../kinds/kind.js';
 
 /** Raised whenever a log folds into anything else than before, so that what was kept of older folds is made anew. */
 export const FOLD_VERSION = 1;

@@ -1,25 +1,11 @@
 import type { Entry } from '../entry/entry.js';
+import { vesselsAfter } from '../entry/entry-kinds.js';
 
 /** A vessel that was emptied and not cleaned since. */
 export interface DirtyVessel {
   readonly vesselId: string;
   /** When it was emptied, ISO 8601. */
   readonly since: string;
-}
-
-/** The vessels a log's entry leaves the batch in; null where it moves nothing. */
-function vesselsAfter(entry: Entry): readonly string[] | null {
-  switch (entry.kind) {
-    case 'filled':
-    case 'blended':
-    case 'split':
-    case 'racked':
-      return entry.payload.vessels.map((v) => v.vesselId);
-    case 'kegged':
-      return [entry.payload.vessel.vesselId];
-    default:
-      return null;
-  }
 }
 
 /**

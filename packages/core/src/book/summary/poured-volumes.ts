@@ -1,5 +1,7 @@
 import type { Entry } from '../entry/entry.js';
-import { takenByLog, type Amount } from './sum-over-logs.js';
+import { juicesOf } from '../entry/entry-kinds.js';
+import type { Amount } from '../kinds/kind.js';
+import { summed } from './sum-over-logs.js';
 
 /**
  * How much of each juice a log has poured into its batch: derived, so that a pour struck out gives its juice back.
@@ -7,8 +9,4 @@ import { takenByLog, type Amount } from './sum-over-logs.js';
  * @param entries - of a batch, as they now stand
  * @returns litres by juice id
  */
-export function pouredVolumes(entries: readonly Entry[]): readonly Amount[] {
-  return takenByLog(entries, ['blended'], ({ payload }) =>
-    payload.parts.filter((p) => p.from === 'juice').map((p) => ({ id: p.sourceId, amount: p.liquid.volumeL })),
-  );
-}
+export const pouredVolumes = (entries: readonly Entry[]): readonly Amount[] => summed(entries.flatMap(juicesOf));

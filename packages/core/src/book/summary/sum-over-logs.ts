@@ -1,10 +1,4 @@
-import type { Entry, EntryKind, EntryOf } from '../entry/entry.js';
-
-/** How much of something. */
-export interface Amount {
-  readonly id: string;
-  readonly amount: number;
-}
+import type { Amount } from '../kinds/kind.js';
 
 /** Adds up amounts of the same things. */
 export function sumAmounts(amounts: readonly Amount[]): ReadonlyMap<string, number> {
@@ -13,19 +7,5 @@ export function sumAmounts(amounts: readonly Amount[]): ReadonlyMap<string, numb
   return sums;
 }
 
-/**
- * Sums what the entries of a log took of something.
- *
- * @param entries - of a batch, as they now stand, so that one struck out gives back what it took
- * @param kinds - the kinds of entry that can take any
- * @param takenBy - what such an entry took: an id and an amount for each
- * @returns amounts, each thing once
- */
-export function takenByLog<K extends EntryKind>(
-  entries: readonly Entry[],
-  kinds: readonly K[],
-  takenBy: (entry: EntryOf<K>) => readonly Amount[],
-): readonly Amount[] {
-  const isOne = (entry: Entry): entry is EntryOf<K> => kinds.some((kind) => kind === entry.kind);
-  return [...sumAmounts(entries.filter(isOne).flatMap(takenBy))].map(([id, amount]) => ({ id, amount }));
-}
+/** The same, each thing once. */
+export const summed = (amounts: readonly Amount[]): readonly Amount[] => [...sumAmounts(amounts)].map(([id, amount]) => ({ id, amount }));

@@ -1,5 +1,7 @@
 import type { Entry } from '../entry/entry.js';
-import { takenByLog, type Amount } from './sum-over-logs.js';
+import { suppliesOf } from '../entry/entry-kinds.js';
+import type { Amount } from '../kinds/kind.js';
+import { summed } from './sum-over-logs.js';
 
 /**
  * How much of each supply a log has used. What is left is never stored, so a struck-out entry puts its packet back.
@@ -8,9 +10,7 @@ import { takenByLog, type Amount } from './sum-over-logs.js';
  * @returns amounts by supply, in each supply's own unit
  */
 export function suppliesUsed(entries: readonly Entry[]): readonly Amount[] {
-  return takenByLog(entries, ['pitched', 'addition', 'clarified'], ({ payload }) =>
-    (payload.supplies ?? []).map(({ supplyId, amount }) => ({ id: supplyId, amount })),
-  );
+  return summed(entries.flatMap(suppliesOf).map(({ supplyId, amount }) => ({ id: supplyId, amount })));
 }
 
 /** How a supply is counted. */

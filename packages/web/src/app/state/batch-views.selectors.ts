@@ -1,6 +1,6 @@
 import type { BatchDto } from '@trug/contract/plain';
 import type { BatchState, BatchSummary, Entry, StrengthSchool, Verdict, Worked } from '@trug/core';
-import { judgeState } from '@trug/core/book/log/judge-state';
+import { judgeState } from '@trug/core/book/state/judge-state';
 import { methodById, type Method } from '@trug/core/book/plan/method';
 import { nextJobs, type Job } from '@trug/core/book/plan/next-jobs';
 import { createSelector } from '@ngrx/store';

@@ -1,6 +1,6 @@
 import type { Entry } from '@trug/core';
 import { checkEntryAgainst } from '@trug/core/book/log/check-entry';
-import { judgeState } from '@trug/core/book/log/judge-state';
+import { judgeState } from '@trug/core/book/state/judge-state';
 import { replay } from '@trug/core/book/log/replay';
 import type { BatchView } from '../state/batch-views.selectors';
 import type { Named, ResourceName } from '../state/resources.actions';

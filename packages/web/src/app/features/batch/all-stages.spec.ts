@@ -1,5 +1,5 @@
 import { dayText } from '@trug/core/matter/quantity/days';
-import { STAGES } from '@trug/core/book/log/batch-state';
+import { STAGES } from '@trug/core/book/state/batch-state';
 import { dayAt, filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../../testing/sample-batch';
 import { curveDrawing, type CurveData } from './curve/curve-geometry';
 import { nowWords } from './now/now-words';

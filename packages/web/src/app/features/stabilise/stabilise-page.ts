@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { stabiliseDose } from '@trug/core/finish/bottle/stabilise-dose';
-import { NOT_STABILISED, whyNotStabilised, type NotStabilised } from '@trug/core/book/log/replay-sugar';
+import { NOT_STABILISED, whyNotStabilised, type NotStabilised } from '@trug/core/book/kinds/stabilised';
 import type { Need } from '@trug/core';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';

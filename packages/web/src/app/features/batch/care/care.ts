@@ -5,7 +5,7 @@ import { roomGasL } from '@trug/core/book/care/room-gas';
 import { careNotes } from '@trug/core/book/care/care-notes';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { isAtRest } from '@trug/core/ferment/verdict/verdict';
-import { VENTS, type Vent } from '@trug/core/book/entry/entry-choices';
+import { VENTS, type Vent } from '@trug/core/book/state/entry-choices';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
 import { SaidPipe } from '../../../units/said.pipe';

@@ -10,7 +10,7 @@ import { logOf } from '../../testing/made-logs.js';
 import type { Entry } from '../entry/entry.js';
 import { forecastInputOf } from '../outlook/forecast-of.js';
 import { judgeState } from './judge-state.js';
-import { replay } from './replay.js';
+import { replay } from '../log/replay.js';
 import { sealWay } from './sealing.js';
 
 const make = logOf();

@@ -4,7 +4,7 @@ import { dryGravityOf, fermentableGPerL, gravityOf } from '../../matter/liquid/v
 import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js';
 import { logOf } from '../../testing/made-logs.js';
 import type { BatchState } from './batch-state.js';
-import { replay } from './replay.js';
+import { replay } from '../log/replay.js';
 import { asIfDry, neverRead, sealedGasOf, warmestSinceEnd } from './sealed-gas-of.js';
 
 const make = logOf();

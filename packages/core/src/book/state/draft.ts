@@ -3,7 +3,7 @@ import type { JudgedEntry } from '../../ferment/verdict/judge-facts.js';
 import type { Hint } from '../../ferment/verdict/hints.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import type { BatchState, StateReading } from './batch-state.js';
-import type { VesselFill } from '../entry/entry.js';
+import type { VesselFill } from './vessel-fill.js';
 
 /** The state while a log is folded: the same as the result, but its lists grow in place, so long logs stay quick. */
 export interface Draft extends Omit<BatchState, 'readings' | 'temps' | 'judged' | 'hints' | 'feeds' | 'crates' | 'issues' | 'stage'> {

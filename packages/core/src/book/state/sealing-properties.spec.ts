@@ -1,10 +1,10 @@
 import { bottleById } from '../../base/reference/bottle-kinds.js';
 import { seededRandom, type Random } from '../../base/numeric/random.js';
 import { rawGravity, logOf, type LogMaker } from '../../testing/made-logs.js';
-import { checkEntryAgainst } from './check-entry.js';
+import { checkEntryAgainst } from '../log/check-entry.js';
 import type { Entry } from '../entry/entry.js';
 import { judgeState } from './judge-state.js';
-import { replay } from './replay.js';
+import { replay } from '../log/replay.js';
 
 /**
  * The bookkeeping of this test alone: masses in kilograms and litres, and what yeast and bacteria do to them, by constants

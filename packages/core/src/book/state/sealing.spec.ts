@@ -2,10 +2,10 @@ import { waterOf } from '../../matter/liquid/liquid.js';
 import { fermentableGPerL } from '../../matter/liquid/views.js';
 import { stabiliseDose } from '../../finish/bottle/stabilise-dose.js';
 import { logOf, rawGravity, type LogMaker } from '../../testing/made-logs.js';
-import { checkEntryAgainst } from './check-entry.js';
+import { checkEntryAgainst } from '../log/check-entry.js';
 import type { Entry } from '../entry/entry.js';
 import { judgeState } from './judge-state.js';
-import { replay } from './replay.js';
+import { replay } from '../log/replay.js';
 import { sealedGasOf } from './sealed-gas-of.js';
 import { sealWay } from './sealing.js';
 

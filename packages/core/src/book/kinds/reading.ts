@@ -3,17 +3,28 @@ import { agreeWithMustReading, agreeWithReading } from '../../matter/liquid/ferm
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { abvOf, gravityOf } from '../../matter/liquid/views.js';
 import { daysBetween } from '../../matter/quantity/days.js';
-import type { BatchState } from './batch-state.js';
 import { correctGravity } from '../../matter/measure/correct-gravity.js';
-import type { EntryOf } from '../entry/entry.js';
 import type { RawGravity } from '../../matter/measure/raw-gravity.js';
-import { inHand, type Draft, type Patch } from './replay-draft.js';
+import { figure } from '../../base/worked/figures.js';
+import { inHand, type Draft, type Patch } from '../state/draft.js';
+import type { Bubbles } from '../state/entry-choices.js';
+import type { EntryWords, Filed, Kind, Say } from './kind.js';
+import { rawText } from './raw-gravity-words.js';
 
-/** What an original gravity rests on, by what it was read with. */
-export const originalBy = ({ instrument }: RawGravity): BatchState['originalBy'] => (instrument === 'carton' ? 'carton' : 'glass');
+/** What was read, and what was seen beside it. */
+export interface ReadingPayload {
+  readonly gravity: RawGravity | null;
+  readonly ph: number | null;
+  readonly taGPerL: number | null;
+  readonly placeC: number | null;
+  /** Odd readings filed on the maker's word carry what was asked. */
+  readonly insistedOn: readonly string[];
+  readonly bubbles: Bubbles | null;
+  readonly smell: string | null;
+}
 
 /** What a reading changes: the gravity it brings the drink to, its acids, its warmth. */
-export function read(state: Draft, entry: EntryOf<'reading'>): Patch {
+function read(state: Draft, entry: Filed<ReadingPayload>): Patch {
   const { payload } = entry;
   if (payload.placeC !== null) state.temps.push({ at: entry.at, tempC: payload.placeC });
   const patch: Patch = payload.placeC === null ? {} : { placeC: payload.placeC };
@@ -27,7 +38,7 @@ export function read(state: Draft, entry: EntryOf<'reading'>): Patch {
   return patch;
 }
 
-function readGravity(state: Draft, entry: EntryOf<'reading'>, gravity: RawGravity, patch: Patch): void {
+function readGravity(state: Draft, entry: Filed<ReadingPayload>, gravity: RawGravity, patch: Patch): void {
   const { sg, plusMinus } = correctGravity(gravity, state.pitchedAt ? state.must : null);
   const tempC = entry.payload.placeC ?? gravity.sampleC;
   state.readings.push({ id: entry.id, at: entry.at, sg, plusMinus, tempC, raw: gravity.reading, instrument: gravity.instrument });
@@ -60,7 +71,7 @@ const ABOVE_SG = 0.0015;
  * Whether a reading off glass takes the place of a carton's promise or a recipe's sum: one near the pitch is the must's
  * own gravity, and one above the promise, for some days, shows that it was too low.
  */
-function tellsOriginal(state: Draft, entry: EntryOf<'reading'>, sg: number): boolean {
+function tellsOriginal(state: Draft, entry: Filed<ReadingPayload>, sg: number): boolean {
   if (!state.pitchedAt || !state.must || state.originalBy === 'glass' || entry.payload.gravity?.instrument !== 'hydrometer') return false;
   const promised = gravityOf(state.must);
   const days = daysBetween(state.pitchedAt, entry.at);
@@ -92,3 +103,16 @@ function withoutBoundSulfite(before: Liquid, after: Liquid): Liquid {
   if (after.freeSo2MgPerL === 0 || abvOf(after) - abvOf(before) < BINDS_BY_ABV) return after;
   return { ...after, freeSo2MgPerL: 0, totalSo2MgPerL: after.totalSo2MgPerL * (1 - LOST_SULFITE) };
 }
+
+function words({ payload }: Filed<ReadingPayload>, say: Say): EntryWords {
+  const parts = [
+    payload.ph === null ? '' : `pH ${figure(payload.ph, 2)}`,
+    payload.taGPerL === null ? '' : `acid ${figure(payload.taGPerL, 1)} g/L`,
+    payload.placeC === null ? '' : `standing at ${say.temperature(payload.placeC)}`,
+    payload.bubbles === null ? '' : `bubbles: ${payload.bubbles}`,
+    payload.smell ?? '',
+  ].filter((part) => part !== '');
+  return payload.gravity ? { lead: 'Read', rest: [rawText(payload.gravity, say), ...parts].join(' · ') } : { lead: 'Noted', rest: parts.join(' · ') };
+}
+
+export const reading: Kind<ReadingPayload> = { apply: read, words };

@@ -3,9 +3,9 @@ import type { GravityReading } from '../../ferment/verdict/reading.js';
 import type { JudgedEntry, PlaceTemperature } from '../../ferment/verdict/judge-facts.js';
 import type { Hint } from '../../ferment/verdict/hints.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
-import type { CapColour, TimedPlan, Vent } from '../entry/entry-choices.js';
+import type { CapColour, TimedPlan, Vent } from './entry-choices.js';
 import type { ClearingMeans } from '../../ferment/clear/clearing-means.js';
-import type { VesselFill } from '../entry/entry.js';
+import type { VesselFill } from './vessel-fill.js';
 
 /** The stops of the path, in order. */
 export const STAGES = ['juice', 'settle', 'pitch', 'ferment', 'rack', 'rest', 'finish', 'bottle', 'drink'] as const;

@@ -4,7 +4,7 @@ import type { SealedGas } from '../../finish/bottle/sealed-gas.js';
 import { caution } from '../../base/cautions/catalogue.js';
 import type { Caution } from '../../base/cautions/caution.js';
 import type { Worked } from '../../base/worked/worked.js';
-import type { BottleCount } from '../entry/entry.js';
+import type { BottleCount } from '../state/bottle-count.js';
 import type { SealWay } from './sealing.js';
 
 /** What a run of bottles is asked about. */

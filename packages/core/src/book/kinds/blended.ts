@@ -1,0 +1,56 @@
+import { blendLiquids } from '../../matter/liquid/blend-liquids.js';
+import type { Liquid } from '../../matter/liquid/liquid.js';
+import { abvOf } from '../../matter/liquid/views.js';
+import type { Patch } from '../state/draft.js';
+import type { PourSource } from '../state/entry-choices.js';
+import type { VesselFill } from '../state/vessel-fill.js';
+import type { Kind } from './kind.js';
+import { noteSugar } from './sugar-moves.js';
+
+/** A juice, or another batch, poured into a blend. */
+export interface BlendPart {
+  readonly from: PourSource;
+  readonly sourceId: string;
+  readonly name: string;
+  /** What it was when it was poured; its volume is what was poured. */
+  readonly liquid: Liquid;
+  /** The kind of yeast that made it; null for juice. */
+  readonly yeastId: string | null;
+}
+
+/** Poured together: the batch begins with it, or takes it in. */
+export interface BlendedPayload {
+  readonly parts: readonly BlendPart[];
+  readonly vessels: readonly VesselFill[];
+  readonly tempC: number | null;
+}
+
+/** Strength above which something has fermented, % by volume. @source our estimate: juice on the turn holds less */
+const FERMENTED_ABV = 0.5;
+
+export const blended: Kind<BlendedPayload> = {
+  apply: (state, entry) => {
+    const { parts, vessels, tempC } = entry.payload;
+    const liquid = blendLiquids([...(state.liquid ? [state.liquid] : []), ...parts.map((p) => p.liquid)]);
+    const must = state.must ? { ...blendLiquids([{ ...state.must, volumeL: state.liquid?.volumeL ?? 0 }, ...parts.map((p) => p.liquid)]) } : liquid;
+    const patch: Patch = { liquid, lastLiquid: liquid, must, vessels, filledAt: state.filledAt ?? entry.at, placeC: tempC ?? state.placeC };
+    if (abvOf(liquid) < FERMENTED_ABV) return patch;
+    // Ciders poured together may work again, so the proof of the end begins anew, unless next to no sugar came in.
+    const woken = state.liquid && state.pitchedAt ? noteSugar(state, entry.at, state.liquid, liquid) : {};
+    if (!state.liquid || !state.pitchedAt) state.judged.push({ at: entry.at, kind: 'gravity-changed' });
+    const weighedGPerL = state.liquid ? (state.weighedGPerL * state.liquid.volumeL) / liquid.volumeL : 0;
+    const strongest = parts.reduce<(typeof parts)[number] | null>(
+      (best, p) => (p.yeastId !== null && (!best || p.liquid.volumeL > best.liquid.volumeL) ? p : best),
+      null,
+    );
+    return { ...patch, ...woken, weighedGPerL, pitch: null, pitchedAt: state.pitchedAt ?? entry.at, yeastId: state.yeastId ?? strongest?.yeastId ?? null };
+  },
+  words: ({ payload: { parts } }, say) => ({
+    lead: `Poured ${say.volume(parts.reduce((sum, p) => sum + p.liquid.volumeL, 0))}`,
+    // A single part was named by the volume already.
+    rest: parts.map((p) => (parts.length === 1 ? `of ${p.name}` : `${say.volume(p.liquid.volumeL)} ${p.name}`)).join(', '),
+  }),
+  onTheDrink: true,
+  juices: ({ parts }) => parts.filter((p) => p.from === 'juice').map((p) => ({ id: p.sourceId, amount: p.liquid.volumeL })),
+  vesselsAfter: ({ vessels }) => vessels.map((v) => v.vesselId),
+};

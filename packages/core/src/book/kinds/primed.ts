@@ -1,0 +1,34 @@
+import { fermentableById } from '../../base/reference/fermentables.js';
+import { figure } from '../../base/worked/figures.js';
+import type { PrimingMode } from '../../finish/bottle/priming-sugar.js';
+import { addFermentable, hexoseFrom } from '../../matter/liquid/additions.js';
+import { sealWay, unprovenWords } from '../state/sealing.js';
+import { CLEAR, refuse, type Kind } from './kind.js';
+import { weighedIn } from './sugar-moves.js';
+
+/** Sugar for the fizz. */
+export interface PrimedPayload {
+  readonly fermentableId: string;
+  readonly massG: number;
+  readonly mode: PrimingMode;
+  readonly targetVolumes: number;
+  readonly warmestSinceEndC: number;
+}
+
+export const primed: Kind<PrimedPayload> = {
+  // Priming leaves the proof as it is: its sugar is weighed, and meant to ferment in the bottle.
+  apply: (state, { at, payload }) => ({
+    ...weighedIn(state, (l) => addFermentable(l, payload), hexoseFrom(payload)),
+    primed: { at, mode: payload.mode },
+  }),
+  words: ({ payload }, say) => ({
+    lead: 'Primed',
+    rest: `with ${say.mass(payload.massG)} ${fermentableById(payload.fermentableId).name} for ${figure(payload.targetVolumes, 1)} volumes`,
+  }),
+  check: (state, verdict) => {
+    const way = sealWay(state, verdict);
+    if (way === 'stabilised') return refuse('Sulfite and sorbate hold the yeast, so priming would stay flat. Keg it with gas, or bottle it still.');
+    return way === 'unproven' ? refuse(unprovenWords(state, verdict)) : CLEAR;
+  },
+  onTheDrink: true,
+};

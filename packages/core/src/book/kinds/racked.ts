@@ -1,0 +1,30 @@
+import { CoreError } from '../../base/errors/core-error.js';
+import { inHand } from '../state/draft.js';
+import type { VesselFill } from '../state/vessel-fill.js';
+import type { Kind } from './kind.js';
+import { both } from './sugar-moves.js';
+
+/** Drawn off its lees. */
+export interface RackedPayload {
+  readonly vessels: readonly VesselFill[];
+  readonly lossL: number;
+}
+
+const litresIn = (vessels: readonly VesselFill[]): number => vessels.reduce((sum, v) => sum + v.volumeL, 0);
+
+export const racked: Kind<RackedPayload> = {
+  apply: (state, { at, payload: { vessels, lossL } }) => {
+    const before = inHand(state).volumeL;
+    const movedL = litresIn(vessels);
+    if (movedL > before * 1.02 + 0.05) {
+      throw new CoreError('NOT_ALLOWED', `${movedL.toFixed(1)} L cannot be racked from ${before.toFixed(1)} L`, { movedL, volumeL: before, lossL });
+    }
+    return { ...both(state, (l) => ({ ...l, volumeL: movedL })), vessels, rackedAt: at, heldVolumes: null };
+  },
+  words: ({ payload }, say) => ({
+    lead: 'Racked',
+    rest: `${say.volume(litresIn(payload.vessels))} off the lees, ${say.volume(payload.lossL)} left behind`,
+  }),
+  onTheDrink: true,
+  vesselsAfter: ({ vessels }) => vessels.map((v) => v.vesselId),
+};

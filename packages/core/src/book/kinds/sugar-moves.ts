@@ -1,0 +1,61 @@
+import { provesFinished } from '../../ferment/verdict/verdict.js';
+import { addFermentable, hexoseFrom } from '../../matter/liquid/additions.js';
+import type { Liquid } from '../../matter/liquid/liquid.js';
+import { fermentableGPerL, gravityOf } from '../../matter/liquid/views.js';
+import { daysBetween } from '../../matter/quantity/days.js';
+import type { BatchState } from '../state/batch-state.js';
+import { judgeState } from '../state/judge-state.js';
+import { inHand, scaled, type Draft, type Patch } from '../state/draft.js';
+
+/** Applies the same act to what is in the vessels and to the unfermented must behind it. */
+export function both(state: Draft, act: (liquid: Liquid) => Liquid): Patch {
+  const liquid = act(inHand(state));
+  const pitch = state.pitch ? { ...state.pitch, liquid: act(state.pitch.liquid) } : null;
+  return { liquid, lastLiquid: liquid, must: state.must ? act(state.must) : null, pitch, vessels: scaled(state.vessels, liquid.volumeL) };
+}
+
+/** More sugar than this wakes a drink; less is counted in the sums and proves nothing wrong, g/L. @source estimate: a seventh of a gravity point */
+const LITTLE_SUGAR_G_PER_L = 0.3;
+/** Sulfite and sorbate within this of the sugar still meet yeast that has not woken, days. @source our estimate */
+const WAKES_AFTER_DAYS = 1;
+
+/** Whether sugar came in so lately that the yeast of a drink proven before it has not woken. */
+export const justWoken = ({ wokenAt }: BatchState, at: string): boolean => wokenAt !== null && daysBetween(wokenAt, at) <= WAKES_AFTER_DAYS;
+
+/** Whether the end is proven at a moment, by what the log says so far. */
+export function isProven(state: BatchState, at: string): boolean {
+  const verdict = judgeState(state, at);
+  return verdict !== null && provesFinished(verdict.value.status);
+}
+
+/** What the sugar that came in means for a drink with yeast in it: whatever was proven is not proven any more. */
+export function noteSugar(state: Draft, at: string, before: Liquid, after: Liquid): Patch {
+  if (!state.pitchedAt) return {};
+  const sugarless = fermentableGPerL(after) * after.volumeL <= fermentableGPerL(before) * before.volumeL + LITTLE_SUGAR_G_PER_L * after.volumeL;
+  const woken = justWoken(state, at);
+  const wasProven = !sugarless && !woken && isProven(state, at);
+  state.judged.push({ at, kind: 'gravity-changed', deltaSg: gravityOf(after) - gravityOf(before), sugarless });
+  if (sugarless) return {};
+  return { tested: null, wokenAt: woken ? state.wokenAt : wasProven ? at : null };
+}
+
+/** An addition that moves the gravity by hand; after pitching, readings on its two sides cannot be compared as they are. */
+export function moveGravity(state: Draft, at: string, act: (liquid: Liquid) => Liquid, sugarG = 0): Patch {
+  const before = inHand(state);
+  const patch = weighedIn(state, act, sugarG);
+  // Before yeast the must is now what the recipe says, until it is read.
+  const originalBy = state.pitchedAt ? state.originalBy : 'sum';
+  return { ...patch, originalBy, ...noteSugar(state, at, before, patch.liquid ?? before) };
+}
+
+/** Something stirred in, of which so much sugar was weighed, g as hexose. */
+export function weighedIn(state: Draft, act: (liquid: Liquid) => Liquid, sugarG: number): Patch {
+  const before = inHand(state);
+  const patch = both(state, act);
+  return { ...patch, weighedGPerL: (state.weighedGPerL * before.volumeL + sugarG) / (patch.liquid ?? before).volumeL };
+}
+
+/** A sugar, syrup or sweetener: whatever of it ferments counts. */
+export function sugared(state: Draft, at: string, added: { readonly fermentableId: string; readonly massG: number }): Patch {
+  return moveGravity(state, at, (l) => addFermentable(l, added), hexoseFrom(added));
+}

@@ -1,0 +1,15 @@
+import { fermentableById } from '../../base/reference/fermentables.js';
+import type { Kind } from './kind.js';
+import { sugared } from './sugar-moves.js';
+
+/** Sweetened to taste: whatever of it ferments counts. */
+export interface SweetenedPayload {
+  readonly sweetenerId: string;
+  readonly massG: number;
+}
+
+export const sweetened: Kind<SweetenedPayload> = {
+  apply: (state, { at, payload: { sweetenerId, massG } }) => sugared(state, at, { fermentableId: sweetenerId, massG }),
+  words: ({ payload }, say) => ({ lead: 'Sweetened', rest: `with ${say.mass(payload.massG)} ${fermentableById(payload.sweetenerId).name}` }),
+  onTheDrink: true,
+};

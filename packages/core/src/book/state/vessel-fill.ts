@@ -1,0 +1,5 @@
+/** How much of the batch stands in a vessel. */
+export interface VesselFill {
+  readonly vesselId: string;
+  readonly volumeL: number;
+}
