@@ -40,8 +40,8 @@ function contradictions({ log, today, method }: Season): readonly string[] {
   const found = question ? forecast({ ...question, members: MEMBERS }).value : null;
   const endOn = found ? likelyEndOn(found, { pitchedAt, status }) : null;
   const lead = found ? forecastWords(found, { pitchedAt, today, status }).lead : '';
-  const stops = pathStops(state, method, log[0]?.at ?? today, today, status, endOn, verdict.next.dueOn);
   const jobs = nextJobs({ batchId: 'B', batchName: 'Lot', state, verdict, method, today });
+  const stops = pathStops({ state, method, startedAt: log[0]?.at ?? today, now: today, status, endOn, readOn: verdict.next.dueOn, jobs });
   const here = stops.find((s) => s.state === 'here')?.stage;
   const ahead = stops.filter((s) => s.state === 'ahead').flatMap((s) => isoOf(s.line, today) ?? []);
   const rackOn = isoOf(stops.find((s) => s.stage === 'rack')?.line ?? '', today);
@@ -51,6 +51,7 @@ function contradictions({ log, today, method }: Season): readonly string[] {
   const glass = BOTTLE_KINDS.filter((k) => k.closure !== 'screw');
   const said = `${status}; ${lead}; ${stops.map((s) => `${s.stage} ${s.line}`).join(', ')}; ${jobs.map((j) => `${j.kind} ${j.dueAt}`).join(', ')}; ${way}`;
   const reading = jobs.find((j) => j.kind === 'read' || j.kind === 'second-reading')?.dueAt.slice(0, 10);
+  const due = jobs.find((j) => j.kind === 'rack' || j.kind === 'bottle')?.dueAt.slice(0, 10);
   return [
     [(here === 'ferment') !== !ended, 'the path stands elsewhere than the verdict'],
     [ahead.some((on) => on < day), 'the path names a day that has passed'],
@@ -58,6 +59,7 @@ function contradictions({ log, today, method }: Season): readonly string[] {
     [stops.map((s) => s.stage).join() !== STAGES.join(), 'the path lost a stop'],
     [endOn !== null && rackOn !== null && rackOn < endOn, 'racks before the forecast sees its end'],
     [rackOn !== null && !ended && reading !== undefined && rackOn < reading, 'racks before the reading that would prove it'],
+    [ended && due !== undefined && due >= day && !stops.some((s) => isoOf(s.line, today) === due), 'the path goes on by another day than the job'],
     [/^Done about/.test(lead) && (status === 'stalled' || status === 'not-started' || status === 'too-cold'), 'names a day for what stands still'],
     [ended && found !== null && !lead.startsWith('It has ended'), 'forecasts what has ended'],
     [/^Done about/.test(lead) && (isoOf(lead, today) ?? day) < day, 'forecasts the past'],

@@ -1,6 +1,7 @@
 import { readyWindow } from '../../finish/bottle/ready-window.js';
 import { PROOF_DAYS } from '../../ferment/verdict/judge-facts.js';
 import type { Method } from './method.js';
+import type { Job } from './next-jobs.js';
 import { isAtRest, type FermentStatus } from '../../ferment/verdict/verdict.js';
 import { STAGES, type BatchState, type Stage } from '../state/batch-state.js';
 import { plannedDates } from './planned-dates.js';
@@ -27,29 +28,35 @@ const NAMES: Readonly<Record<Stage, string>> = {
   drink: 'Drink',
 };
 
+/** What the path of a batch is drawn from. */
+export interface PathInput {
+  readonly state: BatchState;
+  /** For the days ahead. */
+  readonly method: Method;
+  /** ISO 8601. */
+  readonly startedAt: string;
+  /** ISO 8601. */
+  readonly now: string;
+  /** The verdict's; null when there is none. */
+  readonly status: FermentStatus | null;
+  /** The day on which the forecast sees its end; null while there is none. */
+  readonly endOn?: string | null;
+  /** The day of the next reading, before which nothing can be proven; null while there is none. */
+  readonly readOn?: string | null;
+  /** What is due, by which a finished batch goes on. */
+  readonly jobs?: readonly Pick<Job, 'kind' | 'dueAt'>[];
+}
+
 /**
  * The nine stops of a batch: what is done, where it stands, and what lies ahead with its likely day.
  *
- * @param state - the batch
- * @param method - its method, for the days ahead
- * @param startedAt - ISO 8601
- * @param now - ISO 8601
- * @param status - the verdict's status; null when there is none
- * @param endOn - the day on which the forecast sees its end; null while there is none
- * @param readOn - the day of the next reading, before which nothing can be proven; null while there is none
+ * @param input - the batch, its method, the day, and what verdict, forecast and jobs say
  * @returns the stops in order
  */
-export function pathStops(
-  state: BatchState,
-  method: Method,
-  startedAt: string,
-  now: string,
-  status: FermentStatus | null,
-  endOn: string | null = null,
-  readOn: string | null = null,
-): readonly PathStop[] {
+export function pathStops(input: PathInput): readonly PathStop[] {
+  const { state, now, status } = input;
   const here = STAGES.indexOf(standsAt(state, status));
-  const planned = daysAhead(state, method, startedAt, status, endOn, { readOn, today: dayIn(now, state.zone) });
+  const planned = daysAhead(input);
   const bottledAt = state.crates[0]?.bottledAt ?? state.keg?.at ?? null;
   const doneAt: Partial<Record<Stage, string | null>> = {
     juice: state.filledAt,
@@ -69,18 +76,12 @@ export function pathStops(
  * The likely days ahead: by the method until something was read, by the forecast from then on, and none where neither knows,
  * so that the path never names another day than the panels beside it.
  */
-function daysAhead(
-  state: BatchState,
-  method: Method,
-  startedAt: string,
-  status: FermentStatus | null,
-  endOn: string | null,
-  { readOn, today }: { readonly readOn: string | null; readonly today: string },
-): ReadonlyMap<Stage, string> {
+function daysAhead({ state, method, startedAt, now, status, endOn = null, readOn = null, jobs = [] }: PathInput): ReadonlyMap<Stage, string> {
+  const today = dayIn(now, state.zone);
   const crate = state.crates.at(-1);
   if (crate) return new Map([['drink', readyWindow(crate, state.zone).from]]);
-  const ended = status !== null && isAtRest(status);
-  if (ended || (state.pitchedAt !== null && state.readings.length > 0 && endOn === null)) return new Map();
+  if (status !== null && isAtRest(status)) return daysOfJobs(jobs, method, state.zone);
+  if (state.pitchedAt !== null && state.readings.length > 0 && endOn === null) return new Map();
   if (endOn !== null) {
     const { restDays, firstBottleDays } = method.waits;
     const provenBy = dateAfter(endOn, PROOF_DAYS);
@@ -104,6 +105,24 @@ function daysAhead(
   );
 }
 
+/** The days of a finished batch are those by which its next act is due; none where nothing is due. */
+function daysOfJobs(jobs: NonNullable<PathInput['jobs']>, { waits }: Method, zone: string): ReadonlyMap<Stage, string> {
+  const dueOf = (kind: Job['kind']): string | undefined => {
+    const due = jobs.find((job) => job.kind === kind)?.dueAt;
+    return due === undefined ? undefined : dateAfter(due, 0, zone);
+  };
+  const rack = dueOf('rack');
+  const bottle = rack === undefined ? dueOf('bottle') : dateAfter(rack, waits.restDays);
+  if (bottle === undefined) return new Map();
+  const stops = new Map<Stage, string>([
+    ['rest', bottle],
+    ['finish', bottle],
+    ['bottle', bottle],
+    ['drink', dateAfter(bottle, waits.firstBottleDays)],
+  ]);
+  return rack === undefined ? stops : stops.set('rack', rack).set('rest', rack);
+}
+
 /** Racking does not end a ferment, and an end without racking leads to it: the verdict knows, the log alone does not. */
 function standsAt(state: BatchState, status: FermentStatus | null): Stage {
   if (status === null || state.primed || state.stabilisedAt || state.stage === 'drink') return state.stage;
@@ -116,7 +135,10 @@ function lineOf(stage: Stage, status: PathStop['state'], at: string | null, stat
   if (stage === 'ferment' && status === 'here' && state.pitchedAt) return `day ${calendarDays(state.pitchedAt, now, state.zone)}`;
   if (at !== null) return dayText(at, false, state.zone);
   if (stage === 'drink' && status === 'here' && planned !== undefined && planned > dayIn(now, state.zone)) return `from ${dayText(planned)}`;
+  const isAhead = planned !== undefined && planned >= dayIn(now, state.zone);
+  if (status === 'here' && stage === 'rack' && isAhead) return `by ${dayText(planned)}`;
+  if (status === 'here' && stage === 'rest' && planned !== undefined) return isAhead ? `until ${dayText(planned)}` : 'over';
   if (status === 'here') return 'now';
   if (status === 'done') return '';
-  return planned === undefined || planned < dayIn(now, state.zone) ? '' : `about ${dayText(planned)}`;
+  return isAhead ? `about ${dayText(planned)}` : '';
 }

@@ -75,7 +75,7 @@ describe('a drink stabilised in full and then sweetened', () => {
     expect(verdict?.evidence.map((e) => e.text).join()).toMatch(/does not kill it, so no end is proven/);
     const jobs = nextJobs({ batchId: 'B', batchName: 'Lot', state, verdict: verdict ?? null, method: methodById('carton-quick'), today: make.at(31) });
     expect(jobs.map((j) => j.kind)).toEqual(['bottle']);
-    const stops = pathStops(state, methodById('carton-quick'), make.at(0), make.at(31), 'held');
+    const stops = pathStops({ state, method: methodById('carton-quick'), startedAt: make.at(0), now: make.at(31), status: 'held' });
     expect(stops.find((s) => s.state === 'here')?.stage).toBe('bottle');
     const question = forecastInputOf(state, make.at(31));
     if (question)

@@ -21,9 +21,14 @@ export class Units {
     return formatQuantity({ dimension: 'volume', valueL }, this.preferences());
   }
 
-  /** The same where there is no room to say which gallon. */
-  shortVolume(valueL: number): string {
-    return this.volume(valueL).replace(/ (?:US|imp) /, ' ');
+  /** As near as a vessel's marks tell: what was filled as 5 gallons is 5 gallons, and not what a tenth of a litre makes of them. */
+  volumeAbout(valueL: number): string {
+    return this.volume(this.preferences().volume === 'L' ? Math.round(valueL * 10) / 10 : valueL);
+  }
+
+  /** An amount where there is no room to say which gallon. */
+  short(volume: string): string {
+    return volume.replace(/ (?:US|imp) /, ' ');
   }
 
   /** The scale of gravity, where figures stand without it; nothing for SG, which has no unit. */

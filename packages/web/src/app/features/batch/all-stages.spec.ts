@@ -23,7 +23,16 @@ const drunk = sampleEntry('opened', 90, { kindId: 'crown-500', count: 38 });
 type Log = Parameters<typeof sampleView>[0];
 const here = (log: Log, today: number): string => {
   const view = sampleView(log, today);
-  return pathStops(view.state, view.method, dayAt(0), dayAt(today), view.verdict?.value.status ?? null).find((s) => s.state === 'here')?.stage ?? 'nowhere';
+  return (
+    pathStops({
+      state: view.state,
+      method: view.method,
+      startedAt: dayAt(0),
+      now: dayAt(today),
+      status: view.verdict?.value.status ?? null,
+      jobs: view.jobs,
+    }).find((s) => s.state === 'here')?.stage ?? 'nowhere'
+  );
 };
 
 describe('the path of a batch', () => {
@@ -42,7 +51,7 @@ describe('the path of a batch', () => {
   });
   it('has all nine stops, whatever happened', () => {
     const view = sampleView([...finishedLog(), racked, primed, bottled], 40);
-    const stops = pathStops(view.state, view.method, dayAt(0), dayAt(40), null);
+    const stops = pathStops({ state: view.state, method: view.method, startedAt: dayAt(0), now: dayAt(40), status: null, jobs: view.jobs });
     expect(stops.map((s) => s.stage)).toEqual([...STAGES]);
     expect(stops.find((s) => s.stage === 'bottle')?.line).toBe('4 Nov');
     expect(stops.find((s) => s.stage === 'settle')?.line).toBe('none');
@@ -50,7 +59,15 @@ describe('the path of a batch', () => {
   it('names the forecast’s days once something was read, the method’s until then, and none where neither knows', () => {
     const lines = (log: Log, today: number, endOn: string | null = null): string[] => {
       const view = sampleView(log, today);
-      return pathStops(view.state, view.method, dayAt(0), dayAt(today), view.verdict?.value.status ?? null, endOn).map((s) => s.line);
+      return pathStops({
+        state: view.state,
+        method: view.method,
+        startedAt: dayAt(0),
+        now: dayAt(today),
+        status: view.verdict?.value.status ?? null,
+        endOn,
+        jobs: view.jobs,
+      }).map((s) => s.line);
     };
     const working = [filled(), pitched(), reading(6, 1.02)];
     expect(lines([filled(), pitched()], 1)[4]).toMatch(/^about /);
@@ -59,20 +76,40 @@ describe('the path of a batch', () => {
     expect(lines(working, 6, '2026-12-01')[4]).toBe('about 8 Dec');
     // And never before the reading that would prove it.
     const view = sampleView(working, 6);
-    const read = pathStops(view.state, view.method, dayAt(0), dayAt(6), 'too-few-readings', '2026-10-10', '2026-10-25').map((s) => s.line);
+    const read = pathStops({
+      state: view.state,
+      method: view.method,
+      startedAt: dayAt(0),
+      now: dayAt(6),
+      status: 'too-few-readings',
+      endOn: '2026-10-10',
+      readOn: '2026-10-25',
+      jobs: view.jobs,
+    }).map((s) => s.line);
     expect(read[4]).toBe('about 25 Oct');
-    const working2 = pathStops(view.state, view.method, dayAt(0), dayAt(6), 'working', '2026-10-10', '2026-10-25').map((s) => s.line);
+    const working2 = pathStops({
+      state: view.state,
+      method: view.method,
+      startedAt: dayAt(0),
+      now: dayAt(6),
+      status: 'working',
+      endOn: '2026-10-10',
+      readOn: '2026-10-25',
+      jobs: view.jobs,
+    }).map((s) => s.line);
     expect(working2[4]).toBe('about 1 Nov');
   });
   it('drinks from the day the cellar names, and the job waits for it', () => {
     const view = sampleView([...finishedLog(), racked, primed, bottled], 36);
-    const drink = pathStops(view.state, view.method, dayAt(0), dayAt(36), null).at(-1);
+    const drink = pathStops({ state: view.state, method: view.method, startedAt: dayAt(0), now: dayAt(36), status: null, jobs: view.jobs }).at(-1);
     const opens = view.jobs.find((j) => j.kind === 'open-one');
     expect(drink?.line).toBe(`from ${dayText(opens?.dueAt ?? '')}`);
   });
   it('names no day ahead that has gone by', () => {
     const view = sampleView([filled(), pitched(), reading(6, 1.02)], 200);
-    const ahead = pathStops(view.state, view.method, dayAt(0), dayAt(200), 'slowing').filter((s) => s.state === 'ahead');
+    const ahead = pathStops({ state: view.state, method: view.method, startedAt: dayAt(0), now: dayAt(200), status: 'slowing', jobs: view.jobs }).filter(
+      (s) => s.state === 'ahead',
+    );
     expect(ahead.every((s) => s.line === '')).toBe(true);
   });
 });

@@ -87,15 +87,16 @@ export class BatchPage {
   protected readonly stops = computed(() => {
     const view = this.view();
     return view
-      ? pathStops(
-          view.state,
-          view.method,
-          view.batch.startedAt,
-          this.now(),
-          view.verdict?.value.status ?? null,
-          this.endOn(),
-          view.verdict?.value.next.kind === 'read' ? view.verdict.value.next.dueOn : null,
-        )
+      ? pathStops({
+          state: view.state,
+          method: view.method,
+          startedAt: view.batch.startedAt,
+          now: this.now(),
+          status: view.verdict?.value.status ?? null,
+          endOn: this.endOn(),
+          readOn: view.verdict?.value.next.kind === 'read' ? view.verdict.value.next.dueOn : null,
+          jobs: view.jobs,
+        })
       : [];
   });
   protected readonly tapeLine = computed(() => {
@@ -105,7 +106,7 @@ export class BatchPage {
     const where = state.vessels.map((f) => this.vessels().get(f.vesselId)?.name ?? 'a vessel').join(' + ');
     const parts = [
       this.units.day(batch.startedAt),
-      state.liquid ? this.units.volume(Math.round(state.liquid.volumeL * 10) / 10) : '',
+      state.liquid ? this.units.volumeAbout(state.liquid.volumeL) : '',
       where || (view.state.crates.length > 0 ? 'in bottle' : 'nothing in it'),
       state.place ?? '',
     ];

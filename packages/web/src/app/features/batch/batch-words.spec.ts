@@ -10,7 +10,14 @@ const LOG_UNITS = { gravity: (sg: number) => sg.toFixed(3), day: (iso: string, w
 
 const stopsOf = (log: Parameters<typeof sampleView>[0], today: number): string[] => {
   const view = sampleView(log, today);
-  return pathStops(view.state, view.method, dayAt(0), dayAt(today), view.verdict?.value.status ?? null).map((s) => s.state);
+  return pathStops({
+    state: view.state,
+    method: view.method,
+    startedAt: dayAt(0),
+    now: dayAt(today),
+    status: view.verdict?.value.status ?? null,
+    jobs: view.jobs,
+  }).map((s) => s.state);
 };
 
 describe('nowWords', () => {

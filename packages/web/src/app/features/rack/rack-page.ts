@@ -133,7 +133,7 @@ export class RackPage {
       const fill = this.fills().find((f) => f.vesselId === vessel.id);
       const volumeL = fill?.volumeL ?? 0;
       const check = fill && volumeL > 0 ? headspaceCheck({ volumeL, capacityL: vessel.capacityL, stage }).value : null;
-      const air = check ? `${this.units.volume(tenths(check.emptyL))} air` : 'left empty';
+      const air = check ? `${this.units.volumeAbout(check.emptyL)} air` : 'left empty';
       return { vessel, picked: fill !== undefined, fraction: volumeL / vessel.capacityL, volumeL, air, tooMuchAir: check?.verdict === 'too-much-air' };
     });
   });
@@ -184,10 +184,10 @@ export class RackPage {
   /** What goes in or out besides racking, in words. */
   protected readonly besides = computed(() =>
     [
-      this.waterL() > 0 ? `${this.units.volume(tenths(this.waterL()))} of water go in with it.` : '',
-      this.drunkL() > 0 ? `${this.units.volume(tenths(this.drunkL()))} are drunk young.` : '',
-      this.topL() > 0 ? `${this.units.volume(tenths(this.topL()))} of ${this.topping()?.name ?? 'another batch'} go in on top.` : '',
-      this.fillerL() > 0 ? `${this.units.volume(tenths(this.fillerL()))} of boiled marbles take up the air.` : '',
+      this.waterL() > 0 ? `${this.units.volumeAbout(this.waterL())} of water go in with it.` : '',
+      this.drunkL() > 0 ? `${this.units.volumeAbout(this.drunkL())} are drunk young.` : '',
+      this.topL() > 0 ? `${this.units.volumeAbout(this.topL())} of ${this.topping()?.name ?? 'another batch'} go in on top.` : '',
+      this.fillerL() > 0 ? `${this.units.volumeAbout(this.fillerL())} of boiled marbles take up the air.` : '',
     ].filter((line) => line !== ''),
   );
 

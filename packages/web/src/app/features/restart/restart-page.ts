@@ -63,7 +63,7 @@ export class RestartPage {
   /** Water that would bring its strength down, where strength is the trouble. */
   protected readonly dilute = computed(() => {
     const diluteL = this.plan()?.value.diluteL ?? null;
-    return diluteL === null || diluteL < 0.05 ? null : this.units.volume(Math.round(diluteL * 10) / 10);
+    return diluteL === null || diluteL < 0.05 ? null : this.units.volumeAbout(diluteL);
   });
 
   protected async pitch(): Promise<void> {

@@ -124,11 +124,6 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
         padding: 1rem;
       }
     }
-    @media (max-width: 719px) {
-      .later {
-        display: none;
-      }
-    }
   `,
 })
 export class JobList {

@@ -98,12 +98,12 @@ function liquidItem(view: BatchView, vessels: ReadonlyMap<string, VesselDto>, no
     batchId: batch.id,
     name: batch.name,
     tape: batch.tape,
-    tapeLine: `${units.day(batch.startedAt)} · ${units.volume(Math.round(volumeL * 10) / 10)}`,
+    tapeLine: `${units.day(batch.startedAt)} · ${units.volumeAbout(volumeL)}`,
     vessels: state.vessels.flatMap((fill) => {
       const vessel = vessels.get(fill.vesselId);
       if (!vessel) return [];
       const fillFraction = fill.volumeL / vessel.capacityL;
-      const label = `${vessel.name}, ${units.volume(Math.round(fill.volumeL * 10) / 10)} of ${units.volume(vessel.capacityL)}, ${look.working ? 'working' : 'quiet'}`;
+      const label = `${vessel.name}, ${units.volumeAbout(fill.volumeL)} of ${units.volume(vessel.capacityL)}, ${look.working ? 'working' : 'quiet'}`;
       return [{ id: fill.vesselId, vessel, fillFraction, look, label }];
     }),
     crate: null,

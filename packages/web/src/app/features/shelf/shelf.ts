@@ -33,7 +33,7 @@ export class Shelf {
     const count = full.reduce((sum, item) => sum + item.vessels.length, 0);
     const litres = this.views().reduce((sum, v) => sum + (v.state.liquid?.volumeL ?? 0), 0);
     const working = full.filter((item) => item.vessels.some((v) => v.look.working)).length;
-    return `${countText(count, 'vessel')}, ${this.units.volume(Math.round(litres * 10) / 10)}, ${working} working`;
+    return `${countText(count, 'vessel')}, ${this.units.volumeAbout(litres)}, ${working} working`;
   });
 
   /** Asks for the log of a batch that is about to be opened. */

@@ -114,7 +114,7 @@ export class SplitPage {
   protected readonly says = computed(() => {
     if (this.shares().length === 0) return 'Tick one vessel or more.';
     if (this.staysL() < 0) return `That takes ${this.units.volume(-this.staysL())} more than there is.`;
-    return `${this.units.volume(Math.round(this.staysL() * 10) / 10)} stay in ${this.view()?.batch.name ?? ''}.`;
+    return `${this.units.volumeAbout(this.staysL())} stay in ${this.view()?.batch.name ?? ''}.`;
   });
 
   protected toggle(id: string): void {

@@ -126,9 +126,9 @@ export class BlendBench {
       return {
         source,
         pouredL,
-        pouredText: pouredL < 0.005 ? '' : this.units.shortVolume(Math.round(pouredL * 100) / 100),
+        pouredText: pouredL < 0.005 ? '' : this.units.short(this.units.volume(Math.round(pouredL * 100) / 100)),
         colour: juiceColour(source.liquid),
-        left: this.units.shortVolume(Math.round(source.leftL * 10) / 10),
+        left: this.units.short(this.units.volumeAbout(source.leftL)),
         gravity: figures.sg,
         acid: `${source.typicalAcid ? 'about ' : ''}acid ${figures.ta}`,
         ph: `${source.typicalPh ? 'about ' : ''}pH ${figures.ph}`,
@@ -184,7 +184,7 @@ export class BlendBench {
       this.ciders() ? { name: 'Strength', value: figure(views.abv, 1), unit: '%' } : { name: 'Sugar', value: figure(views.sugarGPerL, 0), unit: 'g/L' },
       {
         name: 'Left over',
-        value: this.units.shortVolume(Math.round(blend.leftOverL * 10) / 10),
+        value: this.units.short(this.units.volumeAbout(blend.leftOverL)),
         unit: `in ${blend.leftInCount} ${this.ciders() ? 'ciders' : 'juices'}`,
       },
     ];
@@ -195,7 +195,7 @@ export class BlendBench {
     const refusal = this.answer()?.refusal;
     if (!refusal) return null;
     if (refusal.limit === 'too-little')
-      return `There are only ${this.units.volume(Math.round(this.availableL() * 10) / 10)} to pour. Ask for less, let go of a juice that is held, or raise a most.`;
+      return `There are only ${this.units.volumeAbout(this.availableL())} to pour. Ask for less, let go of a juice that is held, or raise a most.`;
     if (refusal.limit === 'too-much') return 'More is held, or asked for at least, than the whole. Let go of a juice, lower a least, or fill more.';
     return refusal.message.endsWith('.') ? refusal.message : `${refusal.message}.`;
   });

@@ -37,7 +37,7 @@ export function limitsOf(typed: TypedLimits[string], leftL: number, units: Units
   const most = readQuantity(units, typed.most, 'volume');
   const minL = least?.ok === true ? least.value.value : 0;
   const maxL = most?.ok === true ? Math.min(leftL, most.value.value) : leftL;
-  if (minL > leftL) return { minL: 0, maxL, problem: `There are only ${units.volume(Math.round(leftL * 10) / 10)} of it. Ask for less.` };
+  if (minL > leftL) return { minL: 0, maxL, problem: `There are only ${units.volumeAbout(leftL)} of it. Ask for less.` };
   if (minL > maxL) return { minL: 0, maxL, problem: 'The least is more than the most. Change one of them.' };
   return { minL, maxL, problem: null };
 }

@@ -135,7 +135,7 @@ export class PourPanel {
   protected readonly fits = computed(() => {
     const { overL, emptyL, fills } = this.filled();
     if (overL > SPLASH_L) return `${this.units.volume(Math.round(overL * 100) / 100)} find no room. Choose another vessel.`;
-    const above = this.units.volume(Math.round(emptyL * 10) / 10);
+    const above = this.units.volumeAbout(emptyL);
     return fills.length > 0 && emptyL < (this.totalL() + emptyL) * (1 - this.full()) - SPLASH_L
       ? `${above} above it is little for foam: leave about a tenth empty, or fit a blow-off tube.`
       : `${above} stay empty above it.`;

@@ -46,7 +46,7 @@ export class JuicePlace {
         leftL: hand.leftL,
         colour: juiceColour(hand.liquid),
         line: `${ORIGIN_WORDS[juice.origin]} ${this.units.day(juice.madeAt)}`,
-        lead: this.units.volume(Math.round(hand.leftL * 10) / 10),
+        lead: this.units.volumeAbout(hand.leftL),
         facts: [
           { typical: f.sg.source === 'typical', text: `${about(f.sg.source)}${this.units.gravity(f.sg.value)}` },
           { typical: f.taGPerL.source === 'typical', text: `${about(f.taGPerL.source)}acid ${figure(f.taGPerL.value, 1)} g/L` },

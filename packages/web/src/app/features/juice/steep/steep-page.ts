@@ -82,7 +82,7 @@ export class SteepPage {
     const f = this.fields();
     return [
       { what: 'Fruit, chopped', amount: this.units.mass(this.fruitG() ?? 0) },
-      { what: 'Water', amount: this.units.volume(Math.round(plan.waterL * 10) / 10) },
+      { what: 'Water', amount: this.units.volumeAbout(plan.waterL) },
       { what: 'White sugar', amount: this.units.mass(plan.sugarG) },
       ...(plan.acidG >= 0.1
         ? [{ what: 'Citric acid, or the juice of lemons', amount: `${this.units.mass(plan.acidG)}, about ${figure(plan.acidG / LEMON_G, 0)} lemons` }]
