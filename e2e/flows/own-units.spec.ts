@@ -39,6 +39,21 @@ const linesOf = (page: Page): Promise<readonly string[]> =>
 /** Bottles are called what stands on them, and cartons state their sugar in 100 mL. */
 const NAMES = new RegExp([...BOTTLE_KINDS.map((kind) => kind.name), 'Sugar in 100 mL'].map((name) => name.replace(/[().]/g, '\\$&')).join('|'), 'g');
 
+/**
+ * Everything a view says, with what it folds away and each of its tabs. Workings are left out: sums stand in the units they are done in,
+ * and so does what a device has to send.
+ */
+async function allLinesOf(page: Page): Promise<readonly string[]> {
+  await page.$$eval('details:not(trug-working *, trug-instrument-card *)', (all) => all.forEach((details) => (details.open = true)));
+  const lines = [...(await linesOf(page))];
+  for (const tab of await page.$$('main [role=tab], main [aria-pressed=false]')) {
+    await tab.evaluate((el) => (el as HTMLElement).click());
+    await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
+    lines.push(...(await linesOf(page)));
+  }
+  return [...new Set(lines)];
+}
+
 /** The settings name every unit there is, and a table of readings is in its file's own. */
 const OPEN_TO_ALL = new Set(['settings', 'readings from a table']);
 
@@ -53,7 +68,7 @@ describe.each(['us', 'metric'] as const)('under %s settings', (system) => {
     for (const [name, path] of VIEWS) {
       if (OPEN_TO_ALL.has(name)) continue;
       await bench.open(path(places));
-      const lines = (await linesOf(page)).map((line) => line.replace(NAMES, ''));
+      const lines = (await allLinesOf(page)).map((line) => line.replace(NAMES, ''));
       found.push(
         ...lines.filter((line) => foreign.test(line) || (system === 'us' && SPECIFIC_GRAVITY.test(line))).map((line) => `${name}: ${line.slice(0, 160)}`),
       );

@@ -49,7 +49,7 @@ it(`loses no acknowledged entry of ${ENTRIES} when killed mid-writing, and repea
   const notes = Array.from({ length: ENTRIES }, (_, i) => sampleNote(batch.id, `note ${i}`));
   const acknowledged = new Set<string>();
   let child = await start(port, dataDir);
-  await post(`${url}/api/batches`, { ...batch, entries: [sampleFill(batch.id)] });
+  await post(`${url}/api/batches`, { batches: [batch], entries: [sampleFill(batch.id)] });
   for (const note of notes) {
     // Killed with a request in flight, twice, at moments the writer does not choose.
     if (acknowledged.size === 150 || acknowledged.size === 350) {

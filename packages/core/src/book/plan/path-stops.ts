@@ -80,7 +80,7 @@ function daysAhead({ state, method, startedAt, now, status, endOn = null, readOn
   const today = dayIn(now, state.zone);
   const crate = state.crates.at(-1);
   if (crate) return new Map([['drink', readyWindow(crate, state.zone).from]]);
-  if (status !== null && isAtRest(status)) return daysOfJobs(jobs, method, state.zone);
+  if (status !== null && isAtRest(status)) return daysOfJobs(jobs, method, state.zone, today);
   if (state.pitchedAt !== null && state.readings.length > 0 && endOn === null) return new Map();
   if (endOn !== null) {
     const { restDays, firstBottleDays } = method.waits;
@@ -106,7 +106,7 @@ function daysAhead({ state, method, startedAt, now, status, endOn = null, readOn
 }
 
 /** The days of a finished batch are those by which its next act is due; none where nothing is due. */
-function daysOfJobs(jobs: NonNullable<PathInput['jobs']>, { waits }: Method, zone: string): ReadonlyMap<Stage, string> {
+function daysOfJobs(jobs: NonNullable<PathInput['jobs']>, { waits }: Method, zone: string, today: string): ReadonlyMap<Stage, string> {
   const dueOf = (kind: Job['kind']): string | undefined => {
     const due = jobs.find((job) => job.kind === kind)?.dueAt;
     return due === undefined ? undefined : dateAfter(due, 0, zone);
@@ -118,7 +118,8 @@ function daysOfJobs(jobs: NonNullable<PathInput['jobs']>, { waits }: Method, zon
     ['rest', bottle],
     ['finish', bottle],
     ['bottle', bottle],
-    ['drink', dateAfter(bottle, waits.firstBottleDays)],
+    // What is overdue is done today at the earliest.
+    ['drink', dateAfter(bottle > today ? bottle : today, waits.firstBottleDays)],
   ]);
   return rack === undefined ? stops : stops.set('rack', rack).set('rest', rack);
 }

@@ -10,7 +10,7 @@ import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
 import { daysBetween } from '@trug/core/matter/quantity/days';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
-import { figure, gravityText } from '@trug/core/base/worked/figures';
+import { figure } from '@trug/core/base/worked/figures';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
@@ -159,7 +159,7 @@ export class AdjustPage {
     });
     return [
       row('Volume', '', (l) => this.units.volume(Math.round(l.volumeL * 100) / 100)),
-      row('Gravity', '', (l) => gravityText(gravityOf(l), 4)),
+      row('Gravity', '', (l) => this.units.fineGravity(gravityOf(l))),
       row('Strength if dry', '%', (l) => figure(dryAbvOf(l), 1)),
       row('Acid', 'g/L as malic', (l) => figure(taOf(l), 1)),
       row('pH', '', (l) => figure(phOf(l), 2)),

@@ -27,6 +27,7 @@ import { Ahead } from './ahead/ahead';
 import { Log } from './log/log';
 import { Now } from './now/now';
 import { Path } from './path/path';
+import { drinkOf } from '@trug/core/book/state/drink-of';
 import { pathStops } from '@trug/core/book/plan/path-stops';
 import { appFeature } from '../../state/app.reducer';
 import { instrumentsFeature } from '../../state/resources.reducer';
@@ -114,12 +115,13 @@ export class BatchPage {
   });
   protected readonly facts = computed(() => {
     const view = this.view();
-    const liquid = view?.state.lastLiquid;
-    if (!view || !liquid) return [];
+    const drink = view ? drinkOf(view.state) : null;
+    if (!drink) return [];
+    const { liquid, must } = drink;
     const sg = gravityOf(liquid);
     return [
       { name: 'Gravity now', value: this.units.gravity(sg) },
-      { name: 'Strength so far', value: strengthText(this.units, liquid, view.state.must) },
+      { name: 'Strength so far', value: strengthText(this.units, liquid, must) },
       { name: 'Sugar left', value: `${figure(fermentableGPerL(liquid), 0)} g/L` },
       { name: 'pH', value: figure(phOf(liquid), 2) },
       { name: 'Sulfite', value: `${figure(liquid.totalSo2MgPerL, 0)} mg/L` },

@@ -33,6 +33,7 @@ export class Shelf {
     const count = full.reduce((sum, item) => sum + item.vessels.length, 0);
     const litres = this.views().reduce((sum, v) => sum + (v.state.liquid?.volumeL ?? 0), 0);
     const working = full.filter((item) => item.vessels.some((v) => v.look.working)).length;
+    if (count === 0) return this.items().length > 0 ? 'All vessels are empty.' : '';
     return `${countText(count, 'vessel')}, ${this.units.volumeAbout(litres)}, ${working} working`;
   });
 

@@ -2,6 +2,7 @@ import { strengthText } from '../../../units/strength-text';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { BatchState } from '@trug/core';
 import { phOf, taOf } from '@trug/core/matter/liquid/acid-chemistry';
+import { drinkOf } from '@trug/core/book/state/drink-of';
 import { fermentFraction } from '@trug/core/matter/liquid/ferment-to';
 import { yeastAcid, type Band } from '@trug/core/matter/liquid/malic-band';
 import { cartonPlusMinus } from '@trug/core/matter/measure/correct-gravity';
@@ -55,8 +56,10 @@ export class Contents {
   private readonly units = inject(Units);
   readonly state = input.required<BatchState>();
   protected readonly rows = computed(() => {
-    const { liquid, must, yeastId, pitchedAt, acidMeasured } = this.state();
-    if (!liquid) return [];
+    const { yeastId, pitchedAt, acidMeasured } = this.state();
+    const drink = drinkOf(this.state());
+    if (!drink) return [];
+    const { liquid, must } = drink;
     const eaten = yeastId !== null && pitchedAt !== null && must && !acidMeasured ? yeastAcid(liquid, yeastById(yeastId), fermentedShare(liquid, must)) : null;
     const band = ({ low, high }: Band): string =>
       high - low < 0.15 ? `${figure(high, 1)} g/L` : `${figure(low, 1)} to ${figure(high, 1)} g/L, until measured`;
@@ -77,7 +80,7 @@ export class Contents {
         : [
             {
               name: 'Original gravity',
-              value: `${this.units.gravity(originalSg)}${originalBy === 'carton' ? ` ± ${figure(cartonPlusMinus(originalSg), 3)}, by the carton alone` : ''}`,
+              value: `${this.units.gravity(originalSg)}${originalBy === 'carton' ? ` ± ${this.units.gravityDoubt(originalSg, cartonPlusMinus(originalSg))}, by the carton alone` : ''}`,
             },
           ];
     return [

@@ -1,6 +1,6 @@
+import { Units } from '../../../units/units';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { gravityText } from '@trug/core/base/worked/figures';
 import { injectNarrow } from '../../../browser/narrow';
 import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
 import { comparedFalls, compareDrawing, COMPARE_PHONE_SIZE, COMPARE_SIZE } from './compare-lines';
@@ -100,16 +100,17 @@ const KIN = { own: 'this batch', sibling: 'same juice', earlier: 'same yeast, ea
   `,
 })
 export class Compare {
+  private readonly units = inject(Units);
   private readonly all = inject(Store).selectSignal(selectBatchViews);
   readonly view = input.required<BatchView>();
   private readonly narrow = injectNarrow();
   protected readonly size = computed(() => (this.narrow() ? COMPARE_PHONE_SIZE : COMPARE_SIZE));
-  protected readonly sg = gravityText;
+  protected readonly sg = (sg: number): string => this.units.gravity(sg);
   private readonly falls = computed(() => comparedFalls(this.view(), this.all()));
   protected readonly drawing = computed(() => (this.falls().length > 0 ? compareDrawing(this.falls(), this.size()) : null));
   protected readonly summary = computed(() =>
     this.falls()
-      .map((f) => `${f.name}, ${KIN[f.kin]}: ${gravityText(f.points.at(-1)?.sg ?? 1)} on day ${Math.round(f.points.at(-1)?.day ?? 0)}`)
+      .map((f) => `${f.name}, ${KIN[f.kin]}: ${this.units.gravity(f.points.at(-1)?.sg ?? 1)} on day ${Math.round(f.points.at(-1)?.day ?? 0)}`)
       .join('; '),
   );
 }

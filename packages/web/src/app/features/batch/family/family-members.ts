@@ -1,3 +1,4 @@
+import { drinkOf } from '@trug/core/book/state/drink-of';
 import { STATUS_WORDS } from '@trug/core/ferment/verdict/verdict';
 import { phOf, taOf } from '@trug/core/matter/liquid/acid-chemistry';
 import { dryAbvOf } from '@trug/core/matter/liquid/views';
@@ -5,7 +6,7 @@ import type { StrengthSchool } from '@trug/core';
 import { strengthOf } from '@trug/core/matter/measure/strength-of';
 import { dayText } from '@trug/core/matter/quantity/days';
 import { yeastById } from '@trug/core/base/reference/yeast-kinds';
-import { figure, gravityText } from '@trug/core/base/worked/figures';
+import { figure } from '@trug/core/base/worked/figures';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
 /** Where a batch came from, or what came from it. */
@@ -22,7 +23,8 @@ export interface Sibling {
   readonly own: boolean;
   readonly yeast: string;
   readonly started: string;
-  readonly gravity: string;
+  /** As last read; null before the first reading. */
+  readonly sg: number | null;
   readonly strength: string;
   readonly acid: string;
   readonly ph: string;
@@ -62,7 +64,8 @@ export function familyOf(view: BatchView, all: readonly BatchView[], school: Str
 }
 
 function siblingOf({ batch, state, verdict }: BatchView, own: boolean, school: StrengthSchool): Sibling {
-  const liquid = state.lastLiquid;
+  const drink = drinkOf(state);
+  const liquid = drink?.liquid;
   const last = state.readings.at(-1);
   return {
     id: batch.id,
@@ -70,10 +73,10 @@ function siblingOf({ batch, state, verdict }: BatchView, own: boolean, school: S
     own,
     yeast: state.yeastId === null ? 'none yet' : yeastById(state.yeastId).name,
     started: dayText(batch.startedAt, false, state.zone),
-    gravity: last ? gravityText(last.sg) : '–',
-    strength: liquid ? (state.pitchedAt ? `${figure(strengthOf(liquid, state.must, school), 1)} %` : `${figure(dryAbvOf(liquid), 1)} % if dry`) : '–',
+    sg: last?.sg ?? null,
+    strength: liquid ? (state.pitchedAt ? `${figure(strengthOf(liquid, drink.must, school), 1)} %` : `${figure(dryAbvOf(liquid), 1)} % if dry`) : '–',
     acid: liquid ? `${figure(taOf(liquid), 1)} g/L` : '–',
     ph: liquid ? figure(phOf(liquid), 2) : '–',
-    says: verdict ? STATUS_WORDS[verdict.value.status] : 'waits for yeast',
+    says: verdict ? STATUS_WORDS[verdict.value.status] : state.crates.length > 0 ? 'in bottle' : state.liquid || !state.pitchedAt ? 'waits for yeast' : 'gone',
   };
 }

@@ -59,7 +59,7 @@ import { familyOf } from './family-members';
                   <a class="link" [routerLink]="['/batch', s.id]">{{ s.name }}</a>
                 </th>
                 <td>{{ s.yeast }}</td>
-                <td class="num">{{ s.gravity }}</td>
+                <td class="num">{{ s.sg === null ? '–' : units.gravity(s.sg) }}</td>
                 <td class="num">{{ s.strength }}</td>
                 <td class="num">{{ s.acid }}</td>
                 <td class="num">{{ s.ph }}</td>

@@ -8,7 +8,7 @@ import { phOf, taOf } from '@trug/core/matter/liquid/acid-chemistry';
 import { dryAbvOf, gravityOf } from '@trug/core/matter/liquid/views';
 import { fruitById } from '@trug/core/base/reference/fruit-library';
 import { FRUIT_LIBRARY } from '@trug/core/base/reference/fruit-library-data';
-import { figure, gravityText } from '@trug/core/base/worked/figures';
+import { figure } from '@trug/core/base/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createDraft } from '../../../writing/draft';
 import { firstWrong, NumberField, numberOf } from '../../../shared/field/number-field';
@@ -94,7 +94,7 @@ export class SteepPage {
   protected readonly expected = computed(() => {
     const liquid = this.plan()?.value.liquid;
     return liquid
-      ? `About ${gravityText(gravityOf(liquid))}, acid ${figure(taOf(liquid), 1)} g/L, pH ${figure(phOf(liquid), 2)}, tannin ${figure(liquid.tanninGPerL, 1)} g/L: about ${figure(dryAbvOf(liquid), 1)} % if left dry. Measure it when it is strained.`
+      ? `About ${this.units.gravity(gravityOf(liquid))}, acid ${figure(taOf(liquid), 1)} g/L, pH ${figure(phOf(liquid), 2)}, tannin ${figure(liquid.tanninGPerL, 1)} g/L: about ${figure(dryAbvOf(liquid), 1)} % if left dry. Measure it when it is strained.`
       : '';
   });
 
