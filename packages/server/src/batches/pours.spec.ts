@@ -162,6 +162,26 @@ describe('a split', () => {
   });
 });
 
+describe('taking back', () => {
+  it('takes a split and what came of it back together, last first, and nothing of it the other way round', async () => {
+    await send('POST', '/api/batches', { batches: [batch(3, 'Gate')], entries: [pour(3, [part(russet, 15)], 15)] });
+    const out = entry(3, 'split', {
+      into: [{ batchId: id(4), name: 'Gate B', volumeL: 5 }],
+      vessels: [{ vesselId: `v${testCount}-3`, volumeL: 10 }],
+      lossL: 0,
+      why: 'another yeast',
+    }) as { id: string };
+    const into = pour(4, [part(russet, 5, 'batch', id(3))], 5) as { id: string };
+    expect((await send('POST', '/api/batches', { batches: [batch(4, 'Gate B')], entries: [out, into] })).status).toBe(201);
+    const away = (batchNo: number, { id: entryId }: { id: string }): object => entry(batchNo, 'corrected', { entryId, replacement: null });
+    expect((await send('POST', '/api/batches', { batches: [], entries: [away(3, out), away(4, into)] })).status).toBe(422);
+    const { status, body } = await send('POST', '/api/batches', { batches: [], entries: [away(4, into), away(3, out)] });
+    expect(status).toBe(200);
+    const litres = body.batches.map((b) => replay(b.entries).liquid?.volumeL ?? 0);
+    expect(litres.sort((a, b) => a - b)).toEqual([0, 15]);
+  });
+});
+
 describe('topping up', () => {
   it('files racking and what comes in on top together, without a new batch; or nothing of it', async () => {
     const first = pour(3, [part(russet, 8)], 8);
