@@ -36,9 +36,9 @@ async function serverParts() {
   const from = (path) => import(join(ROOT, 'packages/server/dist', path));
   const [{ connect }, { initModels }, { createMigrator }, { examineBook }] = await Promise.all([
     from('db/connect.js'),
-    from('db/init-models.js'),
+    from('book/init-models.js'),
     from('migrations/index.js'),
-    from('cellar/examine-book.js'),
+    from('book/file/examine-book.js'),
   ]);
   return { connect, initModels, createMigrator, examineBook };
 }

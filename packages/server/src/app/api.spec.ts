@@ -162,7 +162,7 @@ describe('the app', () => {
   });
   it('holds its day still and sends strict headers', async () => {
     const { body, headers } = await server.request('GET', '/api/clock');
-    expect(body).toEqual({ now: '2026-11-23T10:00:00.000Z', fixed: true, mode: 'open' });
+    expect(body).toEqual({ now: '2026-11-23T10:00:00.000Z', fixed: true, mode: 'open', head: expect.stringMatching(/^\w+\.\d+$/) });
     expect(headers.get('content-security-policy')).toContain("script-src 'self'");
     expect(headers.get('x-powered-by')).toBeNull();
   });

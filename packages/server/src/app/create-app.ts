@@ -69,7 +69,7 @@ export function createApp(deps: AppDeps): Express {
   app.use(compression());
   app.get(API_PATHS.clock, (_request, response) => {
     if (runToken !== null) response.setHeader(RUN_HEADER, runToken);
-    response.json({ now: clock.now().toISOString(), fixed: clock.fixed, mode: keeper.book().state.mode });
+    response.json({ now: clock.now().toISOString(), fixed: clock.fixed, mode: keeper.book().state.mode, head: changes.head() });
   });
   app.get(API_PATHS.changes, (request, response) => {
     // A stream that was cut says by itself which change it had last; a window that comes back says it in the address.

@@ -15,6 +15,8 @@ export interface ChangeHub {
   readonly follow: (response: Response, after: string | undefined) => void;
   /** Says it to every window, with the name of the one that did it. */
   readonly tell: (change: Change, by: string | undefined) => void;
+  /** The last change told, by which a window says what it knows. */
+  readonly head: () => string;
   readonly close: () => void;
 }
 
@@ -59,6 +61,7 @@ export function createChangeHub(run: string): ChangeHub {
       if (kept.length > MOST_KEPT) kept.shift();
       streams.send({ event: 'change', data: { ...change, by: by ?? null }, id: headAt(last) });
     },
+    head: () => headAt(last),
     close: streams.close,
   };
 }

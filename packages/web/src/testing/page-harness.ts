@@ -107,6 +107,7 @@ export class PageHarness {
           now: dayAt(today),
           loadedAtMs: Date.now(),
           mode: 'open',
+          head: '',
           batches,
           vessels,
           juices,

@@ -70,7 +70,6 @@ export class App {
   protected readonly today = computed(() => (this.now() === '' ? '' : this.units.day(this.now(), true)));
 
   constructor() {
-    // First, so that nothing that changes while everything is fetched is missed.
     inject(LiveChanges).follow();
     this.store.dispatch(AppActions.opened());
     inject(ZoneOfBrowser);

@@ -9,6 +9,8 @@ export interface Snapshot {
   readonly loadedAtMs: number;
   /** Whether the book can be written into. */
   readonly mode: CellarMode;
+  /** The last change of the book that this cannot be behind. */
+  readonly head: string;
   readonly batches: readonly BatchDto[];
   readonly vessels: readonly VesselDto[];
   readonly settings: VersionedSettings;

@@ -9,20 +9,22 @@ export interface AppState {
   /** This machine's clock at that moment, ms since 1970. */
   readonly loadedAtMs: number;
   readonly mode: CellarMode;
+  /** The last change that what was loaded cannot be behind; empty before the first load. */
+  readonly head: string;
   /** Whether the first load has come. */
   readonly loaded: boolean;
   /** Why the last load failed; null when it did not. */
   readonly problem: Problem | null;
 }
 
-const initial: AppState = { now: '', loadedAtMs: 0, mode: 'open', loaded: false, problem: null };
+const initial: AppState = { now: '', loadedAtMs: 0, mode: 'open', head: '', loaded: false, problem: null };
 
 /** The day and the state of the book. */
 export const appFeature = createFeature({
   name: 'app',
   reducer: createReducer(
     initial,
-    on(AppApiActions.loaded, (_state, { snapshot: { now, loadedAtMs, mode } }) => ({ now, loadedAtMs, mode, loaded: true, problem: null })),
+    on(AppApiActions.loaded, (_state, { snapshot: { now, loadedAtMs, mode, head } }) => ({ now, loadedAtMs, mode, head, loaded: true, problem: null })),
     on(AppApiActions.loadFailed, (state, { problem }) => ({ ...state, problem })),
     on(AppActions.ticked, (state, { now, atMs }) => (state.now === '' ? state : { ...state, now, loadedAtMs: atMs })),
   ),

@@ -1,8 +1,9 @@
-import { inject, Injectable } from '@angular/core';
+import { effect, inject, Injectable, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { API_PATHS } from '@trug/contract/plain';
 import { windowId } from '../browser/window-id';
 import { AppActions } from './app.actions';
+import { appFeature } from './app.reducer';
 import { BatchPageActions } from './batches.actions';
 import { isListName, type ListName } from './lists';
 
@@ -44,21 +45,26 @@ export class LiveChanges {
   private batches = new Set<string>();
   private resources = new Set<string>();
   private leftAtMs: number | null = null;
-  /** The last change this window knows of; null before the first. */
-  private head: string | null = null;
+  /** The last change this window knows of; empty before anything is loaded. */
+  private head = '';
+  private readonly loaded = this.store.selectSignal(appFeature.selectHead);
 
-  /** Begins to follow, for as long as the window is open. */
+  /** Begins to follow from what was loaded, for as long as the window is open; call within an injection context. */
   follow(): void {
     if (typeof EventSource === 'undefined') return;
+    effect(() => {
+      this.head ||= this.loaded();
+      if (this.head !== '') untracked(() => this.look());
+    });
     document.addEventListener('visibilitychange', () => this.look());
     window.addEventListener('focus', () => this.look());
     window.addEventListener('blur', () => {
       this.leftAtMs ??= Date.now();
     });
-    this.look();
   }
 
   private look(): void {
+    if (this.head === '') return;
     const wasAway = this.leftAtMs !== null && Date.now() - this.leftAtMs > BRIEF_MS;
     if (document.visibilityState === 'hidden') {
       this.leftAtMs ??= Date.now();
@@ -78,7 +84,7 @@ export class LiveChanges {
 
   /** A stream begins with what was missed; cut off, it comes again by itself and says what it had last. */
   private open(): void {
-    const stream = new EventSource(this.head === null ? API_PATHS.changes : `${API_PATHS.changes}?after=${encodeURIComponent(this.head)}`);
+    const stream = new EventSource(`${API_PATHS.changes}?after=${encodeURIComponent(this.head)}`);
     this.stream = stream;
     stream.addEventListener('change', ({ data, lastEventId }) => {
       this.head = lastEventId;

@@ -14,6 +14,7 @@ const book = {
   now: '2026-11-23T10:00:00.000Z',
   loadedAtMs: 0,
   mode: 'open' as const,
+  head: 'run.0',
   batches: [sampleBatch([filled()])],
   vessels: [],
   juices: [],

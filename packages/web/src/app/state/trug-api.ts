@@ -46,7 +46,7 @@ export class TrugApi {
 
   load(): Observable<Snapshot> {
     return forkJoin({
-      clock: this.http.get<{ readonly now: string; readonly mode: CellarMode }>(API_PATHS.clock),
+      clock: this.http.get<{ readonly now: string; readonly mode: CellarMode; readonly head: string }>(API_PATHS.clock),
       batches: this.http.get<readonly BatchDto[]>(API_PATHS.batches),
       vessels: this.http.get<readonly VesselDto[]>(API_PATHS.vessels),
       settings: this.http.get<VersionedSettings>(API_PATHS.settings),
@@ -54,7 +54,7 @@ export class TrugApi {
       supplies: this.http.get<readonly SupplyDto[]>(API_PATHS.supplies),
       instruments: this.http.get<readonly InstrumentDto[]>(API_PATHS.instruments),
       places: this.http.get<readonly PlaceDto[]>(API_PATHS.places),
-    }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, mode: clock.mode, loadedAtMs: Date.now(), ...rest })));
+    }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, mode: clock.mode, head: clock.head, loadedAtMs: Date.now(), ...rest })));
   }
 
   /** Some of the lists as they are now. */

@@ -83,7 +83,7 @@ async function answered(method: string, path: string, answer: object | null, sta
 
 function opened(batch: BatchDto = sampleBatch([filled()])): void {
   store.dispatch(AppActions.opened());
-  http.expectOne('/api/clock').flush({ now: '2026-11-23T10:00:00.000Z', fixed: true });
+  http.expectOne('/api/clock').flush({ now: '2026-11-23T10:00:00.000Z', fixed: true, head: 'run.0' });
   http.expectOne('/api/batches').flush([batch]);
   http.expectOne('/api/vessels').flush([]);
   http.expectOne('/api/settings').flush(DEFAULT_SETTINGS);
