@@ -1,4 +1,4 @@
-import type { AddressInfo } from 'node:net';
+import { connect, type AddressInfo } from 'node:net';
 import express from 'express';
 import { createChangeHub } from './change-hub.js';
 import { sampleBatch, sampleFill, sampleNote } from '../testing/sample-entries.js';
@@ -53,6 +53,30 @@ it('are told as they happen, and what was missed when a window comes back', asyn
   expect(nothing?.batches).toBeUndefined();
   // A stream that was cut says by itself what it had last, whatever its address says.
   expect((await follow(1, start?.id, { 'Last-Event-ID': missed?.id ?? '' }))[0]).toEqual(nothing);
+});
+
+it('are told even when whoever made them left before the answer', async () => {
+  const [start] = await follow(1);
+  const before = ((await server.request('GET', `/api/batches/${batch.id}`)).body as { entries: unknown[] }).entries.length;
+  const body = JSON.stringify({ entries: [sampleNote(batch.id, 'gone before the answer')] });
+  const { port } = new URL(server.url);
+  await new Promise<void>((resolve) => {
+    const socket = connect(Number(port), '127.0.0.1', () => {
+      const head = ['POST /api/entries HTTP/1.1', `Host: 127.0.0.1:${port}`, 'Content-Type: application/json', `Content-Length: ${Buffer.byteLength(body)}`];
+      socket.write(`${head.join('\r\n')}\r\n\r\n${body}`, () => {
+        socket.destroy();
+        resolve();
+      });
+    });
+  });
+  let [missed, count] = [start, before];
+  for (let i = 0; i < 100 && (count === before || missed?.batches === undefined); i += 1) {
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    count = ((await server.request('GET', `/api/batches/${batch.id}`)).body as { entries: unknown[] }).entries.length;
+    [missed] = await follow(1, start?.id);
+  }
+  expect(count).toBe(before + 1);
+  expect(missed).toMatchObject({ batches: [batch.id] });
 });
 
 it.each(['elsewhere.1', 'no head at all', '', '.', '..9'])('is everything for a window whose head is %p', async (head) => {

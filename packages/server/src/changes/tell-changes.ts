@@ -1,5 +1,6 @@
 import type { RequestHandler } from 'express';
 import { API_PATHS } from '@trug/contract';
+import onHeaders from 'on-headers';
 import type { ChangeHub } from './change-hub.js';
 
 /** By which header a window says who it is, so that it is not told what it did itself. */
@@ -24,7 +25,7 @@ function batchesIn(body: unknown): readonly string[] {
 }
 
 /**
- * Tells the other windows what a request changed, once it was answered well.
+ * Tells the other windows what a request changed, once it is answered well.
  *
  * @param hub - the open windows
  * @returns a handler to go before the routers
@@ -33,7 +34,8 @@ export function tellChanges(hub: ChangeHub): RequestHandler {
   return (request, response, next) => {
     if (request.method !== 'GET' && request.method !== 'HEAD') {
       const path = `${request.baseUrl}${request.path}`;
-      response.on('finish', () => {
+      // Not when the answer has gone out: whoever asked may have left meanwhile, and what they wrote is in the book all the same.
+      onHeaders(response, () => {
         if (response.statusCode >= 300) return;
         const by = request.header(WINDOW_HEADER)?.slice(0, LONGEST_NAME);
         const [, resource] = RESOURCE_AT.find(([at]) => path.startsWith(at)) ?? [];
