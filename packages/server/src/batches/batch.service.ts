@@ -6,7 +6,7 @@ import type { Write } from '../db/write-queue.js';
 import { entryRepository, type ReadLog } from './entry.repository.js';
 import { readEntries, type EntryService } from './entry.service.js';
 import { HttpError } from '../http/http-error.js';
-import { readBody } from '../http/read-body.js';
+import { listIn, readBody } from '../http/read-body.js';
 import { summaryStore } from './summary.store.js';
 import { BatchModel } from './batch.model.js';
 
@@ -47,11 +47,11 @@ async function begun(dto: NewBatchDto, transaction: Transaction): Promise<boolea
 }
 
 function readBatches(body: unknown): readonly NewBatchDto[] {
-  const list = typeof body === 'object' && body !== null && 'batches' in body ? body.batches : undefined;
-  if (!Array.isArray(list) || list.length > MOST_BATCHES) {
+  const list = listIn(body, 'batches');
+  if (!list || list.length > MOST_BATCHES) {
     throw new HttpError('bad-request', `batches must be a list of up to ${MOST_BATCHES}`);
   }
-  return list.map((plain: unknown) => readBody(NewBatchDto, plain));
+  return list.map((plain) => readBody(NewBatchDto, plain));
 }
 
 /** What the batch service needs. */

@@ -7,6 +7,7 @@ import { BatchModel } from './batch.model.js';
 import type { ResourceStore } from '../resources/resource.store.js';
 import type { Write } from '../db/write-queue.js';
 import { HttpError } from '../http/http-error.js';
+import { listIn } from '../http/read-body.js';
 import { checkPour, checkSplitFree } from './pours.js';
 import { summaryStore } from './summary.store.js';
 import { settingsInForce } from '../resources/settings.store.js';
@@ -43,11 +44,11 @@ export interface EntryService {
  * @throws {HttpError} bad-request naming every refused field
  */
 export function readEntries(body: unknown): readonly Entry[] {
-  const list = typeof body === 'object' && body !== null && 'entries' in body ? body.entries : undefined;
-  if (!Array.isArray(list) || list.length === 0 || list.length > MOST_ENTRIES_AT_ONCE) {
+  const list = listIn(body, 'entries');
+  if (!list || list.length === 0 || list.length > MOST_ENTRIES_AT_ONCE) {
     throw new HttpError('bad-request', `entries must be a list of 1 to ${MOST_ENTRIES_AT_ONCE}`);
   }
-  return list.map((plain: unknown, i) => {
+  return list.map((plain, i) => {
     const check = checkEntry(plain);
     if (!check.ok) {
       const fields = check.fields.map((f) => ({ ...f, path: `entries.${i}.${f.path}` }));

@@ -10,14 +10,15 @@ interface Head {
   readonly upToDate: number;
 }
 
-/** Every batch's head, each found at the end of an index. */
-const HEADS = `
+/** Heads of batches, each found at the end of an index. */
+const headsWhere = (where: string): string => `
   SELECT batchId, headSeq, (s.head_seq IS headSeq AND s.fold_version IS ${FOLD_VERSION}) AS upToDate
-  FROM (SELECT id AS batchId, COALESCE((SELECT MAX(seq) FROM entries WHERE batch_id = batches.id), 0) AS headSeq FROM batches)
+  FROM (SELECT id AS batchId, COALESCE((SELECT MAX(seq) FROM entries WHERE batch_id = batches.id), 0) AS headSeq FROM batches ${where})
   LEFT JOIN batch_summaries s ON s.batch_id = batchId`;
 
-const headsOf = (sequelize: Sequelize, transaction: Transaction | null): Promise<readonly Head[]> =>
-  sequelize.query<Head>(HEADS, { type: QueryTypes.SELECT, transaction });
+/** The heads of all batches, or of those named. */
+const headsOf = (sequelize: Sequelize, ids: readonly string[] | null): Promise<readonly Head[]> =>
+  sequelize.query<Head>(headsWhere(ids === null ? '' : 'WHERE id IN (:ids)'), { type: QueryTypes.SELECT, replacements: { ids } });
 
 async function store({ batchId, headSeq }: Omit<Head, 'upToDate'>, transaction: Transaction): Promise<void> {
   const summary = summarise(await entryRepository.list(batchId, transaction));
@@ -64,11 +65,10 @@ export const summaryStore = {
    */
   async asJson(sequelize: Sequelize, ids: readonly string[] | null): Promise<ReadonlyMap<string, string>> {
     const which = ids === null ? {} : { where: { batchId: { [Op.in]: [...ids] } } };
-    const [heads, rows] = await Promise.all([headsOf(sequelize, null), BatchSummaryModel.findAll({ ...which, attributes: ['batchId', 'summary'], raw: true })]);
+    const [heads, rows] = await Promise.all([headsOf(sequelize, ids), BatchSummaryModel.findAll({ ...which, attributes: ['batchId', 'summary'], raw: true })]);
     const kept = new Map(rows.map((row) => [row.batchId, row.summary]));
     const found = new Map<string, string>();
     for (const { batchId, upToDate } of heads) {
-      if (ids !== null && !ids.includes(batchId)) continue;
       const text = upToDate ? kept.get(batchId) : undefined;
       found.set(batchId, text ?? JSON.stringify(await summaryStore.of(batchId)));
     }

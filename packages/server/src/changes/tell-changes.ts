@@ -1,6 +1,7 @@
 import type { RequestHandler } from 'express';
 import { API_PATHS } from '@trug/contract';
 import onHeaders from 'on-headers';
+import { listIn } from '../http/read-body.js';
 import type { ChangeHub } from './change-hub.js';
 
 /** By which header a window says who it is, so that it is not told what it did itself. */
@@ -17,11 +18,10 @@ const RESOURCE_AT: readonly (readonly [path: string, resource: string])[] = [
 ];
 
 function batchesIn(body: unknown): readonly string[] {
-  if (typeof body !== 'object' || body === null) return [];
-  const own = 'id' in body && 'methodId' in body ? [body.id] : [];
-  const begun = 'batches' in body && Array.isArray(body.batches) ? body.batches.map((b: { readonly id?: unknown } | null) => b?.id) : [];
-  const filed = 'entries' in body && Array.isArray(body.entries) ? body.entries.map((e: { readonly batchId?: unknown } | null) => e?.batchId) : [];
-  return [...new Set([...own, ...begun, ...filed].filter((id) => typeof id === 'string'))];
+  const textIn = (item: unknown, name: string): unknown => (typeof item === 'object' && item !== null ? new Map(Object.entries(item)).get(name) : undefined);
+  const begun = (listIn(body, 'batches') ?? []).map((batch) => textIn(batch, 'id'));
+  const filed = (listIn(body, 'entries') ?? []).map((entry) => textIn(entry, 'batchId'));
+  return [...new Set([...begun, ...filed].filter((id) => typeof id === 'string'))];
 }
 
 /**

@@ -50,8 +50,7 @@ export const batchesFeature = createFeature({
       ),
     ),
     on(BatchPageActions.filingSent, (state, { sent }) => withEntries(state, sent.entries)),
-    on(BatchApiActions.filingStored, (state, { batches }) => adapter.upsertMany([...batches], state)),
-    on(BatchApiActions.logsFetched, (state, { batches }) => adapter.upsertMany([...batches], state)),
+    on(BatchApiActions.filingStored, BatchApiActions.logsFetched, (state, { batches }) => adapter.upsertMany([...batches], state)),
     on(BatchApiActions.filingRefused, (state, { sent }) => withoutEntries(state, sent.entries)),
     on(BatchApiActions.batchesRefreshed, (state, { batches }) =>
       adapter.upsertMany(

@@ -18,7 +18,7 @@ export class Units {
   readonly preferences = computed(() => this.settings());
 
   volume(valueL: number): string {
-    return formatQuantity({ dimension: 'volume', valueL }, this.preferences());
+    return this.text('volume', valueL);
   }
 
   /** As near as a vessel's marks tell: what was filled as 5 gallons is 5 gallons, and not what a tenth of a litre makes of them. */
@@ -38,15 +38,15 @@ export class Units {
   }
 
   mass(valueG: number): string {
-    return formatQuantity({ dimension: 'mass', valueG }, this.preferences());
+    return this.text('mass', valueG);
   }
 
   temperature(valueC: number): string {
-    return formatQuantity({ dimension: 'temperature', valueC }, this.preferences());
+    return this.text('temperature', valueC);
   }
 
   gravity(sg: number): string {
-    return formatQuantity({ dimension: 'gravity', sg }, this.preferences());
+    return this.text('gravity', sg);
   }
 
   /** The same to a digit more where SG is read: what was worked out, not what a stem shows. */
@@ -60,18 +60,12 @@ export class Units {
   }
 
   pressure(valueBar: number): string {
-    return formatQuantity({ dimension: 'pressure', valueBar }, this.preferences());
+    return this.text('pressure', valueBar);
   }
 
   /** About such an amount as people type it, in the maker's own units: an example for a field. */
-  example(dimension: 'volume' | 'mass' | 'temperature' | 'gravity', value: number): string {
-    const quantity = {
-      volume: { dimension: 'volume', valueL: value },
-      mass: { dimension: 'mass', valueG: value },
-      temperature: { dimension: 'temperature', valueC: value },
-      gravity: { dimension: 'gravity', sg: value },
-    } as const satisfies Record<typeof dimension, Quantity>;
-    return exampleQuantity(quantity[dimension], this.preferences());
+  example(dimension: Dimension, value: number): string {
+    return exampleQuantity(quantityOf(dimension, value), this.preferences());
   }
 
   /** A sentence of the core or a refusal in the maker's units, without the names of fields. */
@@ -111,17 +105,21 @@ export class Units {
 
   /** A value of any dimension, from its canonical unit. */
   text(dimension: Dimension, value: number): string {
-    switch (dimension) {
-      case 'volume':
-        return this.volume(value);
-      case 'mass':
-        return this.mass(value);
-      case 'temperature':
-        return this.temperature(value);
-      case 'gravity':
-        return this.gravity(value);
-      case 'pressure':
-        return this.pressure(value);
-    }
+    return formatQuantity(quantityOf(dimension, value), this.preferences());
+  }
+}
+
+function quantityOf(dimension: Dimension, value: number): Quantity {
+  switch (dimension) {
+    case 'volume':
+      return { dimension, valueL: value };
+    case 'mass':
+      return { dimension, valueG: value };
+    case 'temperature':
+      return { dimension, valueC: value };
+    case 'gravity':
+      return { dimension, sg: value };
+    case 'pressure':
+      return { dimension, valueBar: value };
   }
 }
