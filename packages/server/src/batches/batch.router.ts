@@ -1,4 +1,5 @@
 import { Router } from 'express';
+import { keptAnswer } from '../http/kept-answer.js';
 import type { BatchService } from './batch.service.js';
 
 const MOST_IDS = 200;
@@ -16,9 +17,12 @@ const idsIn = (ids: unknown): readonly string[] | null => (typeof ids === 'strin
  */
 export function createBatchRouter(service: BatchService): Router {
   const router = Router();
-  router.get('/', async (request, response) => {
+  const whole = keptAnswer({ madeOf: service.head, make: () => service.listAsJson(null) });
+  router.get('/', async (request, response, next) => {
+    const ids = idsIn(request.query['ids']);
     if (request.query['with'] === 'logs') response.json(await service.listWithLogs());
-    else response.type('json').send(await service.listAsJson(idsIn(request.query['ids'])));
+    else if (ids === null) await whole(request, response, next);
+    else response.type('json').send(await service.listAsJson(ids));
   });
   router.get('/:id', async (request, response) => {
     response.json(await service.get(request.params.id));

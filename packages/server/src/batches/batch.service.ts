@@ -19,6 +19,8 @@ export interface BatchService {
   readonly listWithLogs: () => Promise<readonly BatchWithLog[]>;
   /** Every batch, or those named, with its summary and without its log, as JSON text: what is kept as text is not read for nothing. */
   readonly listAsJson: (ids: readonly string[] | null) => Promise<string>;
+  /** How far batches and their logs have come, for all that is made of them. */
+  readonly head: () => Promise<string>;
   readonly get: (id: string) => Promise<BatchWithLog>;
   /** Begins batches with entries on any batch, all or nothing; gives every batch the entries touch. */
   readonly begin: (body: unknown) => Promise<{ readonly batches: readonly BatchWithLog[]; readonly created: boolean }>;
@@ -75,6 +77,8 @@ export function createBatchService({ sequelize, write, entries }: BatchServiceDe
   };
   return {
     get,
+    // Of what only grows, so that nothing written is missed, whoever wrote it.
+    head: async () => `${await BatchModel.count()}.${await entryRepository.head()}`,
     listAsJson: async (ids) => {
       const which = ids === null ? {} : { where: { id: { [Op.in]: [...ids] } } };
       const [rows, summaries] = await Promise.all([BatchModel.findAll({ ...which, order: [['id', 'ASC']] }), summaryStore.asJson(sequelize, ids)]);

@@ -49,8 +49,12 @@ export const entryRepository = {
   async insert(entry: Entry, transaction: Transaction): Promise<void> {
     const { id, batchId, kind, at, writtenAt, note } = entry;
     const row = { id, batchId, kind, at, writtenAt, note, payload: JSON.stringify(entry.payload) };
-    const last = await EntryModel.max<number | null, EntryModel>('seq', { transaction });
-    await EntryModel.create({ ...row, seq: (last ?? 0) + 1, payloadVersion: payloadVersionOf(kind), digest: digestOf(row) }, { transaction });
+    await EntryModel.create({ ...row, seq: (await entryRepository.head(transaction)) + 1, payloadVersion: payloadVersionOf(kind), digest: digestOf(row) }, { transaction });
+  },
+
+  /** Where the logs of all batches end; 0 where nothing is in them. */
+  async head(transaction: Transaction | null = null): Promise<number> {
+    return (await EntryModel.max<number | null, EntryModel>('seq', { transaction })) ?? 0;
   },
 
   /** Where a batch's log ends; 0 where nothing is in it. */

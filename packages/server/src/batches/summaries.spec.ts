@@ -112,3 +112,16 @@ describe('what is kept beside the log', () => {
     expect(await rows(KEPT)).toEqual(kept);
   });
 });
+
+it('the list is kept ready to send, and is what is in the book after everything that is written', async () => {
+  const [id = ''] = await acted();
+  const fetched = async (encoding: string): Promise<unknown> => (await fetch(`${server.url}/api/batches`, { headers: { 'Accept-Encoding': encoding } })).json();
+  const kept = await fetched('gzip');
+  expect(kept).toEqual(await fetched('identity'));
+  expect(await file(sampleReading(id, 1, 1.001))).toBe(201);
+  const after = await fetched('gzip');
+  expect(after).not.toEqual(kept);
+  expect(after).toEqual(await fetched('identity'));
+  await begun(await vessel('New'));
+  expect(await fetched('gzip')).toHaveLength(3);
+});
