@@ -66,7 +66,6 @@ export function createApp(deps: AppDeps): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(STRICT, whoMayAsk(port));
-  app.use(compression());
   app.get(API_PATHS.clock, (_request, response) => {
     if (runToken !== null) response.setHeader(RUN_HEADER, runToken);
     response.json({ now: clock.now().toISOString(), fixed: clock.fixed, mode: keeper.book().state.mode, head: changes.head() });
@@ -94,6 +93,8 @@ export function createApp(deps: AppDeps): Express {
 
 function serveWeb(app: Express, webDir: string): void {
   const index = join(webDir, 'index.html');
+  // The app's own files alone: whoever asks is on this machine, and packing two megabytes of batches takes ten times as long as sending them.
+  app.use(compression());
   if (!existsSync(index)) throw new Error(`the web app is not built: ${index} is missing`);
   app.use(
     express.static(webDir, {

@@ -49,7 +49,10 @@ export const entryRepository = {
   async insert(entry: Entry, transaction: Transaction): Promise<void> {
     const { id, batchId, kind, at, writtenAt, note } = entry;
     const row = { id, batchId, kind, at, writtenAt, note, payload: JSON.stringify(entry.payload) };
-    await EntryModel.create({ ...row, seq: (await entryRepository.head(transaction)) + 1, payloadVersion: payloadVersionOf(kind), digest: digestOf(row) }, { transaction });
+    await EntryModel.create(
+      { ...row, seq: (await entryRepository.head(transaction)) + 1, payloadVersion: payloadVersionOf(kind), digest: digestOf(row) },
+      { transaction },
+    );
   },
 
   /** Where the logs of all batches end; 0 where nothing is in them. */

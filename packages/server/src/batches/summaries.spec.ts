@@ -115,13 +115,16 @@ describe('what is kept beside the log', () => {
 
 it('the list is kept ready to send, and is what is in the book after everything that is written', async () => {
   const [id = ''] = await acted();
-  const fetched = async (encoding: string): Promise<unknown> => (await fetch(`${server.url}/api/batches`, { headers: { 'Accept-Encoding': encoding } })).json();
-  const kept = await fetched('gzip');
-  expect(kept).toEqual(await fetched('identity'));
+  const asked = (etag = ''): Promise<Response> => fetch(`${server.url}/api/batches`, { headers: { 'If-None-Match': etag, 'Cache-Control': 'max-age=0' } });
+  const first = await asked();
+  const etag = first.headers.get('etag') ?? '';
+  const kept = (await first.json()) as readonly Listed[];
+  expect((await asked(etag)).status).toBe(304);
   expect(await file(sampleReading(id, 1, 1.001))).toBe(201);
-  const after = await fetched('gzip');
-  expect(after).not.toEqual(kept);
-  expect(after).toEqual(await fetched('identity'));
+  const after = await asked(etag);
+  expect(after.status).toBe(200);
+  const logs = await listed('/api/batches?with=logs');
+  expect(await after.json()).toEqual(logs.map((batch) => ({ ...batch, entries: null })));
   await begun(await vessel('New'));
-  expect(await fetched('gzip')).toHaveLength(3);
+  expect(await listed()).toHaveLength(kept.length + 1);
 });

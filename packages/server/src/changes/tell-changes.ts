@@ -1,6 +1,5 @@
-import type { RequestHandler } from 'express';
+import type { RequestHandler, Response } from 'express';
 import { API_PATHS } from '@trug/contract';
-import onHeaders from 'on-headers';
 import { listIn } from '../http/read-body.js';
 import type { ChangeHub } from './change-hub.js';
 
@@ -24,6 +23,16 @@ function batchesIn(body: unknown): readonly string[] {
   return [...new Set([...begun, ...filed].filter((id) => typeof id === 'string'))];
 }
 
+/** Does something once a handler has ended its answer, before any of it leaves. */
+function beforeEnd(response: Response, work: () => void): void {
+  response.end = new Proxy(response.end, {
+    apply: (end, self, rest) => {
+      work();
+      return Reflect.apply(end, self, rest) as Response;
+    },
+  });
+}
+
 /**
  * Tells the other windows what a request changed, once it is answered well.
  *
@@ -35,7 +44,7 @@ export function tellChanges(hub: ChangeHub): RequestHandler {
     if (request.method !== 'GET' && request.method !== 'HEAD') {
       const path = `${request.baseUrl}${request.path}`;
       // Not when the answer has gone out: whoever asked may have left meanwhile, and what they wrote is in the book all the same.
-      onHeaders(response, () => {
+      beforeEnd(response, () => {
         if (response.statusCode >= 300) return;
         const by = request.header(WINDOW_HEADER)?.slice(0, LONGEST_NAME);
         const [, resource] = RESOURCE_AT.find(([at]) => path.startsWith(at)) ?? [];
