@@ -23,6 +23,7 @@ export default tseslint.config(
     languageOptions: {
       parserOptions: {
         project: [
+          'bench/blank/tsconfig.json',
           'packages/core/tsconfig.json',
           'packages/contract/tsconfig.json',
           'packages/server/tsconfig.json',

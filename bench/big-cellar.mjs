@@ -4,6 +4,9 @@ import { cpSync, existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
+import { spawnSync } from 'node:child_process';
+import compression from 'compression';
+import express from 'express';
 import puppeteer from 'puppeteer-core';
 import { openRaw } from '../packages/server/dist/db/raw-database.js';
 import { digestOf } from '../packages/server/dist/batches/read-entry-row.js';
@@ -17,7 +20,9 @@ const LONG_ENTRIES = 1000;
 const TODAY = '2026-11-23';
 const LIST_LIMIT_MS = 60;
 const OPEN_LIMIT_MS = 300;
+const SHELF_LIMIT = 1.5;
 const KEPT = join(ROOT, '.cache/big-cellar-3');
+const KEPT_SMALL = join(ROOT, '.cache/small-cellar-1');
 
 const ulidOf = (kind, n) => `01${kind}${String(n).padStart(23, '0')}`;
 const raw = (reading) => ({ instrument: 'hydrometer', reading, sampleC: 19, calibratedAtC: 20, offsetSg: 0 });
@@ -44,16 +49,17 @@ function logOf(batchId, { firstEntry, count, daysAgo, ends }) {
   return rows;
 }
 
-async function make() {
-  mkdirSync(KEPT, { recursive: true });
-  const empty = await startBuiltServer({ env: { TRUG_DATA: KEPT, TRUG_PORT: '0', TRUG_TODAY: TODAY, TRUG_LOG: 'silent' }, stdio: 'ignore' });
+/** Makes a cellar of so many batches, the last ten of them in vessels. */
+async function make(folder, batches) {
+  mkdirSync(folder, { recursive: true });
+  const empty = await startBuiltServer({ env: { TRUG_DATA: folder, TRUG_PORT: '0', TRUG_TODAY: TODAY, TRUG_LOG: 'silent' }, stdio: 'ignore' });
   empty.child.kill('SIGTERM');
   await empty.ended;
-  const book = await openRaw(join(KEPT, 'trug.sqlite'), 'write');
+  const book = await openRaw(join(folder, 'trug.sqlite'), 'write');
   await book.exec('BEGIN');
   let seq = 0;
   const vessel = 'INSERT INTO vessels (id, name, kind, capacity_l) VALUES (?, ?, ?, 23)';
-  for (let b = 0; b < BATCHES; b += 1) {
+  for (let b = BATCHES - batches; b < BATCHES; b += 1) {
     const id = ulidOf('B', b);
     const stands = b >= BATCHES - IN_VESSELS;
     const daysAgo = stands ? 20 + b - (BATCHES - IN_VESSELS) : 100 + (BATCHES - b) * 30;
@@ -159,16 +165,31 @@ async function shelfShown(url, executablePath, selector) {
   return ms;
 }
 
-/** A list, a log, an entry and the shelf in a large cellar, beside the same in an empty one. */
-export async function benchBigCellar(executablePath) {
-  if (!existsSync(KEPT)) await make();
-  const [data, none] = ['trug-big-', 'trug-none-'].map((name) => mkdtempSync(join(tmpdir(), name)));
-  cpSync(KEPT, data, { recursive: true });
+/** A page of the same kit with nothing on it, built and served as the web app is. */
+async function blankShown(executablePath) {
+  const made = spawnSync('npx', ['ng', 'build', 'blank'], { cwd: join(ROOT, 'packages/web'), encoding: 'utf8' });
+  if (made.status !== 0) throw new Error(made.stderr);
+  const app = express().use(compression(), express.static(join(ROOT, '.cache/blank')));
+  app.get(/.*/, (_request, response) => response.sendFile(join(ROOT, '.cache/blank/index.html'), { dotfiles: 'allow' }));
+  const listening = app.listen(0);
   try {
-    const [emptyMs, emptyShelfMs] = await serving(none, async (url) => [
-      await filing(url, 1),
-      await shelfShown(url, executablePath, 'trug-shelf .begin, trug-shelf a'),
-    ]);
+    return await shelfShown(`http://localhost:${listening.address().port}`, executablePath, 'main');
+  } finally {
+    listening.close();
+  }
+}
+
+/** A list, a log, an entry and the shelf in a large cellar, beside the same in a small and in an empty one. */
+export async function benchBigCellar(executablePath) {
+  if (!existsSync(KEPT)) await make(KEPT, BATCHES);
+  if (!existsSync(KEPT_SMALL)) await make(KEPT_SMALL, IN_VESSELS);
+  const [data, small, none] = ['trug-big-', 'trug-small-', 'trug-none-'].map((name) => mkdtempSync(join(tmpdir(), name)));
+  cpSync(KEPT, data, { recursive: true });
+  cpSync(KEPT_SMALL, small, { recursive: true });
+  try {
+    const blankMs = await blankShown(executablePath);
+    const emptyMs = await serving(none, (url) => filing(url, 1));
+    const smallMs = await serving(small, (url) => shelfShown(url, executablePath, 'trug-vessel svg'));
     await serving(data, async (url, startMs) => {
       say(`${BATCHES} batches with ${BATCHES * ENTRIES} entries: started in ${startMs.toFixed(0)} ms, summaries made where there were none`);
       const text = async (path) => (await fetch(`${url}${path}`)).text();
@@ -185,9 +206,12 @@ export async function benchBigCellar(executablePath) {
       const fileMs = await filing(url, 2);
       say(`an entry filed: ${fileMs.toFixed(1)} ms, ${(fileMs / emptyMs).toFixed(2)} × in an empty cellar`);
       const shelfMs = await shelfShown(url, executablePath, 'trug-vessel svg');
-      say(`shelf shown: ${shelfMs.toFixed(0)} ms, ${(shelfMs / emptyShelfMs).toFixed(2)} × that of an empty cellar`);
+      const beside = (ms) => `${ms.toFixed(0)} ms, ${(ms / blankMs).toFixed(2)} × the blank page (at most ${SHELF_LIMIT})`;
+      say(
+        `a blank page of the same kit: ${blankMs.toFixed(0)} ms; shelf shown with ${BATCHES} batches: ${beside(shelfMs)}; with ${IN_VESSELS}: ${beside(smallMs)}`,
+      );
     });
   } finally {
-    for (const folder of [data, none]) rmSync(folder, { recursive: true, force: true });
+    for (const folder of [data, small, none]) rmSync(folder, { recursive: true, force: true });
   }
 }

@@ -1,4 +1,4 @@
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { API_PATHS } from '@trug/contract';
 import compression from 'compression';
@@ -12,6 +12,7 @@ import type { ChangeHub } from '../changes/change-hub.js';
 import { boundedJson } from '../http/bounded-body.js';
 import { createProblemHandler, notFound } from '../http/problem-handler.js';
 import { RUN_HEADER } from '../run/run-header.js';
+import { listIn } from '../http/read-body.js';
 import { whoMayAsk } from '../http/who-may-ask.js';
 import type { Clock } from '../run/clock.js';
 
@@ -91,6 +92,16 @@ export function createApp(deps: AppDeps): Express {
   return app;
 }
 
+/** Where the shelf is shown: what most windows open at. */
+const SHELF_PATHS: readonly string[] = ['/', '/shelf'];
+
+/** The scripts that the shelf needs besides those every page needs, as the build left word. */
+function shelfChunks(webDir: string): readonly string[] {
+  const path = join(webDir, 'preloads.json');
+  const told: unknown = existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : null;
+  return listIn(told, 'shelf')?.filter((file) => typeof file === 'string') ?? [];
+}
+
 function serveWeb(app: Express, webDir: string): void {
   const index = join(webDir, 'index.html');
   // The app's own files alone: whoever asks is on this machine, and packing two megabytes of batches takes ten times as long as sending them.
@@ -106,8 +117,10 @@ function serveWeb(app: Express, webDir: string): void {
       },
     }),
   );
-  app.get(/^\/(?!api\/)[^.]*$/, (_request, response) => {
+  const shelfLinks = shelfChunks(webDir).map((file) => `</${file}>; rel=modulepreload`);
+  app.get(/^\/(?!api\/)[^.]*$/, (request, response) => {
     response.setHeader('Cache-Control', 'no-cache');
+    if (SHELF_PATHS.includes(request.path) && shelfLinks.length > 0) response.setHeader('Link', shelfLinks.join(', '));
     response.sendFile(index);
   });
 }

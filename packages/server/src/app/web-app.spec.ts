@@ -10,6 +10,7 @@ let server: RunningServer;
 beforeAll(async () => {
   writeFileSync(join(webDir, 'index.html'), '<h1>Trug</h1>');
   writeFileSync(join(webDir, 'main-ABCDEFGH.js'), `console.log(${JSON.stringify('x'.repeat(5000))})`);
+  writeFileSync(join(webDir, 'preloads.json'), JSON.stringify({ shelf: ['shelf-ABCDEFGH.js'] }));
   server = await startServer(config, pino({ level: 'silent' }));
 });
 afterAll(async () => {
@@ -24,6 +25,10 @@ describe('serving the web app', () => {
     const response = await get(path);
     expect(await response.text()).toBe('<h1>Trug</h1>');
     expect(response.headers.get('cache-control')).toBe('no-cache');
+  });
+  it('names what the shelf needs where the shelf is asked for', async () => {
+    for (const path of ['/', '/shelf']) expect((await get(path)).headers.get('link')).toBe('</shelf-ABCDEFGH.js>; rel=modulepreload');
+    expect((await get('/batch/01J/read')).headers.get('link')).toBeNull();
   });
   it('lets a built file be kept for good, and compresses it', async () => {
     const response = await get('/main-ABCDEFGH.js');

@@ -59,13 +59,14 @@ const MOST_LEFT_OUT = 8;
 /** How far a reading of a drink at rest may lie off the others, SG. @source estimate: a home stem ±0.0007, read to 0.001 */
 const AT_REST_SG = 0.0016;
 
-/** Without one of the readings that lie farthest off, where so many are left that the rest speak for themselves. */
-function withoutWorst(points: readonly Point[]): readonly (readonly Point[])[] {
-  if (points.length < MANY) return [points];
+/** All of them, then without one of those that lie farthest off, where so many are left that the rest speak for themselves. */
+function* withoutWorst(points: readonly Point[]): Generator<readonly Point[]> {
+  yield points;
+  if (points.length < MANY) return;
   // A rest hardly slopes, so what lies off its middle lies off its line.
   const middle = median(points.map((p) => p.sg));
   const worst = [...points].sort((a, b) => Math.abs(b.sg - middle) - Math.abs(a.sg - middle)).slice(0, MOST_LEFT_OUT);
-  return [points, ...worst.map((p) => points.filter((other) => other !== p))];
+  for (const left of worst) yield points.filter((other) => other !== left);
 }
 
 /**
@@ -79,22 +80,36 @@ function withoutWorst(points: readonly Point[]): readonly (readonly Point[])[] {
  */
 export function steadyFrom(readings: readonly GravityReading[], equalSg: number): GravityReading | undefined {
   const points = pointsOf(readings);
-  const from = points.findIndex((_point, i) => i < points.length - 1 && isSteady(points, i, equalSg));
+  const earliest = earliestFrom(points, equalSg);
+  const from = points.findIndex((_point, i) => i >= earliest && i < points.length - 1 && isSteady(points, i, equalSg));
   return from < 0 ? readings.at(-1) : readings[from];
+}
+
+/**
+ * Where a run up to the last reading can begin at all. The last is kept, neither it nor another that is kept lies far off the line, and one at
+ * most is left out: where two are too far from the last no line can do, which spares trying them all.
+ */
+function earliestFrom(points: readonly Point[], equalSg: number): number {
+  const last = points.at(-1);
+  let far = 0;
+  return (
+    points.findLastIndex(({ sg }) => {
+      if (Math.abs(sg - (last?.sg ?? sg)) > equalSg + 2 * AT_REST_SG + EPS) far += 1;
+      return far > 1;
+    }) + 1
+  );
 }
 
 function isSteady(points: readonly Point[], from: number, equalSg: number): boolean {
   const [first, last] = [points[from], points.at(-1)];
   if (!first || !last) return false;
-  // Both ends are kept and neither lies far off the line: where they are too far apart no line can do, which spares trying them all.
-  if (Math.abs(first.sg - last.sg) > equalSg + 2 * AT_REST_SG + EPS) return false;
-  const run = points.slice(from);
-  return withoutWorst(run).some((kept) => {
+  for (const kept of withoutWorst(points.slice(from))) {
     // The run must still begin and end where it is said to.
-    if (kept[0] !== first || kept.at(-1) !== last) return false;
+    if (kept[0] !== first || kept.at(-1) !== last) continue;
     const { fallSg, worstSg } = fitted(kept);
-    return Math.abs(fallSg) <= equalSg + EPS && worstSg <= AT_REST_SG;
-  });
+    if (Math.abs(fallSg) <= equalSg + EPS && worstSg <= AT_REST_SG) return true;
+  }
+  return false;
 }
 
 /** A rate is told by a fall that stands out of the readings' noise, or by a week. @source estimate: four stems' errors */
@@ -102,15 +117,15 @@ const CLEAR_FALL_SG = 0.005;
 const CLEAR_DAYS = 7;
 
 /** The shortest run up to a reading that tells a rate; the whole where none is long enough. */
-function tellingRun(readings: readonly GravityReading[], to: number): readonly GravityReading[] {
-  const end = readings[to];
+function tellingRun(points: readonly Point[], to: number): readonly Point[] {
+  const end = points[to];
   for (let i = to - 1; i > 0; i -= 1) {
-    const start = readings[i];
+    const start = points[i];
     if (!start || !end) break;
-    const days = (Date.parse(end.at) - Date.parse(start.at)) / DAY_MS;
-    if (days >= CLEAR_DAYS || (days >= 1 && start.sg - end.sg >= CLEAR_FALL_SG - EPS)) return readings.slice(i, to + 1);
+    const days = end.day - start.day;
+    if (days >= CLEAR_DAYS - EPS || (days >= 1 - EPS && start.sg - end.sg >= CLEAR_FALL_SG - EPS)) return points.slice(i, to + 1);
   }
-  return readings.slice(0, to + 1);
+  return points.slice(0, to + 1);
 }
 
 /** How fast it falls now and how fast at its best, SG a day, and over how long the first was seen. */
@@ -132,7 +147,8 @@ const SHOWN_FALL_SG = 0.003;
  * @returns rates of the last such stretch and of the quickest, and whether it rests since
  */
 export function fallRates(readings: readonly GravityReading[]): FallRates {
-  const runs = readings.slice(1).map((_r, i) => fittedFall(tellingRun(readings, i + 1)));
+  const points = pointsOf(readings);
+  const runs = points.slice(1).map((_point, i) => fitted(tellingRun(points, i + 1)));
   const last = runs.at(-1);
   const bestPerDay = Math.max(0, ...runs.map((r) => r.perDay));
   const [from, to] = [steadyFrom(readings, EQUAL_SG), readings.at(-1)];
