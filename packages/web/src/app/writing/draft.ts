@@ -1,4 +1,5 @@
 import { DestroyRef, effect, inject, signal, untracked, type WritableSignal } from '@angular/core';
+import { NonNullableFormBuilder } from '@angular/forms';
 import { ActivatedRoute } from '@angular/router';
 import { DraftOffers } from './draft-offers';
 import { readStored, removeStored, storedKeys, writeStored } from '../browser/stored';
@@ -7,9 +8,16 @@ import { openWindows, windowId } from '../browser/window-id';
 /** A form's fields as typed. */
 export type DraftFields = object;
 
+const formOf = <T extends DraftFields>(builder: NonNullableFormBuilder, fields: T) => builder.group(fields);
+
+/** The controls of a draft's fields, by name. */
+export type DraftForm<T extends DraftFields> = ReturnType<typeof formOf<T>>;
+
 /** A draft that survives a reload. */
 export interface Draft<T extends DraftFields> {
   readonly fields: WritableSignal<T>;
+  /** The same fields for the kit's controls: each follows the other. */
+  readonly form: DraftForm<T>;
   /** Changes one field. */
   readonly set: (field: Extract<keyof T, string>, value: string) => void;
   /**
@@ -54,6 +62,19 @@ function withoutFiled<T extends DraftFields>(now: T, filed: T, next: T): T {
   const sent = new Map<string, unknown>(Object.entries(filed));
   const typedSince = Object.entries(now).filter(([field, value]) => value !== sent.get(field));
   return { ...next, ...Object.fromEntries(typedSince) };
+}
+
+/** A form that follows a draft's fields, and they it. */
+function followed<T extends DraftFields>(fields: WritableSignal<T>): DraftForm<T> {
+  const form = formOf(inject(NonNullableFormBuilder), untracked(fields));
+  form.valueChanges.subscribe(() => fields.update((now) => ({ ...now, ...form.getRawValue() })));
+  effect(() => {
+    for (const [name, value] of Object.entries(fields())) {
+      const control = form.get(name);
+      if (control && control.value !== value) untracked(() => control.setValue(value, { emitEvent: false }));
+    }
+  });
+  return form;
 }
 
 /** Drafts of a form that are not this window's, newest first. */
@@ -113,6 +134,7 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
   inject(DestroyRef).onDestroy(() => offers.withdraw(key));
   return {
     fields,
+    form: followed(fields),
     set: (field, value) => fields.update((now) => ({ ...now, [field]: value })),
     fill: (stored) => {
       if (untracked(fields) !== untouched) return;

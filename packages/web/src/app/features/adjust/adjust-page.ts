@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { CarbonateId, CoreError, Liquid, Need, SulfiteForm } from '@trug/core';
 import { NUTRIENTS } from '@trug/core/juice/adjust/nutrient-plan';
@@ -25,7 +25,19 @@ import { ADDITIONS, type AdditionId, type AdditionPlan } from '@trug/core/juice/
 import { SaidPipe } from '../../units/said.pipe';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { LogWriter } from '../../writing/log-writer';
+import { SelectField } from '../../shared/field/select-field';
 
+const ACIDS = [
+  { id: 'malic', name: 'malic, the acid of apples' },
+  { id: 'citric', name: 'citric' },
+  { id: 'tartaric', name: 'tartaric' },
+  { id: 'lemon', name: 'lemon juice' },
+];
+const CARBONATES = [
+  { id: 'potassium-bicarbonate', name: 'potassium bicarbonate' },
+  { id: 'potassium-carbonate', name: 'potassium carbonate' },
+  { id: 'calcium-carbonate', name: 'calcium carbonate (chalk)' },
+];
 const FIELDS = {
   what: 'sugar',
   sg: '',
@@ -50,7 +62,7 @@ const LASTING: readonly string[] = ['lactose', 'erythritol'];
 @Component({
   selector: 'trug-adjust-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, NumberField, QuantityField, CautionList, Working, SupplyTake],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, CautionList, Working, SupplyTake, SelectField],
   templateUrl: './adjust-page.html',
   styleUrl: './adjust-page.scss',
 })
@@ -66,6 +78,12 @@ export class AdjustPage {
   protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable');
   /** What stays sweet and keeps its gravity: told here, it is no sugar to any later sum. */
   protected readonly lasting = FERMENTABLES.filter((f) => LASTING.includes(f.id));
+  protected readonly sugarChoices = computed(() => [
+    ...this.sugars.map(({ id, name }) => ({ id, name: this.units.say(name) })),
+    ...this.lasting.map(({ id, name }) => ({ id, name: this.units.say(name), group: 'does not ferment' })),
+  ]);
+  protected readonly acids = ACIDS;
+  protected readonly carbonates = CARBONATES;
   protected readonly nutrients = NUTRIENTS;
   protected readonly what = computed((): AdditionId => ADDITIONS.find((a) => a.id === this.fields().what)?.id ?? 'sugar');
   protected readonly liquid = computed(() => this.view()?.state.liquid ?? null);

@@ -9,6 +9,8 @@ import { comparisonLines, countWords, sizeWords } from './book-words';
 import { SaidPipe } from '../../units/said.pipe';
 import { AppActions } from '../../state/app.actions';
 import { problemOf } from '../../state/trug-api';
+import { TextField } from '../../shared/field/text-field';
+import { FileField } from '../../shared/field/file-field';
 
 /** How many backups are shown before the rest is asked for. */
 const FIRST_SHOWN = 6;
@@ -25,7 +27,7 @@ const IN: Readonly<Record<string, string>> = {
 @Component({
   selector: 'trug-book-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, MatProgressBar],
+  imports: [SaidPipe, ReactiveFormsModule, MatProgressBar, TextField, FileField],
   templateUrl: './book-page.html',
   styleUrl: './book-page.scss',
 })
@@ -89,15 +91,10 @@ export class BookPage {
     });
   }
 
-  protected async bringIn(event: Event): Promise<void> {
-    const field = event.target;
-    const file = field instanceof HTMLInputElement ? field.files?.[0] : undefined;
-    if (!file) return;
+  protected async bringIn(file: File): Promise<void> {
     await this.doing('Reading the archive through…', async () => {
       this.comparison.set(await this.api.lookAt(file));
     });
-    // The same file may be chosen again after it was mended.
-    if (field instanceof HTMLInputElement) field.value = '';
   }
 
   protected async restore({ source, name }: BookComparison): Promise<void> {

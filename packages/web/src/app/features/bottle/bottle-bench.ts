@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { BOTTLE_KINDS, bottleById } from '@trug/core/base/reference/bottle-kinds';
@@ -27,6 +27,10 @@ import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../units/said.pipe';
 import { settingsFeature } from '../../state/settings.reducer';
 import { type Act, LogWriter } from '../../writing/log-writer';
+import { SelectField } from '../../shared/field/select-field';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
+import { TypedLine } from '../../shared/field/typed-line';
 
 /** Fizz a keg is given where nobody chose. @source usual draught level */
 const KEG_VOLUMES = 2.4;
@@ -38,7 +42,20 @@ const USUAL_LOSS_L = 0.4;
 @Component({
   selector: 'trug-bottle-bench',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, CautionList, Working, PressureColumn],
+  imports: [
+    SaidPipe,
+    ReactiveFormsModule,
+    RouterLink,
+    QuantityField,
+    CautionList,
+    Working,
+    PressureColumn,
+    SelectField,
+    MatCheckbox,
+    MatRadioButton,
+    MatRadioGroup,
+    TypedLine,
+  ],
   templateUrl: './bottle-bench.html',
   styleUrl: './bottle-bench.scss',
 })
@@ -54,7 +71,7 @@ export class BottleBench {
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
-  protected readonly caps = CAP_COLOURS;
+  protected readonly caps = CAP_COLOURS.map((colour) => ({ id: colour, name: colour }));
   protected readonly kinds = BOTTLE_KINDS;
   protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable' && f.co2GPerG > 0.3);
   protected readonly chanceText = chanceText;
@@ -122,6 +139,13 @@ export class BottleBench {
       testBottle: testBottle === 'yes',
     });
   });
+  protected readonly fizzes = computed(() =>
+    (this.plan()?.levels ?? []).map(({ name, volumes, holds }) => ({
+      id: String(volumes),
+      name: `${name}, ${volumes} vol${holds ? '' : ': too much for these'}`,
+    })),
+  );
+  protected readonly sugarChoices = computed(() => this.sugars.map(({ id, name }) => ({ id, name: this.units.say(name) })));
   protected readonly priming = computed(() => {
     const priming = this.plan()?.priming;
     return priming?.ok === true ? priming.value : null;

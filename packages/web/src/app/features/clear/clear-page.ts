@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { Need } from '@trug/core';
 import { clearingWays, type ClearingWay, type HazeCause } from '@trug/core/ferment/clear/clearing-ways';
@@ -13,6 +13,7 @@ import { Units } from '../../units/units';
 import { Working } from '../../shared/working/working';
 import { waitWords } from './wait-words';
 import { SaidPipe } from '../../units/said.pipe';
+import { SelectField } from '../../shared/field/select-field';
 import { LogWriter } from '../../writing/log-writer';
 
 const HAZES: readonly { readonly id: HazeCause; readonly name: string }[] = [
@@ -31,7 +32,7 @@ const USUAL_C = 15;
 @Component({
   selector: 'trug-clear-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, CautionList, SupplyTake, TimedSteps, Working],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, SupplyTake, TimedSteps, Working, SelectField],
   templateUrl: './clear-page.html',
   styleUrl: './clear-page.scss',
 })

@@ -1,6 +1,6 @@
 import type { VesselDto } from '@trug/contract/plain';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { VESSEL_KINDS, type VesselKindId } from '@trug/contract/plain';
@@ -22,6 +22,8 @@ import { countText } from '@trug/core/matter/quantity/count-text';
 import { appFeature } from '../../state/app.reducer';
 import { vesselsFeature } from '../../state/vessels.reducer';
 import { LogWriter } from '../../writing/log-writer';
+import { TextField } from '../../shared/field/text-field';
+import { SelectField } from '../../shared/field/select-field';
 
 const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working: false };
 
@@ -29,7 +31,7 @@ const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working:
 @Component({
   selector: 'trug-cupboard',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, CautionList, Vessel, InstrumentList, PlaceList, SupplyList],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, Vessel, InstrumentList, PlaceList, SupplyList, TextField, SelectField],
   templateUrl: './cupboard.html',
   styleUrl: './cupboard.scss',
 })

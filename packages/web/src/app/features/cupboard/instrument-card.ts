@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { API_PATHS, type InstrumentDto, type RunningStandIn } from '@trug/contract/plain';
@@ -13,6 +13,8 @@ import { checkedText, INSTRUMENTS, offsetText } from './instrument-words';
 import { SaidPipe } from '../../units/said.pipe';
 import { appFeature } from '../../state/app.reducer';
 import { LogWriter } from '../../writing/log-writer';
+import { controlOf, controlOver } from '../../shared/field/control-of';
+import { SelectField } from '../../shared/field/select-field';
 
 /** How fast a stand-in may play, and how often it measures. */
 const PACES = [
@@ -29,7 +31,7 @@ const ROOM_C = 20;
 @Component({
   selector: 'trug-instrument-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, TextField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, TextField, SelectField],
   templateUrl: './instrument-card.html',
   styleUrl: './instrument-card.scss',
 })
@@ -42,8 +44,15 @@ export class InstrumentCard {
   private readonly views = this.store.selectSignal(selectBatchViews);
   readonly card = input.required<InstrumentDto>();
   protected readonly paces = PACES;
-  protected readonly pace = signal<string>(PACES[1].id);
+  protected readonly pace = new FormControl<string>(PACES[1].id, { nonNullable: true });
   protected readonly shown = signal('');
+  protected readonly shownControl = controlOf(this.shown);
+  /** Where it is said to stand and not yet written down; null while nothing else is said. */
+  protected readonly asked = signal<string | null>(null);
+  protected readonly standsIn = controlOver<string>(
+    computed(() => this.asked() ?? this.card().batchId ?? ''),
+    (batchId) => this.asked.set(batchId === (this.card().batchId ?? '') ? null : batchId),
+  );
   protected readonly checking = signal(false);
   protected readonly forgetting = signal(false);
   protected readonly said = signal<string | null>(null);
@@ -64,7 +73,9 @@ export class InstrumentCard {
   });
   protected readonly address = computed(() => `POST ${location.origin}${API_PATHS.devices}/${this.card().id}/readings`);
   /** Batches it can stand in: those with something in a vessel. */
-  protected readonly batches = computed(() => this.views().filter((v) => v.state.liquid !== null && v.state.keg === null));
+  protected readonly batches = computed(() =>
+    this.views().flatMap(({ batch, state }) => (state.liquid !== null && state.keg === null ? [{ id: batch.id, name: batch.name }] : [])),
+  );
   protected readonly reached = computed(() => {
     const run = this.run();
     return run ? (run.trouble ?? `has played to ${this.units.day(run.reached)}`) : null;
@@ -87,12 +98,14 @@ export class InstrumentCard {
     this.shown.set('');
   }
 
-  protected async standIn(batchId: string): Promise<void> {
+  protected async standIn(): Promise<void> {
+    const batchId = this.asked();
     await this.save({ batchId: batchId === '' ? null : batchId });
+    this.asked.set(null);
   }
 
   protected async start(): Promise<void> {
-    this.refusal.set(await this.api.start(this.card().id, Number(this.pace()), EVERY_MINUTES));
+    this.refusal.set(await this.api.start(this.card().id, Number(this.pace.value), EVERY_MINUTES));
     await this.look();
   }
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import type { InstrumentDto, InstrumentKindId } from '@trug/contract/plain';
 import { createDraft } from '../../writing/draft';
@@ -12,6 +12,9 @@ import { INSTRUMENTS } from './instrument-words';
 import { SaidPipe } from '../../units/said.pipe';
 import { instrumentsFeature } from '../../state/resources.reducer';
 import { LogWriter } from '../../writing/log-writer';
+import { SelectField } from '../../shared/field/select-field';
+import { controlOver } from '../../shared/field/control-of';
+import { TickField } from '../../shared/field/tick-field';
 
 const EMPTY = { kind: 'hydrometer', name: '', calibrated: '', posts: '' };
 const USUAL_C = 20;
@@ -20,7 +23,7 @@ const USUAL_C = 20;
 @Component({
   selector: 'trug-instrument-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, InstrumentCard, QuantityField, TextField],
+  imports: [SaidPipe, ReactiveFormsModule, InstrumentCard, QuantityField, TextField, SelectField, TickField],
   templateUrl: './instrument-list.html',
   styleUrl: './instrument-list.scss',
 })
@@ -30,6 +33,10 @@ export class InstrumentList {
   protected readonly instruments = inject(Store).selectSignal(instrumentsFeature.selectAll);
   protected readonly kinds = INSTRUMENTS;
   protected readonly draft = createDraft('instrument', EMPTY);
+  protected readonly posts = controlOver(
+    computed(() => this.draft.fields().posts === 'yes'),
+    (posts) => this.draft.set('posts', posts ? 'yes' : ''),
+  );
   protected readonly refusal = signal<string | null>(null);
   protected readonly kind = computed(() => INSTRUMENTS.find((k) => k.id === this.draft.fields().kind) ?? INSTRUMENTS[0]);
   protected readonly usual = this.units.temperature(USUAL_C);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import type { PlaceDto } from '@trug/contract/plain';
 import { USUAL_PLACES } from '@trug/core/ferment/forecast/place-curve';
@@ -10,6 +10,7 @@ import { PlaceYear } from './place-year';
 import { SaidPipe } from '../../units/said.pipe';
 import { placesFeature } from '../../state/resources.reducer';
 import { LogWriter } from '../../writing/log-writer';
+import { SelectField } from '../../shared/field/select-field';
 
 const EMPTY = { name: '', like: 'shed' };
 
@@ -17,7 +18,7 @@ const EMPTY = { name: '', like: 'shed' };
 @Component({
   selector: 'trug-place-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, PlaceYear, TextField],
+  imports: [SaidPipe, ReactiveFormsModule, PlaceYear, TextField, SelectField],
   templateUrl: './place-list.html',
   styleUrl: './instrument-list.scss',
 })

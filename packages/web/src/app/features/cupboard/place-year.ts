@@ -4,6 +4,7 @@ import { readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../units/units';
 import { SaidPipe } from '../../units/said.pipe';
 import { LogWriter } from '../../writing/log-writer';
+import { TypedLine } from '../../shared/field/typed-line';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 /** Temperatures are drawn between these, °C. */
@@ -14,22 +15,16 @@ const WARMEST_C = 30;
 @Component({
   selector: 'trug-place-year',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe],
+  imports: [SaidPipe, TypedLine],
   template: `
     <b>{{ place().name }}</b>
     <div class="year">
       @for (m of months(); track m.name; let i = $index) {
-        <label>
+        <div class="month">
           <span class="bar" [style.height.%]="m.height" [style.--warm]="m.height + '%'"></span>
-          <input
-            [attr.name]="'month-' + i"
-            [attr.aria-label]="m.name + ' in ' + place().name"
-            [value]="m.text"
-            (input)="set(i, $any($event.target).value)"
-            inputmode="decimal"
-          />
+          <trug-line [name]="'month-' + i" [spoken]="m.name + ' in ' + place().name" [text]="m.text" (typed)="set(i, $event)" inputmode="decimal" />
           <span>{{ m.name }}</span>
-        </label>
+        </div>
       }
     </div>
     @if (changed()) {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import { SUPPLY_CATALOGUE, type SupplyOffer } from '@trug/core/book/cupboard/supply-catalogue';
 import { calendarDays, dayText } from '@trug/core/matter/quantity/days';
@@ -15,6 +15,8 @@ import { selectSuppliesLeft } from '../../state/supplies.selectors';
 import { SaidPipe } from '../../units/said.pipe';
 import { appFeature } from '../../state/app.reducer';
 import { LogWriter } from '../../writing/log-writer';
+import { DateField, NO_DAY } from '../../shared/field/date-field';
+import { SelectField } from '../../shared/field/select-field';
 
 const EMPTY = { what: 'yeast:crisp-cider', amount: '', packetG: '', until: '' };
 /** g in a packet of dry yeast when nothing else is said. @source usual home packets */
@@ -27,13 +29,13 @@ const GROUPS = [
   { name: 'Acid, chalk and tannin', kinds: ['acid', 'carbonate', 'tannin'] },
   { name: 'For clearing', kinds: ['enzyme', 'bentonite', 'finings'] },
   { name: 'Sugars', kinds: ['sugar'] },
-].map(({ name, kinds }) => ({ name, offers: SUPPLY_CATALOGUE.filter((o) => kinds.includes(o.kind)).map((o) => ({ key: keyOf(o), name: o.name })) }));
+];
 
 /** The packets and jars of the cupboard: what is left of each, and a way to put more in. */
 @Component({
   selector: 'trug-supply-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, TextField],
+  imports: [SaidPipe, ReactiveFormsModule, TextField, DateField, SelectField],
   templateUrl: './supply-list.html',
   styleUrl: './supply-list.scss',
 })
@@ -43,7 +45,11 @@ export class SupplyList {
   private readonly units = inject(Units);
   private readonly stored = this.store.selectSignal(selectSuppliesLeft);
   private readonly now = this.store.selectSignal(appFeature.selectNow);
-  protected readonly groups = GROUPS;
+  protected readonly offers = computed(() =>
+    GROUPS.flatMap(({ name: group, kinds }) =>
+      SUPPLY_CATALOGUE.filter((o) => kinds.includes(o.kind)).map((o) => ({ id: keyOf(o), name: this.units.say(o.name), group })),
+    ),
+  );
   protected readonly draft = createDraft('supply', EMPTY);
   protected readonly refusal = signal<string | null>(null);
   protected readonly offer = computed(() => SUPPLY_CATALOGUE.find((o) => keyOf(o) === this.draft.fields().what));
@@ -72,6 +78,10 @@ export class SupplyList {
     const { amount: amountText, packetG: packetText, until } = typed;
     if (!offer) return;
     const amount = this.amountOf(offer, amountText);
+    if (until === NO_DAY) {
+      this.refusal.set('Write the day it is good until, or leave it empty.');
+      return;
+    }
     const packet = offer.unit === 'packet' ? readNumber(packetText, 'packetG') : null;
     if (typeof amount === 'string' || packet?.ok === false) {
       this.refusal.set(typeof amount === 'string' ? amount : packet?.ok === false ? packet.error.message : null);

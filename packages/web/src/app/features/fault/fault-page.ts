@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { answersFromBatch, factsOfBatch } from '@trug/core/book/faults/facts-of-batch';
@@ -15,6 +15,8 @@ import { noteOf } from './fault-note';
 import { SaidPipe } from '../../units/said.pipe';
 import { appFeature } from '../../state/app.reducer';
 import { vesselsFeature } from '../../state/vessels.reducer';
+import { SelectField } from '../../shared/field/select-field';
+import { Units } from '../../units/units';
 import { LogWriter } from '../../writing/log-writer';
 
 const NOTHING_SAID: Record<FaultQuestionId, string> = { smell: '', surface: '', look: '', pour: '', fizz: '', gravity: '', hazeTest: '' };
@@ -25,12 +27,13 @@ const UNKNOWN = 'unknown';
 @Component({
   selector: 'trug-fault-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, CautionList, Working],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, Working, SelectField],
   templateUrl: './fault-page.html',
   styleUrl: './fault-page.scss',
 })
 export class FaultPage {
   private readonly writer = inject(LogWriter);
+  private readonly units = inject(Units);
   private readonly store = inject(Store);
   private readonly now = this.store.selectSignal(appFeature.selectNow);
   private readonly vessels = this.store.selectSignal(vesselsFeature.selectVesselById);
@@ -58,7 +61,8 @@ export class FaultPage {
   protected readonly questions = computed(() =>
     FAULT_QUESTIONS.map((question) => ({
       ...question,
-      answer: this.answers()[question.id] ?? UNKNOWN,
+      usual: this.known()[question.id] ?? UNKNOWN,
+      options: [{ id: UNKNOWN, name: 'did not look' }, ...question.answers.map(({ id, text }) => ({ id, name: this.units.say(text) }))],
       from: this.draft.fields()[question.id] === '' ? (this.signs().find((s) => s.question === question.id)?.from ?? null) : null,
     })),
   );

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { HttpClient } from '@angular/common/http';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -20,6 +20,11 @@ import { instrumentsFeature } from '../../state/resources.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
 import { problemOf } from '../../state/trug-api';
 import { LogWriter } from '../../writing/log-writer';
+import { ChoiceField } from '../../shared/field/choice-field';
+import { controlOver } from '../../shared/field/control-of';
+import { FileField } from '../../shared/field/file-field';
+import { SelectField } from '../../shared/field/select-field';
+import { TextField } from '../../shared/field/text-field';
 
 /** Rows shown of what was understood, and of what was refused. */
 const SHOWN_ROWS = 8;
@@ -33,7 +38,7 @@ const MOST_FOR_LOG = 200;
 @Component({
   selector: 'trug-import-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, ChoiceField, FileField, SelectField, TextField],
   templateUrl: './import-page.html',
   styleUrl: './import-page.scss',
 })
@@ -79,28 +84,42 @@ export class ImportPage {
   protected readonly asksReadWith = computed(() => this.draft.fields().into === 'log' && this.forLog().some((r) => r.sg !== null && r.tempC !== null));
   protected readonly forLog = computed(() => this.table().readings.filter((r) => r.sg !== null || r.ph !== null));
 
+  /** What each column holds, as guessed or as set by hand. */
+  protected readonly roleControls = computed(() =>
+    this.guess().roles.map((role, column) => {
+      const control = new FormControl<string>(role, { nonNullable: true });
+      control.valueChanges.subscribe((set) => this.setRole(column, COLUMN_ROLES.find((r) => r === set) ?? 'ignore'));
+      return control;
+    }),
+  );
+  protected readonly order = controlOver<string>(
+    computed(() => this.guess().dateOrder),
+    (order) => this.setOrder(order === 'month-first' ? 'month-first' : 'day-first'),
+  );
+  protected readonly intos = computed(() => [
+    { id: 'log', name: `my own readings, in the log (${this.forLog().length})` },
+    ...this.devices().map(({ id, name }) => ({ id, name: `what ${name} sent (${this.table().readings.length})` })),
+  ]);
+
   constructor() {
     if (this.draft.fields().text !== '') void this.parse(this.draft.fields().text);
+    this.draft.form.controls.text.valueChanges.subscribe((text) => {
+      this.chosen.set({});
+      this.refusal.set(null);
+      void this.parse(text);
+    });
   }
 
-  protected async pasted(text: string): Promise<void> {
-    this.draft.set('text', text);
-    this.chosen.set({});
-    this.refusal.set(null);
-    await this.parse(text);
+  protected async picked(file: File): Promise<void> {
+    this.draft.form.controls.text.setValue(await file.text());
   }
 
-  protected async picked(event: Event): Promise<void> {
-    const file = (event.target as HTMLInputElement).files?.[0];
-    if (file) await this.pasted(await file.text());
-  }
-
-  protected setRole(column: number, role: ColumnRole): void {
+  private setRole(column: number, role: ColumnRole): void {
     const roles = this.guess().roles.map((was, i) => (i === column ? role : was === role && role !== 'ignore' ? 'ignore' : was));
     this.chosen.update((now) => ({ ...now, roles }));
   }
 
-  protected setOrder(order: TableGuess['dateOrder']): void {
+  private setOrder(order: TableGuess['dateOrder']): void {
     this.chosen.update((now) => ({ ...now, dateOrder: order, dateOrderSure: true }));
   }
 

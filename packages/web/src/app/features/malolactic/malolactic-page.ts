@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { attempt } from '@trug/core/base/errors/attempt';
 import { malolacticOutlook, turnedFromTa } from '@trug/core/ferment/clear/malolactic-outlook';
@@ -12,12 +12,13 @@ import { TextField } from '../../shared/field/text-field';
 import { Working } from '../../shared/working/working';
 import { SaidPipe } from '../../units/said.pipe';
 import { LogWriter } from '../../writing/log-writer';
+import { ChoiceField } from '../../shared/field/choice-field';
 
 /** The malolactic change: what it would do, how far it is, and whether it is wanted. */
 @Component({
   selector: 'trug-malolactic-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, CautionList, TextField, Working],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, TextField, Working, ChoiceField],
   templateUrl: './malolactic-page.html',
   styleUrl: './malolactic-page.scss',
 })

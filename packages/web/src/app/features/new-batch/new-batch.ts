@@ -1,7 +1,7 @@
 import { Router } from '@angular/router';
 import { Outbox } from '../../writing/outbox';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import { TAPES, VESSEL_KINDS, type VesselDto } from '@trug/contract/plain';
 import type { Fruit, SulfiteForm } from '@trug/core';
@@ -29,6 +29,9 @@ import { batchesFeature } from '../../state/batches.reducer';
 import { instrumentsFeature } from '../../state/resources.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
 import { type Act, LogWriter } from '../../writing/log-writer';
+import { TextField } from '../../shared/field/text-field';
+import { SelectField } from '../../shared/field/select-field';
+import { ChoiceField } from '../../shared/field/choice-field';
 
 const NEW_BATCH = {
   name: '',
@@ -53,6 +56,11 @@ const NEW_BATCH = {
 /** The path's stops that a plan names with a day. */
 const DATED: Readonly<Record<string, string>> = { pitch: 'Yeast goes in', rack: 'Rack it', bottle: 'Bottle it', drink: 'First glass' };
 
+const CLEAN_STARTS = [
+  { id: 'none', name: 'Straight to yeast', note: 'Heat-treated cartons are clean already. The yeast goes in now.' },
+  { id: 'sulfite', name: 'Sulfite first, then wait a day', note: 'Dosed by pH: the same dose is ten times weaker at pH 3.8 than at 2.8.' },
+];
+
 /** Less sugar than this is none: no kitchen scale tells it. */
 const LEAST_SUGAR_G = 0.5;
 
@@ -60,7 +68,7 @@ const LEAST_SUGAR_G = 0.5;
 @Component({
   selector: 'trug-new-batch',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, NumberField, QuantityField, CautionList, Working, Vessel],
+  imports: [SaidPipe, ReactiveFormsModule, NumberField, QuantityField, CautionList, Working, Vessel, TextField, SelectField, ChoiceField],
   templateUrl: './new-batch.html',
   styleUrl: './new-batch.scss',
 })
@@ -81,7 +89,7 @@ export class NewBatch {
   protected readonly yeasts = YEAST_KINDS;
   protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable');
   protected readonly methods = METHODS;
-  protected readonly kinds = VESSEL_KINDS;
+  protected readonly cleanStarts = CLEAN_STARTS;
   protected readonly preserved = caution('sorbate-benzoate');
   protected readonly refusal = signal<string | null>(null);
   protected readonly yeast = computed(() => yeastById(this.fields().yeast));
@@ -92,6 +100,18 @@ export class NewBatch {
     const largest = still.reduce((most, k) => (k.capacityL > most.capacityL ? k : most), VESSEL_KINDS[0]);
     const fits = smallestWithFoamRoom(volumeL, still) ?? largest;
     return VESSEL_KINDS.find((k) => k.id === this.fields().newKind) ?? fits;
+  });
+  protected readonly freeChoices = computed(() =>
+    this.free().map(({ id, name, capacityL, clean }) => ({
+      id,
+      name: `${name}, holds ${this.units.volume(capacityL)}${clean ? '' : ', to be cleaned first'}`,
+    })),
+  );
+  protected readonly kindChoices = computed(() => VESSEL_KINDS.map(({ id, name, capacityL }) => ({ id, name: `${name}, ${this.units.volume(capacityL)}` })));
+  protected readonly sugarChoices = computed(() => this.sugars.map(({ id, name }) => ({ id, name: this.units.say(name) })));
+  protected readonly yeastHint = computed(() => {
+    const { tempC, toleranceAbv } = this.yeast();
+    return `Likes ${this.units.temperature(tempC[1])} to ${this.units.temperature(tempC[2])}, stands ${toleranceAbv[0]}–${toleranceAbv[1]} %.`;
   });
   protected readonly tempC = computed(() => this.read(this.fields().temp, 'temperature') ?? this.yeast().tempC[1] + 2);
   protected readonly vessel = computed(() => this.free().find((v) => v.id === this.fields().vessel) ?? null);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft } from '../../writing/draft';
@@ -11,45 +11,29 @@ import { caution } from '@trug/core/base/cautions/catalogue';
 import { Store } from '@ngrx/store';
 import { SaidPipe } from '../../units/said.pipe';
 import { placesFeature } from '../../state/resources.reducer';
+import { TextField } from '../../shared/field/text-field';
 import { LogWriter } from '../../writing/log-writer';
 
 /** Where it stands now, and how warm it is there. */
 @Component({
   selector: 'trug-move-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, CautionList],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, TextField],
   template: `
     @if (view(); as v) {
-      <form class="page" (ngSubmit)="file()">
+      <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
         <div class="page-head">
           <h1>Move it</h1>
           <span class="quiet">{{ v.batch.name }} · {{ v.verdict?.value?.next?.text | said }}</span>
         </div>
         <div class="sheet">
-          <div class="field">
-            <label for="place">Where to</label>
-            <input
-              id="place"
-              name="place"
-              list="places"
-              autocomplete="off"
-              placeholder="the kitchen corner"
-              [ngModel]="fields().place"
-              (ngModelChange)="to($event)"
-            />
-            <datalist id="places">
-              @for (p of places(); track p.id) {
-                <option [value]="p.name"></option>
-              }
-            </datalist>
-          </div>
+          <trug-text label="Where to" name="place" formControlName="place" placeholder="the kitchen corner" [offers]="placeNames()" />
           <trug-quantity
             label="How warm is it there"
             name="temp"
             dimension="temperature"
             [placeholder]="units.example('temperature', 17)"
-            [text]="fields().temp"
-            (textChange)="draft.set('temp', $event)"
+            formControlName="temp"
           />
           <trug-cautions [cautions]="cautions" />
           @if (refusal(); as why) {
@@ -67,7 +51,7 @@ import { LogWriter } from '../../writing/log-writer';
 export class MovePage {
   private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
-  protected readonly places = inject(Store).selectSignal(placesFeature.selectAll);
+  private readonly places = inject(Store).selectSignal(placesFeature.selectAll);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   protected readonly draft = createBatchDraft('move', { place: '', temp: '' });
@@ -75,9 +59,14 @@ export class MovePage {
   protected readonly refusal = signal<string | null>(null);
   protected readonly cautions = [caution('lift-glass')];
 
+  protected readonly placeNames = computed(() => this.places().map((p) => p.name));
+
+  constructor() {
+    this.draft.form.controls.place.valueChanges.subscribe((place) => this.knownAt(place));
+  }
+
   /** A place with a usual year says how warm it should be there now. */
-  protected to(place: string): void {
-    this.draft.set('place', place);
+  private knownAt(place: string): void {
     const known = this.places().find((p) => p.name === place);
     if (known) this.draft.set('temp', this.units.temperature(Math.round(placeTempAt(known.monthlyC, this.writer.now()))));
   }

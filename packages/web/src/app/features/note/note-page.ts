@@ -1,35 +1,36 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft } from '../../writing/draft';
 import { SaidPipe } from '../../units/said.pipe';
 import { type Act, LogWriter } from '../../writing/log-writer';
+import { TextField } from '../../shared/field/text-field';
+import { SelectField } from '../../shared/field/select-field';
 
 /** A note or a tasting, in the maker's own words. */
 @Component({
   selector: 'trug-note-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, TextField, SelectField],
   template: `
     @if (view(); as v) {
-      <form class="page" (ngSubmit)="file()">
+      <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
         <div class="page-head">
           <h1>Write a note</h1>
           <span class="quiet">{{ v.batch.name }}</span>
         </div>
         <div class="sheet">
-          <div class="field">
-            <label for="text">What you saw, smelt, tasted or did</label>
-            <textarea id="text" name="text" rows="5" [ngModel]="fields().text" (ngModelChange)="draft.set('text', $event)"></textarea>
-          </div>
-          <div class="field">
-            <label for="kind">It is</label>
-            <select id="kind" name="kind" [ngModel]="fields().kind" (ngModelChange)="draft.set('kind', $event)">
-              <option value="note">a note</option>
-              <option value="tasted">a tasting</option>
-            </select>
-          </div>
+          <trug-text label="What you saw, smelt, tasted or did" name="text" formControlName="text" [rows]="3" />
+          <trug-select
+            label="It is"
+            name="kind"
+            formControlName="kind"
+            [options]="[
+              { id: 'note', name: 'a note' },
+              { id: 'tasted', name: 'a tasting' },
+            ]"
+          />
           @if (refusal(); as why) {
             <p class="field-error" role="alert">{{ why | said }}</p>
           }

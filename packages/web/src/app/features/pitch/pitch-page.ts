@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { Need, TimedPlan } from '@trug/core';
 import { yeastById } from '@trug/core/base/reference/yeast-kinds';
@@ -23,6 +23,8 @@ import { Working } from '../../shared/working/working';
 import { SaidPipe } from '../../units/said.pipe';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import { LogWriter } from '../../writing/log-writer';
+import { SelectField } from '../../shared/field/select-field';
+import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
 
 const AIMS: readonly { readonly id: YeastAim; readonly name: string }[] = [
   { id: 'clean', name: 'clean and dry' },
@@ -54,7 +56,20 @@ const TEASPOON_G = kitchenWeights('yeast', null).gramsPerTeaspoon ?? 3;
 @Component({
   selector: 'trug-pitch-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, CautionList, Working, Icon, SupplyTake, TimedSteps],
+  imports: [
+    SaidPipe,
+    ReactiveFormsModule,
+    RouterLink,
+    QuantityField,
+    CautionList,
+    Working,
+    Icon,
+    SupplyTake,
+    TimedSteps,
+    SelectField,
+    MatRadioButton,
+    MatRadioGroup,
+  ],
   templateUrl: './pitch-page.html',
   styleUrl: './pitch-page.scss',
 })
@@ -95,6 +110,7 @@ export class PitchPage {
   });
   /** The kind that was chosen, or the one that fits best until one is. */
   protected readonly yeastId = computed(() => this.fields().yeastId || (this.ranked()?.value[0]?.yeastId ?? USUAL_YEAST));
+  protected readonly others = computed(() => YEAST_KINDS.filter((k) => k.id !== this.yeastId()));
   protected readonly yeast = computed(() => yeastById(this.yeastId()));
   protected readonly choices = computed(() => {
     const ranked = this.ranked()?.value ?? [];

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { VesselFill } from '@trug/core';
@@ -24,6 +24,7 @@ import { partOf, takenFrom } from '../juice/bench/pour-acts';
 import { SaidPipe } from '../../units/said.pipe';
 import { vesselsFeature } from '../../state/vessels.reducer';
 import { type Act, LogWriter } from '../../writing/log-writer';
+import { MatCheckbox } from '@angular/material/checkbox';
 
 /** What stays behind with the lees unless the maker says otherwise, as a share. @source our estimate: 2–3 % */
 const USUAL_LOSS_FRACTION = 0.025;
@@ -36,7 +37,7 @@ const LEAST_OVER_L = 0.1;
 @Component({
   selector: 'trug-rack-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, CautionList, Working, Vessel],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, Working, Vessel, MatCheckbox],
   templateUrl: './rack-page.html',
   styleUrl: './rack-page.scss',
 })

@@ -1,11 +1,10 @@
 import { strengthText } from '../../units/strength-text';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { EntryPayloads, Liquid, ReadingInstrument, ReadingQuestion } from '@trug/core';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
-import { dateAfter, dayText } from '@trug/core/matter/quantity/days';
 import { momentIn } from '@trug/core/matter/quantity/zone';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft, type Draft } from '../../writing/draft';
@@ -19,12 +18,17 @@ import { countText } from '@trug/core/matter/quantity/count-text';
 import { instrumentsFeature } from '../../state/resources.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
 import { LogWriter } from '../../writing/log-writer';
+import { TextField } from '../../shared/field/text-field';
+import { SelectField } from '../../shared/field/select-field';
+import { ChoiceField } from '../../shared/field/choice-field';
+import { DayField } from '../../shared/field/day-field';
+import { TypedLine } from '../../shared/field/typed-line';
 
 /** Write down a reading, or correct one: any units, corrected as it is typed, questioned when odd, never lost. */
 @Component({
   selector: 'trug-reading-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, NumberField, QuantityField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, TextField, SelectField, ChoiceField, DayField, TypedLine],
   templateUrl: './reading-page.html',
   styleUrl: './reading-page.scss',
 })
@@ -72,17 +76,6 @@ export class ReadingPage {
     });
   });
   protected readonly open = computed(() => this.preview()?.questions.filter((q) => !this.insisted().includes(q.id)) ?? []);
-  /** The last days by name; anything older is picked from a calendar. */
-  protected readonly days = computed(() =>
-    [1, 2, 3, 4, 5, 6].map((ago) => {
-      const day = dateAfter(this.units.dateOf(this.writer.now()), -ago);
-      return { day, name: ago === 1 ? 'yesterday' : dayText(day, true) };
-    }),
-  );
-  protected readonly dayChoice = computed(() => {
-    const { day } = this.fields();
-    return day === '' || this.days().some((d) => d.day === day) ? day : 'other';
-  });
   protected readonly fell = computed(() => {
     const sg = this.preview()?.sg;
     const last = this.view()
@@ -94,6 +87,10 @@ export class ReadingPage {
   });
 
   constructor() {
+    this.draft.form.valueChanges.subscribe(() => {
+      this.insisted.set([]);
+      this.refusal.set(null);
+    });
     // The correction starts from what the entry says now, once the entry is known.
     effect(() => {
       const view = this.view();
@@ -106,18 +103,8 @@ export class ReadingPage {
     return strengthText(this.units, drink, this.view()?.state.must ?? null);
   }
 
-  protected set(field: keyof ReadingFields, value: string): void {
-    this.draft.set(field, value);
-    this.insisted.set([]);
-    this.refusal.set(null);
-  }
-
-  protected setDay(choice: string): void {
-    this.set('day', choice === 'other' ? dateAfter(this.units.dateOf(this.writer.now()), -7) : choice);
-  }
-
   protected meant(question: ReadingQuestion): void {
-    if (question.suggestionSg !== null) this.set('gravity', question.suggestionSg.toFixed(3));
+    if (question.suggestionSg !== null) this.draft.form.controls.gravity.setValue(question.suggestionSg.toFixed(3));
   }
 
   protected insist(question: ReadingQuestion): void {

@@ -1,6 +1,6 @@
 import { LogWriter } from '../../writing/log-writer';
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { VersionedSettings } from '@trug/contract/plain';
@@ -12,23 +12,27 @@ import { SaidPipe } from '../../units/said.pipe';
 import { browserZone } from '../../browser/browser-zone';
 import { appFeature } from '../../state/app.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
+import { controlOf, controlOver } from '../../shared/field/control-of';
+import type { Choice } from '../../shared/field/select-field';
+import { TextField } from '../../shared/field/text-field';
+import { ToggleField } from '../../shared/field/toggle-field';
 
-interface Choice {
+interface Setting {
   readonly field: 'volume' | 'mass' | 'temperature' | 'gravity' | 'pressure' | 'strengthSchool' | 'theme';
   readonly label: string;
   readonly why: string;
-  readonly options: readonly (readonly [value: string, name: string])[];
+  readonly options: readonly Choice[];
 }
 
-const CHOICES: readonly Choice[] = [
+const CHOICES: readonly Setting[] = [
   {
     field: 'volume',
     label: 'Volume',
     why: 'Any field still takes any unit.',
     options: [
-      ['L', 'litres'],
-      ['us-gal', 'US gallons'],
-      ['imp-gal', 'imperial gallons'],
+      { id: 'L', name: 'litres' },
+      { id: 'us-gal', name: 'US gallons' },
+      { id: 'imp-gal', name: 'imperial gallons' },
     ],
   },
   {
@@ -36,8 +40,8 @@ const CHOICES: readonly Choice[] = [
     label: 'Weight',
     why: '',
     options: [
-      ['metric', 'grams and kilos'],
-      ['imperial', 'ounces and pounds'],
+      { id: 'metric', name: 'grams and kilos' },
+      { id: 'imperial', name: 'ounces and pounds' },
     ],
   },
   {
@@ -45,8 +49,8 @@ const CHOICES: readonly Choice[] = [
     label: 'Temperature',
     why: '',
     options: [
-      ['degC', '°C'],
-      ['degF', '°F'],
+      { id: 'degC', name: '°C' },
+      { id: 'degF', name: '°F' },
     ],
   },
   {
@@ -54,9 +58,9 @@ const CHOICES: readonly Choice[] = [
     label: 'Gravity',
     why: 'Below 1.000 it is always SG, the only scale that can say so.',
     options: [
-      ['SG', 'SG, 1.048'],
-      ['Bx', '°Brix'],
-      ['g/L', 'g/L of solids'],
+      { id: 'SG', name: 'SG, 1.048' },
+      { id: 'Bx', name: '°Brix' },
+      { id: 'g/L', name: 'g/L of solids' },
     ],
   },
   {
@@ -64,8 +68,8 @@ const CHOICES: readonly Choice[] = [
     label: 'Pressure',
     why: '',
     options: [
-      ['bar', 'bar'],
-      ['psi', 'psi'],
+      { id: 'bar', name: 'bar' },
+      { id: 'psi', name: 'psi' },
     ],
   },
   {
@@ -73,10 +77,10 @@ const CHOICES: readonly Choice[] = [
     label: 'Strength by',
     why: 'Mass balance gives about 131 at cider strength and 135 at wine strength, so the fixed factors are right where they speak.',
     options: [
-      ['mass-balance', 'mass balance'],
-      ['x131.25', '× 131.25'],
-      ['x135', '× 135'],
-      ['duty-table', 'sliding table'],
+      { id: 'mass-balance', name: 'mass balance' },
+      { id: 'x131.25', name: '× 131.25' },
+      { id: 'x135', name: '× 135' },
+      { id: 'duty-table', name: 'sliding table' },
     ],
   },
   {
@@ -84,9 +88,9 @@ const CHOICES: readonly Choice[] = [
     label: 'Light',
     why: '',
     options: [
-      ['system', 'as the machine'],
-      ['daylight', 'daylight'],
-      ['lamplight', 'lamplight'],
+      { id: 'system', name: 'as the machine' },
+      { id: 'daylight', name: 'daylight' },
+      { id: 'lamplight', name: 'lamplight' },
     ],
   },
 ];
@@ -95,22 +99,14 @@ const CHOICES: readonly Choice[] = [
 @Component({
   selector: 'trug-settings-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, ZoneField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, ZoneField, TextField, ToggleField],
   template: `
     <section class="page">
       <div class="page-head"><h1>Settings</h1></div>
       <p class="book"><a class="link" routerLink="/settings/book">Where it is kept: backups, going back, out and in</a></p>
       <div class="grid">
         @for (choice of choices; track choice.field) {
-          <div class="field">
-            <label [for]="choice.field">{{ choice.label }}</label>
-            <select [id]="choice.field" [name]="choice.field" [ngModel]="settings()[choice.field]" (ngModelChange)="change(choice.field, $event)">
-              @for (option of choice.options; track option[0]) {
-                <option [value]="option[0]">{{ option[1] }}</option>
-              }
-            </select>
-            <span class="hint">{{ choice.why }}</span>
-          </div>
+          <trug-toggle [label]="choice.label" [attr.name]="choice.field" [formControl]="choice.control" [options]="choice.options" [hint]="choice.why" />
         }
         <trug-zone-field
           [zone]="settings().timeZoneChosen ? settings().timeZone : ''"
@@ -123,26 +119,21 @@ const CHOICES: readonly Choice[] = [
           dimension="temperature"
           [placeholder]="units.temperature(settings().calibratedAtC)"
           hint="It stands on the stem or its box, often 20 °C or 60 °F."
-          [(text)]="calibrated"
+          [formControl]="calibratedControl"
         />
-        <div class="field">
-          <label for="offset">In plain water it reads</label>
-          <input
-            id="offset"
-            name="offset"
-            inputmode="decimal"
-            [placeholder]="(1 - settings().offsetSg).toFixed(3)"
-            [ngModel]="water()"
-            (ngModelChange)="water.set($event)"
-          />
-          <span class="hint">At the temperature it is marked for. Trug adds the difference to each reading.</span>
-        </div>
+        <trug-text
+          label="In plain water it reads"
+          name="offset"
+          [placeholder]="(1 - settings().offsetSg).toFixed(3)"
+          hint="At the temperature it is marked for. Trug adds the difference to each reading."
+          [formControl]="waterControl"
+        />
         <trug-quantity
           label="Hottest day your bottles see"
           name="hottest"
           dimension="temperature"
           [placeholder]="units.temperature(settings().hottestC)"
-          [(text)]="hottest"
+          [formControl]="hottestControl"
         />
       </div>
       @if (refusal(); as why) {
@@ -169,15 +160,20 @@ export class SettingsPage {
   protected readonly units = inject(Units);
   protected readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
   protected readonly now = this.store.selectSignal(appFeature.selectNow);
-  protected readonly choices = CHOICES;
+  protected readonly choices = CHOICES.map((choice) => ({
+    ...choice,
+    control: controlOver<string>(
+      computed(() => this.settings()[choice.field]),
+      (value) => this.save({ [choice.field]: value }),
+    ),
+  }));
   protected readonly calibrated = signal('');
   protected readonly water = signal('');
   protected readonly hottest = signal('');
+  protected readonly calibratedControl = controlOf(this.calibrated);
+  protected readonly waterControl = controlOf(this.water);
+  protected readonly hottestControl = controlOf(this.hottest);
   protected readonly refusal = signal<string | null>(null);
-
-  protected change(field: Choice['field'], value: string): void {
-    this.save({ [field]: value });
-  }
 
   protected changeZone(zone: string): void {
     this.save({ timeZone: zone === '' ? browserZone() : zone, timeZoneChosen: zone !== '' });

@@ -1,7 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, effect, input, output, signal } from '@angular/core';
-import { FormControl, ReactiveFormsModule } from '@angular/forms';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { MatAutocomplete, MatAutocompleteTrigger, MatOption } from '@angular/material/autocomplete';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
+import { TypedLine } from '../../shared/field/typed-line';
 import { browserZone } from '../../browser/browser-zone';
 
 /** What stands for “whatever this browser says”. */
@@ -12,31 +10,20 @@ const MOST_OFFERED = 30;
 @Component({
   selector: 'trug-zone-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, MatAutocomplete, MatAutocompleteTrigger, MatOption],
+  imports: [TypedLine],
   template: `
-    <div class="field">
-      <label for="timeZone">Time zone</label>
-      <input
-        id="timeZone"
-        name="timeZone"
-        autocomplete="off"
-        [formControl]="control"
-        [placeholder]="own"
-        [matAutocomplete]="zones"
-        [attr.aria-invalid]="unknown()"
-        aria-describedby="timeZone-says"
-        (blur)="settle()"
-      />
-      <mat-autocomplete #zones="matAutocomplete" (optionSelected)="choose($event.option.value)">
-        <mat-option [value]="asBrowser">as this browser: {{ own }}</mat-option>
-        @for (zone of offered(); track zone) {
-          <mat-option [value]="zone">{{ zone }}</mat-option>
-        }
-      </mat-autocomplete>
-      <span id="timeZone-says" [class]="unknown() ? 'field-error' : 'hint'">{{
-        unknown() ? 'Trug knows no zone of that name. Begin with a continent or a city, such as Lisbon.' : hint()
-      }}</span>
-    </div>
+    <trug-line
+      label="Time zone"
+      name="timeZone"
+      [text]="text()"
+      [placeholder]="own"
+      [offers]="offers()"
+      [say]="unknown() ? 'Trug knows no zone of that name. Begin with a continent or a city, such as Lisbon.' : hint()"
+      [isWrong]="unknown()"
+      (typed)="text.set($event)"
+      (picked)="choose($event === asBrowser ? '' : $event)"
+      (left)="settle()"
+    />
   `,
 })
 export class ZoneField {
@@ -45,29 +32,26 @@ export class ZoneField {
   readonly hint = input('');
   readonly chosen = output<string>();
   protected readonly own = browserZone();
-  protected readonly asBrowser = AS_BROWSER;
-  protected readonly control = new FormControl('', { nonNullable: true });
-  private readonly typed = toSignal(this.control.valueChanges, { initialValue: '' });
+  protected readonly asBrowser = `as this browser: ${this.own}`;
+  /** As typed; what is chosen elsewhere comes in its place. */
+  protected readonly text = linkedSignal(() => this.zone());
   private readonly all = Intl.supportedValuesOf('timeZone');
-  protected readonly offered = computed(() => {
-    const words = this.typed().toLowerCase().replaceAll(' ', '_');
+  private readonly offered = computed(() => {
+    const words = this.text().toLowerCase().replaceAll(' ', '_');
     return this.all.filter((zone) => zone.toLowerCase().includes(words)).slice(0, MOST_OFFERED);
   });
+  protected readonly offers = computed(() => [this.asBrowser, ...this.offered()]);
   protected readonly unknown = signal(false);
-
-  constructor() {
-    effect(() => this.control.setValue(this.zone()));
-  }
 
   protected choose(zone: string): void {
     this.unknown.set(false);
-    this.control.setValue(zone);
+    this.text.set(zone);
     if (zone !== this.zone()) this.chosen.emit(zone);
   }
 
   /** What was typed and left counts when it names a zone; otherwise it stays, with a word about it. */
   protected settle(): void {
-    const typed = this.control.value.trim();
+    const typed = this.text().trim();
     const named = typed === AS_BROWSER ? AS_BROWSER : this.all.find((zone) => zone.toLowerCase() === typed.toLowerCase());
     // A zone that is being picked from the list below is told of by the list.
     this.unknown.set(named === undefined && this.offered().length === 0);

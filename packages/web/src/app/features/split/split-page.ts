@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Liquid } from '@trug/core';
@@ -12,6 +13,7 @@ import { Units } from '../../units/units';
 import { SaidPipe } from '../../units/said.pipe';
 import { vesselsFeature } from '../../state/vessels.reducer';
 import { LogWriter } from '../../writing/log-writer';
+import { SelectField } from '../../shared/field/select-field';
 
 /** A trial jar goes on working: it leaves room for foam. */
 const FULL = 1 - FOAM_ROOM_FRACTION;
@@ -21,31 +23,23 @@ const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without s
 @Component({
   selector: 'trug-split-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, SelectField, MatCheckbox],
   template: `
     @if (view(); as v) {
-      <form class="page" (ngSubmit)="file()">
+      <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
         <div class="page-head">
           <h1>Split it for a trial</h1>
           <span class="quiet">{{ v.batch.name }}, {{ units.volume(volumeL()) }}</span>
         </div>
         <div class="sheet">
           <p>Each vessel you tick becomes a batch of its own, of the same juice. Change one thing in it, and compare them at the end.</p>
-          <div class="field">
-            <label for="change">What will be different</label>
-            <select id="change" name="change" [ngModel]="draft.fields().change" (ngModelChange)="draft.set('change', $event)">
-              @for (c of changes; track c) {
-                <option [value]="c">{{ c }}</option>
-              }
-            </select>
-          </div>
+          <trug-select label="What will be different" name="change" formControlName="change" [options]="changes" />
           <fieldset>
             <legend>Into</legend>
             @for (vessel of free(); track vessel.id) {
-              <label>
-                <input type="checkbox" [checked]="picked().includes(vessel.id)" (change)="toggle(vessel.id)" [attr.aria-label]="vessel.name" />
+              <mat-checkbox [disableRipple]="true" [checked]="picked().includes(vessel.id)" (change)="toggle(vessel.id)">
                 {{ vessel.name }} <span class="quiet">takes {{ units.volume(vessel.capacityL * full) }}{{ vessel.clean ? '' : ', to be cleaned first' }}</span>
-              </label>
+              </mat-checkbox>
             } @empty {
               <p class="hint">No vessel is free. Empty one, or put another in the cupboard.</p>
             }
@@ -73,17 +67,6 @@ const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without s
       padding: 0;
       font-weight: 600;
     }
-    label {
-      display: flex;
-      align-items: center;
-      gap: 0.5rem;
-      min-height: 44px;
-    }
-    input[type='checkbox'] {
-      width: 20px;
-      height: 20px;
-      accent-color: var(--russet);
-    }
     p {
       margin: 0;
     }
@@ -99,7 +82,7 @@ export class SplitPage {
   protected readonly free = this.store.selectSignal(selectFreeVessels);
   private readonly byId = this.store.selectSignal(vesselsFeature.selectVesselById);
   protected readonly draft = createBatchDraft('split', { change: CHANGES[0] as string, picked: '' });
-  protected readonly changes = CHANGES;
+  protected readonly changes = CHANGES.map((change) => ({ id: change, name: change }));
   protected readonly full = FULL;
   protected readonly refusal = signal<string | null>(null);
   protected readonly volumeL = computed(() => this.view()?.state.liquid?.volumeL ?? 0);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { attempt } from '@trug/core/base/errors/attempt';
@@ -22,6 +22,7 @@ import { usualGauge } from '../../shared/gauges';
 import { instrumentsFeature } from '../../state/resources.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
 import { LogWriter } from '../../writing/log-writer';
+import { ChoiceField } from '../../shared/field/choice-field';
 
 /** Warmth of a sample that nobody measured: both readings of it were taken alike. */
 const SAMPLE_C = 20;
@@ -30,7 +31,7 @@ const SAMPLE_C = 20;
 @Component({
   selector: 'trug-sugar-test-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, CautionList, NumberField, QuantityField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, NumberField, QuantityField, ChoiceField],
   templateUrl: './sugar-test-page.html',
   styleUrl: '../malolactic/malolactic-page.scss',
 })

@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { CAUTION_FOOTING, type Caution } from '@trug/core/base/cautions/caution';
 import { SaidPipe } from '../../units/said.pipe';
+import { controlOf } from '../field/control-of';
+import { TextField } from '../field/text-field';
 
 /** The words a maker types to acknowledge a danger. */
 export const ACKNOWLEDGE_WORDS = 'I understand';
@@ -10,7 +12,7 @@ export const ACKNOWLEDGE_WORDS = 'I understand';
 @Component({
   selector: 'trug-cautions',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule],
+  imports: [SaidPipe, ReactiveFormsModule, TextField],
   template: `
     @for (item of cautions(); track item.id) {
       <div class="box" [class.danger]="item.severity === 'danger'" [class.note]="item.severity === 'note'" role="note">
@@ -20,10 +22,7 @@ export const ACKNOWLEDGE_WORDS = 'I understand';
       </div>
     }
     @if (asks()) {
-      <div class="field">
-        <label for="acknowledge">To file it all the same, type “{{ words }}”</label>
-        <input id="acknowledge" name="acknowledge" autocomplete="off" [ngModel]="typed()" (ngModelChange)="typed.set($event)" />
-      </div>
+      <trug-text [label]="ask" name="acknowledge" [formControl]="control" />
     }
     @if (cautions().length > 0) {
       <p class="hint">{{ footing }}</p>
@@ -58,7 +57,8 @@ export class CautionList {
   /** Whether dangers are to be acknowledged here, or only shown. */
   readonly acknowledge = input(false);
   readonly typed = model('');
-  protected readonly words = ACKNOWLEDGE_WORDS;
+  protected readonly control = controlOf(this.typed);
+  protected readonly ask = `To file it all the same, type “${ACKNOWLEDGE_WORDS}”`;
   protected readonly footing = CAUTION_FOOTING;
   protected readonly asks = computed(() => this.acknowledge() && this.cautions().some((c) => c.severity === 'danger'));
 }

@@ -1,9 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { attempt, type Attempt } from '@trug/core/base/errors/attempt';
-import { firstRefusal } from './quantity-field';
 import { parseFigure, type TypedFigureId } from '@trug/core/matter/typed/typed-figures';
-
-let made = 0;
+import { controlled } from './controlled';
+import { firstRefusal } from './quantity-field';
+import { TypedLine } from './typed-line';
 
 /** What a number field shows for a text: nothing typed, a figure, or why it cannot be. */
 export function readNumber(text: string, figure: TypedFigureId): Attempt<number> | null {
@@ -24,37 +24,34 @@ export const firstWrong = (typed: readonly (readonly [text: string, figure: Type
 @Component({
   selector: 'trug-number',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'field' },
+  imports: [TypedLine],
   template: `
-    <label [for]="id">{{ label() }}</label>
-    <input
-      [id]="id"
-      [attr.name]="name()"
+    <trug-line
       inputmode="decimal"
-      autocomplete="off"
-      [value]="text()"
-      (input)="text.set($any($event.target).value)"
+      [label]="label()"
+      [spoken]="spoken()"
+      [name]="name()"
+      [text]="held.value()"
+      (typed)="held.set($event)"
+      (left)="held.leave()"
       [placeholder]="placeholder()"
-      [attr.aria-invalid]="problem() !== null"
-      [attr.aria-describedby]="problem() || hint() ? id + '-say' : null"
+      [say]="problem() ?? hint()"
+      [isWrong]="problem() !== null"
     />
-    @if (problem() ?? hint(); as say) {
-      <span [id]="id + '-say'" [class]="problem() ? 'field-error' : 'hint'" aria-live="polite">{{ say }}</span>
-    }
   `,
 })
 export class NumberField {
-  readonly label = input.required<string>();
+  readonly label = input('');
+  readonly spoken = input<string | null>(null);
   readonly name = input.required<string>();
   readonly figure = input.required<TypedFigureId>();
   readonly placeholder = input('');
   readonly hint = input('');
   /** A refusal from elsewhere; shown when the text itself can be read. */
   readonly error = input<string | null>(null);
-  readonly text = model('');
-  protected readonly id = `number-${(made += 1)}`;
+  protected readonly held = controlled('');
   protected readonly problem = computed(() => {
-    const read = readNumber(this.text(), this.figure());
+    const read = readNumber(this.held.value(), this.figure());
     return read?.ok === false ? read.error.message : this.error();
   });
 }

@@ -1,12 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Dimension, ParsedQuantity, UnitId } from '@trug/core';
 import { attempt, type Attempt } from '@trug/core/base/errors/attempt';
 import { typedQuantity, type ReadingHints } from '../../units/typed-quantity';
 import { Units } from '../../units/units';
+import { controlled } from './controlled';
+import { TypedLine } from './typed-line';
 
 const COUNTED: ReadonlySet<UnitId> = new Set(['tsp', 'tbsp', 'cup', 'tablet', 'lemon', 'tea-bag', 'drop']);
-
-let made = 0;
 
 /** What a quantity field shows for a text: nothing typed, a figure, or why it cannot be read. */
 export function readQuantity(units: Units, text: string, dimension: Dimension, hints: ReadingHints = {}): Attempt<ParsedQuantity> | null {
@@ -21,26 +21,25 @@ export const firstRefusal = (reads: readonly (Attempt<unknown> | null)[]): strin
 @Component({
   selector: 'trug-quantity',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'field' },
+  imports: [TypedLine],
   template: `
-    <label [for]="id">{{ label() }}</label>
-    <input
-      [id]="id"
-      [attr.name]="name()"
-      inputmode="text"
-      autocomplete="off"
-      [value]="text()"
-      (input)="text.set($any($event.target).value)"
+    <trug-line
+      [label]="label()"
+      [spoken]="spoken()"
+      [name]="name()"
+      [text]="held.value()"
+      (typed)="held.set($event)"
+      (left)="held.leave()"
       [placeholder]="placeholder()"
-      [attr.aria-invalid]="problem() !== null"
-      [attr.aria-describedby]="id + '-say'"
+      [say]="say()"
+      [isWrong]="problem() !== null"
     />
-    <span [id]="id + '-say'" [class]="problem() ? 'field-error' : 'hint'" aria-live="polite">{{ say() }}</span>
   `,
 })
 export class QuantityField {
   private readonly units = inject(Units);
-  readonly label = input.required<string>();
+  readonly label = input('');
+  readonly spoken = input<string | null>(null);
   readonly name = input.required<string>();
   readonly dimension = input.required<Dimension>();
   readonly placeholder = input('');
@@ -49,9 +48,8 @@ export class QuantityField {
   readonly error = input<string | null>(null);
   /** What a bare number means here, and what a spoon or tablet of it weighs. */
   readonly hints = input<ReadingHints>({});
-  readonly text = model('');
-  protected readonly id = `quantity-${(made += 1)}`;
-  private readonly read = computed(() => readQuantity(this.units, this.text(), this.dimension(), this.hints()));
+  protected readonly held = controlled('');
+  private readonly read = computed(() => readQuantity(this.units, this.held.value(), this.dimension(), this.hints()));
   protected readonly problem = computed(() => {
     const read = this.read();
     return read?.ok === false ? read.error.message : this.error();
@@ -64,7 +62,7 @@ export class QuantityField {
     const counted = COUNTED.has(unit) && this.dimension() === 'mass';
     if (!assumedUnit && !counted && unit !== 'Bx' && unit !== 'potential') return this.hint();
     const back = this.units.text(this.dimension(), value);
-    if (assumedUnit && back === this.text().trim()) return this.hint();
+    if (assumedUnit && back === this.held.value().trim()) return this.hint();
     return counted ? `taken as ${back}; weigh it if you can` : `taken as ${back}`;
   });
 }

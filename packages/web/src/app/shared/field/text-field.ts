@@ -1,37 +1,38 @@
-import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { controlled } from './controlled';
+import { TypedLine } from './typed-line';
 
-let made = 0;
-
-/** A plain field: a label, what is typed, and a hint or a refusal beneath it. Figures with a unit have a field of their own. */
+/** A field for words. Figures with a unit have a field of their own. */
 @Component({
   selector: 'trug-text',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'field' },
+  imports: [TypedLine],
   template: `
-    <label [for]="id">{{ label() }}</label>
-    <input
-      [id]="id"
-      [attr.name]="name()"
-      [type]="type()"
-      autocomplete="off"
-      [value]="text()"
-      (input)="text.set($any($event.target).value)"
+    <trug-line
+      [label]="label()"
+      [spoken]="spoken()"
+      [name]="name()"
+      [text]="held.value()"
+      (typed)="held.set($event)"
+      (left)="held.leave()"
       [placeholder]="placeholder()"
-      [attr.aria-invalid]="error() !== null"
-      [attr.aria-describedby]="error() || hint() ? id + '-say' : null"
+      [rows]="rows()"
+      [longest]="longest()"
+      [offers]="offers()"
+      [say]="error() ?? hint()"
+      [isWrong]="error() !== null"
     />
-    @if (error() ?? hint(); as say) {
-      <span [id]="id + '-say'" [class]="error() ? 'field-error' : 'hint'" aria-live="polite">{{ say }}</span>
-    }
   `,
 })
 export class TextField {
-  readonly label = input.required<string>();
+  readonly label = input('');
+  readonly spoken = input<string | null>(null);
   readonly name = input.required<string>();
-  readonly type = input<'text' | 'date'>('text');
   readonly placeholder = input('');
+  readonly rows = input(1);
+  readonly longest = input<number | null>(null);
+  readonly offers = input<readonly string[]>([]);
   readonly hint = input('');
   readonly error = input<string | null>(null);
-  readonly text = model('');
-  protected readonly id = `text-${(made += 1)}`;
+  protected readonly held = controlled('');
 }

@@ -1,9 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
+import { ReactiveFormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import type { SupplyUse } from '@trug/core';
 import { supplyFor, type Need } from '@trug/core/book/cupboard/supply-for';
 import { selectSuppliesLeft } from '../../state/supplies.selectors';
 import { Units } from '../../units/units';
+import { controlOf } from '../field/control-of';
+import { TickField } from '../field/tick-field';
 import { supplyAmount } from './supply-words';
 import { appFeature } from '../../state/app.reducer';
 
@@ -11,27 +14,10 @@ import { appFeature } from '../../state/app.reducer';
 @Component({
   selector: 'trug-supply-take',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ReactiveFormsModule, TickField],
   template: `
     @if (found().length > 0) {
-      <label class="tick"
-        ><input type="checkbox" name="take" [checked]="taken()" (change)="taken.set($any($event.target).checked)" />
-        <span>Take it out of the cupboard: {{ words() }}</span></label
-      >
-    }
-  `,
-  styles: `
-    .tick {
-      display: flex;
-      align-items: center;
-      gap: 0.6rem;
-      min-height: 44px;
-    }
-    input {
-      flex: none;
-      width: 20px;
-      height: 20px;
-      margin: 0;
-      accent-color: var(--leaf);
+      <trug-tick name="take" [formControl]="control">Take it out of the cupboard: {{ words() }}</trug-tick>
     }
   `,
 })
@@ -41,6 +27,7 @@ export class SupplyTake {
   private readonly now = inject(Store).selectSignal(appFeature.selectNow);
   readonly needs = input.required<readonly Need[]>();
   readonly taken = model(true);
+  protected readonly control = controlOf(this.taken);
   protected readonly found = computed(() =>
     this.needs().flatMap((need) => {
       const found = supplyFor(need, this.supplies(), this.now());

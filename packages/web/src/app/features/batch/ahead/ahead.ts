@@ -16,6 +16,10 @@ import { selectSuppliesLeft } from '../../../state/supplies.selectors';
 import { ForecastRunner } from './forecast-runner';
 import { SaidPipe } from '../../../units/said.pipe';
 import { placesFeature } from '../../../state/resources.reducer';
+import { ReactiveFormsModule } from '@angular/forms';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { controlOf } from '../../../shared/field/control-of';
+import { SelectField } from '../../../shared/field/select-field';
 
 /** The latest batches a pace is learned from. */
 const PAST_BATCHES = 4;
@@ -27,7 +31,7 @@ const sameInput = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSO
 @Component({
   selector: 'trug-ahead',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, QuantityField, Working],
+  imports: [SaidPipe, QuantityField, Working, SelectField, ReactiveFormsModule, MatProgressBar],
   providers: [ForecastRunner],
   templateUrl: './ahead.html',
   styleUrl: './ahead.scss',
@@ -48,6 +52,9 @@ export class Ahead {
   /** The nutrient it would be fed; empty for none. */
   protected readonly food = signal('');
   protected readonly foodMass = signal('');
+  protected readonly tempControl = controlOf(this.temp);
+  protected readonly foodControl = controlOf(this.food);
+  protected readonly foodMassControl = controlOf(this.foodMass);
   protected readonly progress = this.runner.progress;
   protected readonly refusal = this.runner.refusal;
   protected readonly place = computed(() => {
@@ -58,9 +65,9 @@ export class Ahead {
   protected readonly foods = computed(() => {
     const inHand = new Set(this.supplies().flatMap((s) => (s.left > 0 ? [s.refId] : [])));
     return [
-      { label: 'in the cupboard', foods: NUTRIENTS.filter((n) => inHand.has(n.id)) },
-      { label: 'to be had', foods: NUTRIENTS.filter((n) => !inHand.has(n.id)) },
-    ].filter((group) => group.foods.length > 0);
+      ...NUTRIENTS.filter((n) => inHand.has(n.id)).map(({ id, name }) => ({ id, name, group: 'in the cupboard' })),
+      ...NUTRIENTS.filter((n) => !inHand.has(n.id)).map(({ id, name }) => ({ id, name, group: 'to be had' })),
+    ];
   });
   private readonly volumeL = computed(() => this.view().state.liquid?.volumeL ?? 0);
   private readonly usualFeedG = computed(() => {

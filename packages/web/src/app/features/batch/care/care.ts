@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import { roomGasL } from '@trug/core/book/care/room-gas';
 import { careNotes } from '@trug/core/book/care/care-notes';
@@ -11,6 +11,8 @@ import { selectBatchViews, type BatchView } from '../../../state/batch-views.sel
 import { SaidPipe } from '../../../units/said.pipe';
 import { vesselsFeature } from '../../../state/vessels.reducer';
 import { LogWriter } from '../../../writing/log-writer';
+import { controlOver } from '../../../shared/field/control-of';
+import { SelectField } from '../../../shared/field/select-field';
 
 const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube: 'a blow-off tube', 'loose-cap': 'a loosened cap' };
 
@@ -18,7 +20,7 @@ const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube
 @Component({
   selector: 'trug-care',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, CautionList],
+  imports: [SaidPipe, ReactiveFormsModule, CautionList, SelectField],
   template: `
     @if (notes().length > 0 || working()) {
       <section aria-label="Care">
@@ -27,13 +29,7 @@ const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube
         }
         @if (working()) {
           <div class="vent">
-            <label for="vent">Gas gets out by</label>
-            <select id="vent" name="vent" [ngModel]="chosen()" (ngModelChange)="picked.set($event)">
-              <option value="">nobody said</option>
-              @for (v of vents; track v.id) {
-                <option [value]="v.id">{{ v.name }}</option>
-              }
-            </select>
+            <trug-select class="beside" label="Gas gets out by" name="vent" none="nobody said" [formControl]="control" [options]="vents" />
             @if (chosen() !== vent() && chosen() !== '') {
               <button class="btn btn-small" type="button" (click)="set(chosen())">Write it down</button>
             } @else if (vent() === 'loose-cap') {
@@ -77,20 +73,8 @@ const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube
       gap: 0.5rem 0.75rem;
       font-size: 0.9375rem;
     }
-    select {
-      min-height: 36px;
-      padding: 0 0.5rem;
-      font: inherit;
-      color: var(--ink);
-      background: var(--surface);
-      border: 1px solid var(--line);
-      border-bottom: 2px solid var(--ink);
-      border-radius: 2px;
-    }
-    @media (max-width: 719px) {
-      select {
-        min-height: 44px;
-      }
+    trug-select {
+      min-width: 20rem;
     }
   `,
 })
@@ -107,6 +91,7 @@ export class Care {
   /** What is chosen and not yet written down: arrow keys move through a select, and file nothing. */
   protected readonly picked = signal<string | null>(null);
   protected readonly chosen = computed(() => this.picked() ?? this.vent());
+  protected readonly control = controlOver<string>(this.chosen, (vent) => this.picked.set(vent));
   protected readonly working = computed(() => {
     const { state, verdict } = this.view();
     return state.liquid !== null && state.keg === null && verdict !== null && !isAtRest(verdict.value.status);

@@ -2,6 +2,7 @@ import { SaidPipe } from '../../../units/said.pipe';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import type { BlendAim, BlendTargets, ReachAxis, ReachPoint } from '@trug/core';
 import { LIMITS } from '@trug/core/base/errors/limits';
+import { TypedLine } from '../../../shared/field/typed-line';
 import { plainNumber } from '../../../shared/field/plain-number';
 import { readQuantity } from '../../../shared/field/quantity-field';
 import { Units } from '../../../units/units';
@@ -26,23 +27,21 @@ interface AimField {
 @Component({
   selector: 'trug-aim-fields',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe],
+  imports: [SaidPipe, TypedLine],
   template: `
     <span class="lead">Aim at</span>
     @for (f of fields(); track f.aim) {
-      <label>
-        {{ f.label }}
-        <input
-          class="num"
-          [attr.name]="'aim-' + f.aim"
-          inputmode="decimal"
-          autocomplete="off"
-          placeholder="any"
-          [value]="f.text"
-          [attr.aria-invalid]="refused()?.aim === f.aim"
-          (change)="typed(f.aim, $any($event.target).value)"
-        />
-      </label>
+      <trug-line
+        class="beside slim"
+        [class.wide]="f.aim === 'sg'"
+        [label]="f.label"
+        [name]="'aim-' + f.aim"
+        inputmode="decimal"
+        placeholder="any"
+        [text]="f.text"
+        [isWrong]="refused()?.aim === f.aim"
+        (left)="typed(f, $event)"
+      />
     }
     @if (refused(); as r) {
       <p class="field-error" role="alert">{{ r.says | said }}</p>
@@ -60,37 +59,18 @@ interface AimField {
     .lead {
       font: 600 0.9375rem var(--head);
     }
-    label {
-      display: inline-flex;
+    trug-line {
+      grid-template-columns: auto 4.6rem;
       align-items: center;
-      gap: 0.3rem;
+      column-gap: 0.35rem;
       color: var(--quiet);
     }
-    input {
-      box-sizing: border-box;
-      width: 3.4rem;
-      min-height: 36px;
-      padding: 0 0.4rem;
-      border: 1px solid var(--line);
-      border-radius: var(--corner);
-      background: var(--ground);
-      color: var(--ink);
-      font: 600 0.9375rem var(--text);
-    }
-    input[name='aim-sg'] {
-      width: 4.4rem;
-    }
-    input[aria-invalid='true'] {
-      border-color: var(--danger);
+    .wide {
+      grid-template-columns: auto 5.6rem;
     }
     p {
       flex-basis: 100%;
       margin: 0;
-    }
-    @media (max-width: 719px) {
-      input {
-        min-height: 44px;
-      }
     }
   `,
 })
@@ -115,7 +95,8 @@ export class AimFields {
     ];
   });
 
-  protected typed(aim: BlendAim, text: string): void {
+  protected typed({ aim, text: before }: AimField, text: string): void {
+    if (text === before) return;
     if (text.trim() === '' && aim === 'tanninGPerL') {
       this.refused.set(null);
       this.aimed.emit({ aim, value: null });

@@ -28,6 +28,9 @@ import { ReachMap, type MapJuice } from './reach-map';
 import { AimFields } from './aim-fields';
 import { JuiceLimits } from './juice-limits';
 import { limitsOf, readLimits, type TypedLimits } from './limits-draft';
+import { ReactiveFormsModule } from '@angular/forms';
+import { controlOver } from '../../../shared/field/control-of';
+import { SelectField } from '../../../shared/field/select-field';
 
 const AXIS_VALUE: Readonly<Record<ReachAxis, (l: Liquid) => number>> = { taGPerL: taOf, tanninGPerL: (l) => l.tanninGPerL, ph: phOf, abv: abvOf };
 const USES: readonly { readonly id: BlendUse; readonly name: string }[] = [
@@ -53,7 +56,21 @@ const USUAL_SHARE = 0.5;
 @Component({
   selector: 'trug-blend-bench',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, RouterLink, Cylinder, Tape, ReachMap, QuantityField, Working, CautionList, PourPanel, AimFields, JuiceLimits],
+  imports: [
+    SaidPipe,
+    RouterLink,
+    Cylinder,
+    Tape,
+    ReachMap,
+    QuantityField,
+    Working,
+    CautionList,
+    PourPanel,
+    AimFields,
+    JuiceLimits,
+    ReactiveFormsModule,
+    SelectField,
+  ],
   providers: [BlendSolver],
   templateUrl: './blend-bench.html',
   styleUrl: './blend-bench.scss',
@@ -67,7 +84,7 @@ export class BlendBench {
   protected readonly preserved = this.store.selectSignal(selectPreservedJuices);
   protected readonly draft = createDraft('blend-bench', BENCH_DRAFT);
   protected readonly uses = USES;
-  protected readonly measures = computed(() => MEASURES.map(({ litres, says }) => ({ value: String(litres), says: `${this.units.volume(litres)}${says}` })));
+  protected readonly measures = computed(() => MEASURES.map(({ litres, says }) => ({ id: String(litres), name: `${this.units.volume(litres)}${says}` })));
   protected readonly pouring = signal(false);
   private readonly answer = signal<BlendAnswer | null>(null);
 
@@ -94,6 +111,11 @@ export class BlendBench {
     const { style, targets } = this.draft.fields();
     return style === '' && targets === '' ? (this.styles()[0]?.id ?? '') : style;
   });
+  protected readonly styleChoices = computed(() => [
+    { id: '', name: 'where I put the cross' },
+    ...this.styles().map(({ id, name, says }) => ({ id, name: `${name}: ${this.units.say(says)}` })),
+  ]);
+  protected readonly styleControl = controlOver<string>(this.style, (style) => this.chooseStyle(style));
   protected readonly targets = computed(() => {
     const set = readTargets(this.draft.fields().targets);
     return Object.keys(set).length > 0 ? set : (this.styles()[0]?.targets ?? {});

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked } from '@angular/core';
+import { FormControl, FormGroup, FormRecord, ReactiveFormsModule } from '@angular/forms';
 import { QuantityField } from '../../../shared/field/quantity-field';
 import { Units } from '../../../units/units';
 import type { BenchSource } from './bench-sources';
@@ -8,7 +9,7 @@ import { limitsOf, type TypedLimits } from './limits-draft';
 @Component({
   selector: 'trug-juice-limits',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [QuantityField],
+  imports: [QuantityField, ReactiveFormsModule],
   template: `
     <details [open]="said() !== ''">
       <summary class="link">Least and most of each{{ said() }}</summary>
@@ -16,21 +17,21 @@ import { limitsOf, type TypedLimits } from './limits-draft';
         @for (row of rows(); track row.source.id) {
           <b>{{ row.source.name }}</b>
           <trug-quantity
-            [label]="'At least'"
+            class="beside"
+            label="At least"
             [name]="'least-' + row.source.id"
             dimension="volume"
             [placeholder]="units.example('volume', 0)"
-            [text]="row.typed.least"
-            (textChange)="change(row.source.id, { least: $event, most: row.typed.most })"
+            [formControl]="row.controls.least"
             [error]="row.problem"
           />
           <trug-quantity
-            [label]="'At most'"
+            class="beside"
+            label="At most"
             [name]="'most-' + row.source.id"
             dimension="volume"
             [placeholder]="units.volume(row.source.leftL)"
-            [text]="row.typed.most"
-            (textChange)="change(row.source.id, { least: row.typed.least, most: $event })"
+            [formControl]="row.controls.most"
           />
         }
       </div>
@@ -49,20 +50,12 @@ import { limitsOf, type TypedLimits } from './limits-draft';
       align-items: center;
       padding: 0.25rem 0 0.75rem;
     }
-    trug-quantity {
-      grid-template-columns: auto minmax(0, 1fr);
-      align-items: center;
-      column-gap: 0.5rem;
-    }
     @media (max-width: 719px) {
       .rows {
         grid-template-columns: repeat(2, minmax(0, 1fr));
       }
       b {
         grid-column: 1 / -1;
-      }
-      trug-quantity {
-        grid-template-columns: minmax(0, 1fr);
       }
     }
   `,
@@ -72,10 +65,18 @@ export class JuiceLimits {
   readonly sources = input.required<readonly BenchSource[]>();
   readonly typed = input.required<TypedLimits>();
   readonly changed = output<TypedLimits>();
+  /** A pair of fields for each juice; what was typed is kept by the bench. */
+  private readonly form = computed(() => {
+    const typed = untracked(this.typed);
+    const field = (text: string) => new FormControl(text, { nonNullable: true });
+    const pairOf = ({ id }: BenchSource) => new FormGroup({ least: field(typed[id]?.least ?? ''), most: field(typed[id]?.most ?? '') });
+    return new FormRecord(Object.fromEntries(this.sources().map((source) => [source.id, pairOf(source)])));
+  });
   protected readonly rows = computed(() =>
-    this.sources().map((source) => {
+    this.sources().flatMap((source) => {
       const typed = this.typed()[source.id] ?? { least: '', most: '' };
-      return { source, typed, problem: limitsOf(typed, source.leftL, this.units).problem };
+      const controls = this.form().controls[source.id]?.controls;
+      return controls ? [{ source, typed, controls, problem: limitsOf(typed, source.leftL, this.units).problem }] : [];
     }),
   );
   protected readonly said = computed(() => {
@@ -83,7 +84,11 @@ export class JuiceLimits {
     return set === 0 ? '' : `: set for ${set}`;
   });
 
-  protected change(id: string, typed: TypedLimits[string]): void {
-    this.changed.emit({ ...this.typed(), [id]: typed });
+  constructor() {
+    effect((onCleanup) => {
+      const form = this.form();
+      const following = form.valueChanges.subscribe(() => this.changed.emit({ ...untracked(this.typed), ...form.getRawValue() }));
+      onCleanup(() => following.unsubscribe());
+    });
   }
 }

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { METHODS } from '@trug/core/book/plan/method';
@@ -18,6 +19,8 @@ import { partOf, takenFrom } from './pour-acts';
 import { SaidPipe } from '../../../units/said.pipe';
 import { batchesFeature } from '../../../state/batches.reducer';
 import { LogWriter } from '../../../writing/log-writer';
+import { SelectField } from '../../../shared/field/select-field';
+import { TextField } from '../../../shared/field/text-field';
 
 /** Less than this is no difference in room, L. */
 const SPLASH_L = 0.05;
@@ -26,50 +29,31 @@ const SPLASH_L = 0.05;
 @Component({
   selector: 'trug-pour-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, QuantityField],
+  imports: [SaidPipe, ReactiveFormsModule, QuantityField, TextField, SelectField, MatCheckbox],
   template: `
-    <form class="card" (ngSubmit)="file()" aria-label="Pour it">
+    <form class="card" (ngSubmit)="file()" aria-label="Pour it" [formGroup]="draft().form">
       <h2>Pour it</h2>
       <p class="num">{{ recipe() }}</p>
       <div class="fields">
-        <div class="field">
-          <label for="batch-name">What you call the batch</label>
-          <input
-            id="batch-name"
-            name="batchName"
-            maxlength="60"
-            [placeholder]="usualName()"
-            [ngModel]="draft().fields().name"
-            (ngModelChange)="draft().set('name', $event)"
-          />
-        </div>
+        <trug-text label="What you call the batch" name="batchName" formControlName="name" [placeholder]="usualName()" [longest]="60" />
         <trug-quantity
           label="The juice is at"
           name="juiceTemp"
           dimension="temperature"
           [placeholder]="units.example('temperature', 14)"
-          [text]="draft().fields().temp"
-          (textChange)="draft().set('temp', $event)"
+          formControlName="temp"
         />
-        <div class="field">
-          <label for="method">In the manner</label>
-          <select id="method" name="method" [ngModel]="methodId()" (ngModelChange)="methodId.set($event)">
-            @for (m of methods; track m.id) {
-              <option [value]="m.id">{{ m.name }}</option>
-            }
-          </select>
-        </div>
+        <trug-select label="In the manner" name="method" [formControl]="method" [options]="methods" />
       </div>
       <fieldset>
         <legend>Into</legend>
         @for (v of free(); track v.id) {
-          <label>
-            <input type="checkbox" [checked]="picked().includes(v.id)" (change)="toggle(v.id)" [attr.aria-label]="v.name" />
+          <mat-checkbox [disableRipple]="true" [checked]="picked().includes(v.id)" (change)="toggle(v.id)">
             {{ v.name }} <span class="quiet">{{ units.volume(v.capacityL) }}{{ v.clean ? '' : ', to be cleaned first' }}</span>
             @if (fillOf(v.id); as fill) {
               <b class="num">{{ units.volume(fill) }}</b>
             }
-          </label>
+          </mat-checkbox>
         } @empty {
           <p class="hint">No vessel is free. Empty one, or put another in the cupboard.</p>
         }
@@ -98,7 +82,7 @@ export class PourPanel {
   protected readonly free = this.store.selectSignal(selectFreeVessels);
   private readonly count = this.store.selectSignal(batchesFeature.selectTotal);
   protected readonly methods = METHODS;
-  protected readonly methodId = signal('cool-slow');
+  protected readonly method = new FormControl('cool-slow', { nonNullable: true });
   protected readonly refusal = signal<string | null>(null);
   protected readonly sending = signal(false);
   protected readonly totalL = computed(() => this.parts().reduce((sum, p) => sum + p.volumeL, 0));
@@ -163,7 +147,7 @@ export class PourPanel {
     }
     const name = this.draft().fields().name.trim() || this.usualName();
     const at = this.writer.now();
-    const batch = { id: newId(), name, methodId: this.methodId(), tape: TAPES[this.count() % TAPES.length] ?? 'straw', startedAt: at };
+    const batch = { id: newId(), name, methodId: this.method.value, tape: TAPES[this.count() % TAPES.length] ?? 'straw', startedAt: at };
     this.sending.set(true);
     const { refused, body } = await this.writer.file(
       { batches: [batch], entries: this.entries(batch.id, name, temp?.ok === true ? temp.value.value : null) },

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { StoredJuice } from '@trug/contract/plain';
@@ -26,6 +26,8 @@ import { usualGauge } from '../../../shared/gauges';
 import { instrumentsFeature, juicesFeature } from '../../../state/resources.reducer';
 import { settingsFeature } from '../../../state/settings.reducer';
 import { LogWriter } from '../../../writing/log-writer';
+import { TextField } from '../../../shared/field/text-field';
+import { SelectField } from '../../../shared/field/select-field';
 
 const ORIGINS = [
   { id: 'pressed', name: 'my own press' },
@@ -39,7 +41,7 @@ const ORIGINS = [
 @Component({
   selector: 'trug-juice-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, NumberField, QuantityField, Working, CautionList],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, Working, CautionList, TextField, SelectField],
   templateUrl: './juice-page.html',
   styleUrl: './juice-page.scss',
 })
@@ -56,7 +58,7 @@ export class JuicePage {
   private readonly held = this.store.selectSignal(selectHeldJuices);
   protected readonly origins = ORIGINS;
   protected readonly library = FRUIT_LIBRARY;
-  protected readonly groups = [...new Set(FRUIT_LIBRARY.map((k) => k.group))];
+  protected readonly acids = ['malic', 'tartaric', 'citric', 'sulfuric', 'lactic'].map((id) => ({ id, name: `${id} acid` }));
   protected readonly draft = createBatchDraft('juice', JUICE_FIELDS);
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly refusal = signal<string | null>(null);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { StoredJuice } from '@trug/contract/plain';
@@ -25,6 +25,8 @@ import { NEW_JUICE } from '../new-juice';
 import { SaidPipe } from '../../../units/said.pipe';
 import { juicesFeature } from '../../../state/resources.reducer';
 import { LogWriter } from '../../../writing/log-writer';
+import { TextField } from '../../../shared/field/text-field';
+import { SelectField } from '../../../shared/field/select-field';
 
 const FIELDS = {
   name: '',
@@ -47,7 +49,7 @@ const PRESS_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group 
 @Component({
   selector: 'trug-press-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, QuantityField, Working, CautionList],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, Working, CautionList, TextField, SelectField],
   templateUrl: './press-day.html',
   styleUrl: './press-day.scss',
 })
@@ -64,8 +66,8 @@ export class PressDay {
   protected readonly heavy: ReadingHints = { heavy: true };
   protected readonly presses = PRESSES;
   protected readonly fruits = PRESS_FRUIT;
-  protected readonly ripeness = RIPENESS;
-  protected readonly conditions = CONDITIONS;
+  protected readonly ripeness = RIPENESS.map((id) => ({ id, name: RIPENESS_WORDS[id] }));
+  protected readonly conditions = CONDITIONS.map((id) => ({ id, name: CONDITION_WORDS[id] }));
   protected readonly ripenessWords = RIPENESS_WORDS;
   protected readonly conditionWords = CONDITION_WORDS;
   protected readonly refusal = signal<string | null>(null);

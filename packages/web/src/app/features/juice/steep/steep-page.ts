@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { attempt } from '@trug/core/base/errors/attempt';
@@ -23,6 +23,8 @@ import { SaidPipe } from '../../../units/said.pipe';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import { juicesFeature } from '../../../state/resources.reducer';
 import { LogWriter } from '../../../writing/log-writer';
+import { SelectField } from '../../../shared/field/select-field';
+import { TextField } from '../../../shared/field/text-field';
 
 const FIELDS = { name: '', volume: '', fruit: '', fruitId: '', sg: '1.070', ta: '5', tea: '0', dried: '', manner: 'cold' };
 const STEEP_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group !== 'concentrate');
@@ -34,7 +36,7 @@ const LEMON_G = kitchenWeights('acid', 'citric').gramsPerLemon ?? NaN;
 @Component({
   selector: 'trug-steep-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, FormsModule, RouterLink, NumberField, QuantityField, Working, CautionList],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, Working, CautionList, SelectField, TextField],
   templateUrl: './steep-page.html',
   styleUrl: './steep-page.scss',
 })

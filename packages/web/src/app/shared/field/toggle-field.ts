@@ -1,0 +1,42 @@
+import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { controlled } from './controlled';
+import type { Choice } from './select-field';
+
+let made = 0;
+
+/** One of a few short words, side by side. */
+@Component({
+  selector: 'trug-toggle',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatButtonToggleGroup, MatButtonToggle],
+  host: { class: 'field' },
+  template: `
+    @if (label()) {
+      <span class="label" [id]="id">{{ label() }}</span>
+    }
+    <mat-button-toggle-group
+      hideSingleSelectionIndicator
+      [name]="id"
+      [value]="held.value()"
+      (change)="held.set($event.value)"
+      [attr.aria-labelledby]="label() ? id : null"
+      [attr.aria-label]="spoken()"
+    >
+      @for (choice of options(); track choice.id) {
+        <mat-button-toggle disableRipple [value]="choice.id" [attr.data-value]="choice.id">{{ choice.name }}</mat-button-toggle>
+      }
+    </mat-button-toggle-group>
+    @if (hint()) {
+      <span class="hint">{{ hint() }}</span>
+    }
+  `,
+})
+export class ToggleField {
+  readonly label = input('');
+  readonly spoken = input<string | null>(null);
+  readonly options = input.required<readonly Choice[]>();
+  readonly hint = input('');
+  protected readonly held = controlled('');
+  protected readonly id = `toggle-${(made += 1)}`;
+}

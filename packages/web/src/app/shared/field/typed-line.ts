@@ -1,0 +1,87 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatAutocomplete, MatAutocompleteTrigger, MatOption } from '@angular/material/autocomplete';
+import { MatFormField } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+
+let made = 0;
+
+/** The face of every typed field: its label above, paper to write on, and a hint or a refusal beneath. What it holds is its owner's matter. */
+@Component({
+  selector: 'trug-line',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [MatFormField, MatInput, MatAutocomplete, MatAutocompleteTrigger, MatOption],
+  host: { class: 'field' },
+  template: `
+    @if (label()) {
+      <label [for]="id">{{ label() }}</label>
+    }
+    <mat-form-field class="ruled" appearance="outline" subscriptSizing="dynamic" [class.ruled-wrong]="isWrong()">
+      @if (rows() > 1) {
+        <textarea
+          matInput
+          #box
+          [id]="id"
+          [attr.name]="name()"
+          [rows]="rows()"
+          [value]="text()"
+          (input)="typed.emit(box.value)"
+          (blur)="left.emit(box.value)"
+          [placeholder]="placeholder()"
+          [attr.maxlength]="longest()"
+          [attr.aria-label]="spoken()"
+          [attr.aria-invalid]="isWrong()"
+          [attr.aria-describedby]="say() ? id + '-say' : null"
+        ></textarea>
+      } @else {
+        <input
+          matInput
+          #line
+          [id]="id"
+          [attr.name]="name()"
+          [attr.inputmode]="inputmode()"
+          autocomplete="off"
+          [value]="text()"
+          (input)="typed.emit(line.value)"
+          (change)="left.emit(line.value)"
+          (blur)="left.emit(line.value)"
+          [placeholder]="placeholder()"
+          [attr.maxlength]="longest()"
+          [matAutocomplete]="offered"
+          [matAutocompleteDisabled]="offers().length === 0"
+          [attr.aria-label]="spoken()"
+          [attr.aria-invalid]="isWrong()"
+          [attr.aria-describedby]="say() ? id + '-say' : null"
+        />
+      }
+      <mat-autocomplete #offered disableRipple (optionSelected)="typed.emit($event.option.value); picked.emit($event.option.value)">
+        @for (offer of offers(); track offer) {
+          <mat-option [value]="offer">{{ offer }}</mat-option>
+        }
+      </mat-autocomplete>
+    </mat-form-field>
+    <span [id]="id + '-say'" [class]="isWrong() ? 'field-error' : 'hint'" aria-live="polite">{{ say() }}</span>
+  `,
+})
+export class TypedLine {
+  /** Above the field; none where a table's head says it, which then is spoken. */
+  readonly label = input('');
+  readonly spoken = input<string | null>(null);
+  readonly name = input.required<string>();
+  readonly text = input.required<string>();
+  readonly placeholder = input('');
+  readonly inputmode = input<'text' | 'decimal' | 'numeric'>('text');
+  /** More than one makes it a sheet to write on. */
+  readonly rows = input(1);
+  readonly longest = input<number | null>(null);
+  /** Known answers; others may be typed. */
+  readonly offers = input<readonly string[]>([]);
+  /** Beneath the field. */
+  readonly say = input('');
+  readonly isWrong = input(false);
+  readonly typed = output<string>();
+  /** Picked from what was offered. */
+  readonly picked = output<string>();
+  /** What it holds as the maker leaves it. */
+  readonly left = output<string>();
+  protected readonly id = `line-${(made += 1)}`;
+}
