@@ -51,9 +51,20 @@ export class Bench {
     await field.type(text);
   }
 
+  /** Chooses one of what a field offers: from its list, or side by side. */
   async choose(name: string, value: string, within = ''): Promise<void> {
-    await this.page.waitForSelector(`${within} select[name="${name}"]`);
-    await this.page.select(`${within} select[name="${name}"]`, value);
+    const field = `${within} [name="${name}"]`;
+    const shown = await this.page.waitForSelector(`${field} mat-select, ${field} mat-button-toggle`);
+    const sideBySide = await this.page.$(`${field} mat-button-toggle[data-value="${value}"] button`);
+    if (!shown) throw new Error(`there is no ${name}`);
+    await centred(sideBySide ?? shown);
+    await (sideBySide ?? shown).click();
+    if (sideBySide) return;
+    const option = await this.page.waitForSelector(`mat-option[data-value="${value}"]`, { visible: true });
+    if (!option) throw new Error(`there is no ${value} of ${name}`);
+    await still(option);
+    await option.click();
+    await this.page.waitForSelector('mat-option', { hidden: true });
   }
 
   async tickOption(name: string, value: string): Promise<void> {
@@ -139,7 +150,9 @@ export class Bench {
       await this.page.keyboard.press('Tab');
       const here = await this.page.evaluate(() => {
         const el = document.activeElement as HTMLInputElement | null;
-        return el?.name === '' || el?.name === undefined ? (el?.innerText.trim() ?? '') : el.name;
+        if (el?.name !== '' && el?.name !== undefined) return el.name;
+        // What is chosen from is named by its field.
+        return el?.closest('trug-select, trug-toggle')?.getAttribute('name') ?? el?.innerText.trim() ?? '';
       });
       if (here === name) return;
     }

@@ -165,7 +165,7 @@ export class PageHarness {
   }
 
   value(name: string): string {
-    return this.field(name).value;
+    return this.root.querySelector(`trug-select[name="${name}"]`)?.getAttribute('data-chosen') ?? this.field(name).value;
   }
 
   /** The names of every field a person can type into, as they stand. */
@@ -185,25 +185,40 @@ export class PageHarness {
   async change(name: string, text: string): Promise<void> {
     const field = this.field(name);
     field.value = text;
+    field.dispatchEvent(new Event('input', { bubbles: true }));
     field.dispatchEvent(new Event('change', { bubbles: true }));
     await this.fixture.whenStable();
   }
 
+  /** Chooses one of what a field offers: from its list, or side by side. */
   async choose(name: string, value: string): Promise<void> {
-    const field = this.find<HTMLSelectElement>(`select[name="${name}"], select#${name}`);
-    field.value = value;
-    field.dispatchEvent(new Event('change', { bubbles: true }));
+    const field = this.find(`[name="${name}"]`);
+    const sideBySide = field.querySelector<HTMLElement>(`mat-button-toggle[data-value="${value}"] button, input[type="radio"][value="${value}"]`);
+    if (sideBySide) sideBySide.click();
+    else (await this.offered(name)).find((option) => option.dataset['value'] === value)?.click();
     await this.fixture.whenStable();
   }
 
-  /** The values a choice offers. */
-  options(name: string): readonly string[] {
-    return [...this.find<HTMLSelectElement>(`select[name="${name}"]`).options].map((o) => o.value);
+  /** The values a list offers. */
+  async options(name: string): Promise<readonly string[]> {
+    return this.read(name, (option) => option.dataset['value'] ?? '');
+  }
+
+  /** The words a list offers. */
+  async offers(name: string): Promise<readonly string[]> {
+    return this.read(name, (option) => option.textContent.trim());
   }
 
   async tick(selector: string): Promise<void> {
     this.find(selector).click();
     await this.fixture.whenStable();
+  }
+
+  /** Ticks the box of these words. */
+  async tickBox(words: string): Promise<void> {
+    const box = [...this.root.querySelectorAll<HTMLElement>('mat-checkbox')].find((el) => el.textContent.trim().startsWith(words));
+    if (!box) throw new Error(`there is no box for "${words}"`);
+    await this.tick(`#${box.id} input`);
   }
 
   /** Presses the button or link of these words. */
@@ -277,8 +292,22 @@ export class PageHarness {
     return found;
   }
 
+  private async read(name: string, what: (option: HTMLElement) => string): Promise<readonly string[]> {
+    const read = (await this.offered(name)).map(what);
+    await this.keys(`[name="${name}"] mat-select`, 'Escape');
+    return read;
+  }
+
+  /** The options of a list, opened. */
+  private async offered(name: string): Promise<readonly HTMLElement[]> {
+    const list = this.find(`[name="${name}"] mat-select`);
+    list.click();
+    await this.fixture.whenStable();
+    return [...document.querySelectorAll<HTMLElement>(`#${list.getAttribute('aria-controls') ?? ''} mat-option`)];
+  }
+
   private field(name: string): HTMLInputElement {
-    return this.find<HTMLInputElement>(`[name="${name}"] input, input[name="${name}"], textarea[name="${name}"], select[name="${name}"]`);
+    return this.find<HTMLInputElement>(`[name="${name}"] input, input[name="${name}"], textarea[name="${name}"]`);
   }
 
   /** Filing checks by the contract first, so a few turns pass before anything is dispatched. */

@@ -1,5 +1,5 @@
 import { DestroyRef, effect, inject, signal, untracked, type WritableSignal } from '@angular/core';
-import { NonNullableFormBuilder } from '@angular/forms';
+import { NonNullableFormBuilder, type AbstractControl } from '@angular/forms';
 import { ActivatedRoute } from '@angular/router';
 import { DraftOffers } from './draft-offers';
 import { readStored, removeStored, storedKeys, writeStored } from '../browser/stored';
@@ -132,10 +132,15 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
     });
   }
   inject(DestroyRef).onDestroy(() => offers.withdraw(key));
+  const form = followed(fields);
   return {
     fields,
-    form: followed(fields),
-    set: (field, value) => fields.update((now) => ({ ...now, [field]: value })),
+    form,
+    set: (field, value) => {
+      fields.update((now) => ({ ...now, [field]: value }));
+      const control: AbstractControl | null = form.get([field]);
+      control?.setValue(value, { emitEvent: false });
+    },
     fill: (stored) => {
       if (untracked(fields) !== untouched) return;
       untouched = stored;

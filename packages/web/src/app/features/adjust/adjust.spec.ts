@@ -132,7 +132,7 @@ describe('SplitPage', () => {
   const page = (): Promise<PageHarness> => PageHarness.open(SplitPage, { batches: [sampleBatch([filled()])], vessels: [jar], today: 1, inputs });
   it('begins a sibling of the same juice and says what stays', async () => {
     const p = await page();
-    await p.tick('input[aria-label=Jar]');
+    await p.tickBox('Jar');
     expect(p.text('[role=status]')).toContain('15.4 L stay');
     await p.choose('change', 'with nutrient');
     await p.submit();

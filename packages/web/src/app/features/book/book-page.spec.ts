@@ -78,7 +78,7 @@ it('says beside the field what is wrong with a folder, and keeps what was typed'
   const { page } = await open();
   await page.type('backupDir', '/nowhere');
   await page.press('Use this folder');
-  await until(() => page.text('#backup-dir-says').includes('cannot be made'));
+  await until(() => page.text('[name=backupDir] .field-error, [name=backupDir] .hint').includes('cannot be made'));
   expect(page.value('backupDir')).toBe('/nowhere');
 });
 it('names what cannot be read', async () => {

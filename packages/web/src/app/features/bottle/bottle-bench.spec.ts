@@ -46,7 +46,7 @@ describe('BottleBench', () => {
   it('will not file wine bottles for fizz until the danger is acknowledged', async () => {
     const page = await open();
     await page.tick('details summary');
-    for (const kind of ['crown-capped 500 mL', 'ordinary wine 750 mL']) await page.tick(`.kind label input[aria-label="${kind}"]`);
+    for (const kind of ['crown-capped 500 mL', 'ordinary wine 750 mL']) await page.tickBox(kind);
     expect(page.text()).toContain('not made for pressure');
     await page.submit();
     expect(page.written()).toEqual([]);

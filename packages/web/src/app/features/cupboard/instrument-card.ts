@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, signal } from '@angular/core';
-import { FormControl, ReactiveFormsModule } from '@angular/forms';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { API_PATHS, type InstrumentDto, type RunningStandIn } from '@trug/contract/plain';
@@ -13,7 +13,7 @@ import { checkedText, INSTRUMENTS, offsetText } from './instrument-words';
 import { SaidPipe } from '../../units/said.pipe';
 import { appFeature } from '../../state/app.reducer';
 import { LogWriter } from '../../writing/log-writer';
-import { controlOf, controlOver } from '../../shared/field/control-of';
+import { controlOver } from '../../shared/field/control-of';
 import { SelectField } from '../../shared/field/select-field';
 
 /** How fast a stand-in may play, and how often it measures. */
@@ -45,11 +45,11 @@ export class InstrumentCard {
   readonly card = input.required<InstrumentDto>();
   protected readonly paces = PACES;
   protected readonly pace = new FormControl<string>(PACES[1].id, { nonNullable: true });
-  protected readonly shown = signal('');
-  protected readonly shownControl = controlOf(this.shown);
+  protected readonly checkForm = new FormGroup({ shown: new FormControl('', { nonNullable: true }) });
   /** Where it is said to stand and not yet written down; null while nothing else is said. */
   protected readonly asked = signal<string | null>(null);
   protected readonly standsIn = controlOver<string>(
+    '',
     computed(() => this.asked() ?? this.card().batchId ?? ''),
     (batchId) => this.asked.set(batchId === (this.card().batchId ?? '') ? null : batchId),
   );
@@ -89,13 +89,13 @@ export class InstrumentCard {
 
   protected async check(): Promise<void> {
     const card = this.card();
-    const shown = plainNumber(this.shown());
+    const shown = plainNumber(this.checkForm.getRawValue().shown);
     const found = checkInstrument(card.kind, shown ?? NaN, { calibratedAtC: card.calibratedAtC, sampleC: ROOM_C });
     this.said.set(found.text);
     if (!found.ok) return;
     await this.save({ offset: found.offset, checkedOn: this.units.dateOf(this.now()) });
     this.checking.set(false);
-    this.shown.set('');
+    this.checkForm.reset();
   }
 
   protected async standIn(): Promise<void> {

@@ -76,6 +76,8 @@ describe('instruments in the cupboard', () => {
     expect(asked).toEqual([[float.id, 2, 15]]);
     expect(page.text()).toContain('Put it into a batch first.');
     await page.choose('standsIn', batch.id);
+    expect(saved(page)).toBeUndefined();
+    await page.press('It stands there now');
     expect(await savedSoon(page)).toMatchObject({ id: float.id, batchId: batch.id });
     expect(page.text()).toContain(`/api/devices/${float.id}/readings`);
     asked.length = 0;

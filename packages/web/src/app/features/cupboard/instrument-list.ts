@@ -34,6 +34,7 @@ export class InstrumentList {
   protected readonly kinds = INSTRUMENTS;
   protected readonly draft = createDraft('instrument', EMPTY);
   protected readonly posts = controlOver(
+    false,
     computed(() => this.draft.fields().posts === 'yes'),
     (posts) => this.draft.set('posts', posts ? 'yes' : ''),
   );

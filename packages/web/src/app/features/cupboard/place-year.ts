@@ -22,7 +22,14 @@ const WARMEST_C = 30;
       @for (m of months(); track m.name; let i = $index) {
         <div class="month">
           <span class="bar" [style.height.%]="m.height" [style.--warm]="m.height + '%'"></span>
-          <trug-line [name]="'month-' + i" [spoken]="m.name + ' in ' + place().name" [text]="m.text" (typed)="set(i, $event)" inputmode="decimal" />
+          <trug-line
+            class="slim"
+            [name]="'month-' + i"
+            [spoken]="m.name + ' in ' + place().name"
+            [text]="m.text"
+            (typed)="set(i, $event)"
+            inputmode="decimal"
+          />
           <span>{{ m.name }}</span>
         </div>
       }

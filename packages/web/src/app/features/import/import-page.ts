@@ -93,6 +93,7 @@ export class ImportPage {
     }),
   );
   protected readonly order = controlOver<string>(
+    '',
     computed(() => this.guess().dateOrder),
     (order) => this.setOrder(order === 'month-first' ? 'month-first' : 'day-first'),
   );

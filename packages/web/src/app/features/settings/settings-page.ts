@@ -163,6 +163,7 @@ export class SettingsPage {
   protected readonly choices = CHOICES.map((choice) => ({
     ...choice,
     control: controlOver<string>(
+      '',
       computed(() => this.settings()[choice.field]),
       (value) => this.save({ [choice.field]: value }),
     ),

@@ -4,12 +4,13 @@ import { FormControl } from '@angular/forms';
 /**
  * A form control that shows what holds and tells what the maker changes it to.
  *
+ * @param empty - what it shows before the component has its inputs
  * @param shown - what holds
  * @param changed - told of each change
  * @returns the control; call within an injection context
  */
-export function controlOver<T>(shown: Signal<T>, changed: (value: T) => void): FormControl<T> {
-  const control = new FormControl(untracked(shown), { nonNullable: true });
+export function controlOver<T>(empty: T, shown: Signal<T>, changed: (value: T) => void): FormControl<T> {
+  const control = new FormControl(empty, { nonNullable: true });
   control.valueChanges.subscribe((value) => changed(value));
   effect(() => {
     const now = shown();
@@ -24,4 +25,4 @@ export function controlOver<T>(shown: Signal<T>, changed: (value: T) => void): F
  * @param held - what it holds
  * @returns the control; call within an injection context
  */
-export const controlOf = <T>(held: WritableSignal<T>): FormControl<T> => controlOver(held, (value) => held.set(value));
+export const controlOf = <T>(held: WritableSignal<T>): FormControl<T> => controlOver(untracked(held), held, (value) => held.set(value));

@@ -50,7 +50,7 @@ function dateOf(isoDay: string): Date | null {
         matInput
         #box
         [id]="id"
-        [attr.name]="name()"
+        [name]="name()"
         autocomplete="off"
         [matDatepicker]="picker"
         [value]="date()"

@@ -21,7 +21,7 @@ let made = 0;
           matInput
           #box
           [id]="id"
-          [attr.name]="name()"
+          [name]="name()"
           [rows]="rows()"
           [value]="text()"
           (input)="typed.emit(box.value)"
@@ -37,7 +37,7 @@ let made = 0;
           matInput
           #line
           [id]="id"
-          [attr.name]="name()"
+          [name]="name()"
           [attr.inputmode]="inputmode()"
           autocomplete="off"
           [value]="text()"
@@ -60,6 +60,13 @@ let made = 0;
       </mat-autocomplete>
     </mat-form-field>
     <span [id]="id + '-say'" [class]="isWrong() ? 'field-error' : 'hint'" aria-live="polite">{{ say() }}</span>
+  `,
+  styles: `
+    /* A figure needs little margin. */
+    :host(.slim) input {
+      width: calc(100% + 1rem);
+      margin-inline: -0.5rem;
+    }
   `,
 })
 export class TypedLine {

@@ -91,7 +91,7 @@ export class Care {
   /** What is chosen and not yet written down: arrow keys move through a select, and file nothing. */
   protected readonly picked = signal<string | null>(null);
   protected readonly chosen = computed(() => this.picked() ?? this.vent());
-  protected readonly control = controlOver<string>(this.chosen, (vent) => this.picked.set(vent));
+  protected readonly control = controlOver<string>('', this.chosen, (vent) => this.picked.set(vent));
   protected readonly working = computed(() => {
     const { state, verdict } = this.view();
     return state.liquid !== null && state.keg === null && verdict !== null && !isAtRest(verdict.value.status);

@@ -52,7 +52,7 @@ interface AimField {
       display: flex;
       flex-wrap: wrap;
       align-items: center;
-      gap: 0.35rem 0.55rem;
+      gap: 0.35rem 0.5rem;
       padding-bottom: 0.35rem;
       font-size: 0.9375rem;
     }
@@ -60,13 +60,15 @@ interface AimField {
       font: 600 0.9375rem var(--head);
     }
     trug-line {
-      grid-template-columns: auto 4.6rem;
-      align-items: center;
-      column-gap: 0.35rem;
+      flex: 0 0 auto;
+      width: 5.4rem;
       color: var(--quiet);
     }
+    trug-line:last-of-type {
+      width: 6.1rem;
+    }
     .wide {
-      grid-template-columns: auto 5.6rem;
+      width: 8.1rem;
     }
     p {
       flex-basis: 100%;

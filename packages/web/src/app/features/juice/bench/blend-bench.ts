@@ -115,7 +115,7 @@ export class BlendBench {
     { id: '', name: 'where I put the cross' },
     ...this.styles().map(({ id, name, says }) => ({ id, name: `${name}: ${this.units.say(says)}` })),
   ]);
-  protected readonly styleControl = controlOver<string>(this.style, (style) => this.chooseStyle(style));
+  protected readonly styleControl = controlOver<string>('', this.style, (style) => this.chooseStyle(style));
   protected readonly targets = computed(() => {
     const set = readTargets(this.draft.fields().targets);
     return Object.keys(set).length > 0 ? set : (this.styles()[0]?.targets ?? {});
