@@ -92,9 +92,9 @@ describe('care along the way', () => {
   it('speaks the maker’s units everywhere at once', async () => {
     const { bench, path, faults } = await withSeason();
     await bench.open('/settings');
-    await bench.page.select('#volume', 'us-gal');
-    await bench.page.select('#temperature', 'degF');
-    await bench.page.select('#gravity', 'Bx');
+    await bench.choose('volume', 'us-gal');
+    await bench.choose('temperature', 'degF');
+    await bench.choose('gravity', 'Bx');
     await bench.page.waitForNetworkIdle();
     await bench.open('/shelf');
     await bench.says(/36\.\d+ US gal/, 'main');
@@ -117,6 +117,6 @@ describe('care along the way', () => {
     const { entries } = (await (await fetch(`${trug.url}/api${path('Carton No. 4').replace('batch', 'batches')}`)).json()) as { entries: { note: string }[] };
     expect(entries.map((e) => e.note)).not.toContain('written in a power cut');
     await bench.open(`${path('Carton No. 4')}/read`);
-    expect(await bench.page.$eval('textarea[name=note]', (el) => el.value)).toBe('written in a power cut');
+    expect(await bench.valueOf('note')).toBe('written in a power cut');
   });
 });

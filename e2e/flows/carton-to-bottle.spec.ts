@@ -1,4 +1,5 @@
 import { Bench } from '../pages/bench';
+import { rackPage } from '../pages/rack-page';
 import { DESK, PHONE, TestTrug } from '../support/trug';
 
 const START = '2026-10-26';
@@ -78,7 +79,7 @@ describe('from a carton of juice to an opened bottle', () => {
 
     await bench.press('Rack it');
     await bench.says(/Into which vessels/);
-    await page.click('main label input[type=checkbox]');
+    await rackPage(bench).pickFirst();
     await bench.press('Rack it');
     await bench.says(/Racked/, 'trug-log');
 
@@ -137,7 +138,7 @@ describe('from a carton of juice to an opened bottle', () => {
       await bench.says(/Answer the question/, '[role=alert]');
     }
     await page.reload({ waitUntil: 'networkidle2' });
-    expect(await page.$eval('textarea[name=note]', (el) => el.value)).toBe('smells of pears');
+    expect(await bench.valueOf('note')).toBe('smells of pears');
     await bench.fill('gravity', '1.062');
     await bench.says(/gravity does not rise/);
     await bench.press('It is right as it is');

@@ -17,9 +17,10 @@ it('a stand-in plays a whole ferment in fast time, live on the curve, and the lo
   await bench.open('/cupboard');
   await bench.choose('instrumentKind', 'floating-hydrometer');
   await bench.fill('instrumentName', 'Borrowed float');
-  await page.$eval('trug-instrument-list form', (form) => form.requestSubmit());
+  await bench.pressAt('trug-instrument-list form.card button[type=submit]');
   await bench.says(/Borrowed float/);
   await bench.choose('standsIn', batch.id, CARD);
+  await bench.press('It stands there now');
 
   // Another window looks at the curve before anything has come.
   const watching = await trug.page(DESK);

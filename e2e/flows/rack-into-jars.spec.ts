@@ -1,5 +1,6 @@
 import { judgeState, replay, type Entry } from '@trug/core';
 import { Bench } from '../pages/bench';
+import { rackPage } from '../pages/rack-page';
 import { DESK, TestTrug } from '../support/trug';
 
 /** 23 L out of a bucket into jars of five litres: four come full, and what is over is dealt with. */
@@ -43,7 +44,7 @@ describe('racking into small vessels', () => {
     await bench.open(`${path}/rack`);
     await bench.fill('loss', '0.6 L');
     await bench.says(/3 L find no room/, '.room');
-    await page.$$eval('.ways button', (all) => all.find((b) => b.textContent.includes('cooled water'))?.click());
+    await rackPage(bench).topUpWith('cooled water');
     await bench.says(/1.9 L of water go in with it/, 'aside');
     await bench.press('Rack it');
     await bench.says(/Racked/, 'trug-log');
@@ -74,14 +75,9 @@ describe('topping up from a like cider', () => {
     const [gateL, perryL] = [await litres('Gate Blend'), await litres('Lane Perry')];
     await bench.open(`/batch/${(await logs()).get('Gate Blend')?.id ?? ''}/rack`);
     await bench.fill('loss', '0.5 L');
-    await page.$$eval('form label', (all) =>
-      all.forEach((label) => {
-        const wanted = label.querySelector('b')?.textContent === 'Spare glass';
-        if (wanted !== label.classList.contains('picked')) label.querySelector('input')?.click();
-      }),
-    );
+    await rackPage(bench).into('Spare glass');
     await bench.says(/There is air over it/, '.room');
-    await page.$$eval('.ways button', (all) => all.find((b) => b.textContent.includes('of Lane Perry'))?.click());
+    await rackPage(bench).topUpWith('of Lane Perry');
     await bench.says(/of Lane Perry go in on top/, 'aside');
     await bench.press('Rack it');
     await bench.says(/Racked/, 'trug-log');

@@ -62,7 +62,7 @@ it('a cleaned vessel is dirty again, a new one is gone again, and a choice is as
     await bench.press('Undo');
     await bench.until(async () => !(await trug.ask<{ name: string }[]>('/api/vessels')).some((v) => v.name === 'Borrowed jar'));
     await bench.open('/settings');
-    await bench.page.select('#volume', 'us-gal');
+    await bench.choose('volume', 'us-gal');
     await bench.says(/Kept/);
     await bench.press('Undo');
     await bench.until(async () => (await trug.ask<{ volume: string }>('/api/settings')).volume === 'L');

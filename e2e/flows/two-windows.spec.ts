@@ -79,7 +79,7 @@ it('a card changed in both is shown in both versions, and joined as the maker ti
   await trug.send('PUT', `/api/juices/${juice.id}`, { ...juice, note: 'changed elsewhere' });
   // The page hears of it at once, and what was typed stays all the same.
   await new Promise((resolve) => setTimeout(resolve, 1500));
-  expect(await page.$eval('[name=name] input, input[name=name]', (el) => el.value)).toBe('Renamed here');
+  expect(await bench.valueOf('name')).toBe('Renamed here');
   await bench.press('Write it down');
   await bench.says(/Two versions/, 'mat-dialog-container');
   const dialog = await bench.text('mat-dialog-container');

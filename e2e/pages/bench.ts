@@ -24,6 +24,9 @@ const still = (handle: ElementHandle): Promise<void> =>
       }),
   );
 
+/** The selector of the typed field of a name. */
+const fieldOf = (name: string): string => `input[name="${name}"], textarea[name="${name}"]`;
+
 /** The selector of the button or link of a name. */
 export const named = (name: string): string => `::-p-aria([name="${name}"])`;
 
@@ -42,8 +45,7 @@ export class Bench {
 
   /** Types into the field of a name, replacing what is there. */
   async fill(name: string, text: string): Promise<void> {
-    const selector = `[name="${name}"] input, input[name="${name}"], textarea[name="${name}"]`;
-    const field = await this.page.waitForSelector(selector);
+    const field = await this.page.waitForSelector(fieldOf(name));
     if (!field) throw new Error(`there is no field ${name}`);
     await centred(field);
     await field.click({ count: 3 });
@@ -72,6 +74,17 @@ export class Bench {
     if (!option) throw new Error(`there is no ${value} of ${name}`);
     await centred(option);
     await option.click();
+  }
+
+  /** Ticks the box of these words, or takes the tick away. */
+  async tickBox(words: string): Promise<void> {
+    await this.pressAt(`main mat-checkbox ::-p-text(${words})`);
+  }
+
+  /** What the field of a name holds. */
+  async valueOf(name: string): Promise<string> {
+    await this.page.waitForSelector(fieldOf(name));
+    return this.page.$eval(fieldOf(name), (el) => (el instanceof HTMLInputElement || el instanceof HTMLTextAreaElement ? el.value : ''));
   }
 
   /** Clicks the button or link of that name. */

@@ -1,9 +1,11 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatAutocomplete, MatAutocompleteTrigger, MatOption } from '@angular/material/autocomplete';
 import { MatFormField } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 
 let made = 0;
+
+const plain = (text: string): string => text.trim().toLowerCase().replaceAll('_', ' ');
 
 /** The face of every typed field: its label above, paper to write on, and a hint or a refusal beneath. What it holds is its owner's matter. */
 @Component({
@@ -47,14 +49,14 @@ let made = 0;
           [placeholder]="placeholder()"
           [attr.maxlength]="longest()"
           [matAutocomplete]="offered"
-          [matAutocompleteDisabled]="offers().length === 0"
+          [matAutocompleteDisabled]="matching().length === 0"
           [attr.aria-label]="spoken()"
           [attr.aria-invalid]="isWrong()"
           [attr.aria-describedby]="say() ? id + '-say' : null"
         />
       }
       <mat-autocomplete #offered disableRipple (optionSelected)="typed.emit($event.option.value); picked.emit($event.option.value)">
-        @for (offer of offers(); track offer) {
+        @for (offer of matching(); track offer) {
           <mat-option [value]="offer">{{ offer }}</mat-option>
         }
       </mat-autocomplete>
@@ -82,6 +84,12 @@ export class TypedLine {
   readonly longest = input<number | null>(null);
   /** Known answers; others may be typed. */
   readonly offers = input<readonly string[]>([]);
+  /** Those that what is typed leads to, until it is one of them. */
+  protected readonly matching = computed(() => {
+    const typed = plain(this.text());
+    const known = this.offers().map((offer) => ({ offer, words: plain(offer) }));
+    return known.some(({ words }) => words === typed) ? [] : known.flatMap(({ offer, words }) => (words.includes(typed) ? [offer] : []));
+  });
   /** Beneath the field. */
   readonly say = input('');
   readonly isWrong = input(false);
