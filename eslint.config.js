@@ -75,8 +75,25 @@ export default tseslint.config(
       '@angular-eslint/prefer-on-push-component-change-detection': 'error',
       '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'trug', style: 'kebab-case' }],
       '@angular-eslint/directive-selector': ['error', { type: 'attribute', prefix: 'trug', style: 'camelCase' }],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "ImportSpecifier[imported.name='FormsModule']", message: 'Forms are typed FormGroups: ReactiveFormsModule.' },
+      ],
     },
   },
   { files: ['packages/web/src/**/*.html'], extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility] },
+  {
+    files: ['packages/web/src/**/*.html'],
+    ignores: ['packages/web/src/app/shared/field/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'Element[name=/^(input|select|textarea|dialog|progress|meter|datalist)$/]',
+          message: 'Controls are the kit’s: take a field from shared/field, or Material’s own.',
+        },
+      ],
+    },
+  },
   { files: ['**/*.spec.ts', 'e2e/**/*.ts'], rules: { 'no-console': 'off', '@typescript-eslint/no-unsafe-assignment': 'off' } },
 );

@@ -15,6 +15,13 @@ const typeInto = async (page, name, text) => {
   await page.type(`[name="${name}"] input, input[name="${name}"]`, text);
 };
 
+const choose = async (page, name, value) => {
+  await page.click(`[name="${name}"] mat-select`);
+  const option = await page.waitForSelector(`mat-option[data-value="${value}"]`, { visible: true });
+  await option.evaluate((el) => el.click());
+  await page.waitForSelector('mat-option', { hidden: true });
+};
+
 /** Each view: its file, its address, the screen, and what to do before the picture. */
 const VIEWS = [
   { file: 'shelf', path: () => '/shelf' },
@@ -48,7 +55,7 @@ const VIEWS = [
     path: () => '/juice/press',
     viewport: PHONE,
     act: async (page) => {
-      await page.select('select[name="fruitId"]', 'egremont-russet');
+      await choose(page, 'fruitId', 'egremont-russet');
       await typeInto(page, 'mass', '29 kg');
       await page.click('.add .btn');
       await typeInto(page, 'run', '8 L');
@@ -60,7 +67,7 @@ const VIEWS = [
     file: 'adjust',
     path: (id) => `/batch/${id('Terrace Must')}/adjust`,
     act: async (page) => {
-      await page.$$eval('.seg button', (all) => all.find((b) => b.textContent.trim() === 'Acid down')?.click());
+      await page.$$eval('mat-button-toggle button', (all) => all.find((b) => b.textContent.trim() === 'Acid down')?.click());
       await typeInto(page, 'ta', '5.6');
     },
   },

@@ -152,7 +152,7 @@ describe('from fruit to a pitched must', () => {
     await bench.open(`/batch/${batches.find((b) => b.name === 'Terrace Must')?.id ?? ''}`);
     await bench.press('Split it for a trial');
     await bench.tickBox('Trial jar');
-    await bench.press('Other jar');
+    await bench.tickBox('Other jar');
     await bench.says(/11.8 L stay in Terrace Must/);
     await bench.press('Split it');
     await bench.says(/Split/, 'trug-log');

@@ -46,7 +46,7 @@ const NAMES = new RegExp([...BOTTLE_KINDS.map((kind) => kind.name), 'Sugar in 10
 async function allLinesOf(page: Page): Promise<readonly string[]> {
   await page.$$eval('details:not(trug-working *, trug-instrument-card *)', (all) => all.forEach((details) => (details.open = true)));
   const lines = [...(await linesOf(page))];
-  for (const tab of await page.$$('main [role=tab], main [aria-pressed=false]')) {
+  for (const tab of await page.$$('main [role=tab], main mat-button-toggle button[aria-checked=false]')) {
     await tab.evaluate((el) => (el as HTMLElement).click());
     await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
     lines.push(...(await linesOf(page)));

@@ -64,15 +64,21 @@ function withoutFiled<T extends DraftFields>(now: T, filed: T, next: T): T {
   return { ...next, ...Object.fromEntries(typedSince) };
 }
 
+/** Puts into a form what a field holds, without telling of it. */
+function put(form: AbstractControl, name: string, value: unknown): void {
+  const control = form.get([name]);
+  if (control && control.value !== value) control.setValue(value, { emitEvent: false });
+}
+
 /** A form that follows a draft's fields, and they it. */
 function followed<T extends DraftFields>(fields: WritableSignal<T>): DraftForm<T> {
   const form = formOf(inject(NonNullableFormBuilder), untracked(fields));
   form.valueChanges.subscribe(() => fields.update((now) => ({ ...now, ...form.getRawValue() })));
   effect(() => {
-    for (const [name, value] of Object.entries(fields())) {
-      const control = form.get(name);
-      if (control && control.value !== value) untracked(() => control.setValue(value, { emitEvent: false }));
-    }
+    const now: readonly (readonly [string, unknown])[] = Object.entries(fields());
+    untracked(() => {
+      for (const [name, value] of now) put(form, name, value);
+    });
   });
   return form;
 }
@@ -138,8 +144,7 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
     form,
     set: (field, value) => {
       fields.update((now) => ({ ...now, [field]: value }));
-      const control: AbstractControl | null = form.get([field]);
-      control?.setValue(value, { emitEvent: false });
+      put(form, field, value);
     },
     fill: (stored) => {
       if (untracked(fields) !== untouched) return;

@@ -26,6 +26,8 @@ import { SaidPipe } from '../../units/said.pipe';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
+import { controlOver } from '../../shared/field/control-of';
+import { ToggleField } from '../../shared/field/toggle-field';
 
 const ACIDS = [
   { id: 'malic', name: 'malic, the acid of apples' },
@@ -62,7 +64,7 @@ const LASTING: readonly string[] = ['lactose', 'erythritol'];
 @Component({
   selector: 'trug-adjust-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, CautionList, Working, SupplyTake, SelectField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, CautionList, Working, SupplyTake, SelectField, ToggleField],
   templateUrl: './adjust-page.html',
   styleUrl: './adjust-page.scss',
 })
@@ -86,6 +88,7 @@ export class AdjustPage {
   protected readonly carbonates = CARBONATES;
   protected readonly nutrients = NUTRIENTS;
   protected readonly what = computed((): AdditionId => ADDITIONS.find((a) => a.id === this.fields().what)?.id ?? 'sugar');
+  protected readonly whatControl = controlOver<AdditionId>('sugar', this.what, (what) => this.choose(what));
   protected readonly liquid = computed(() => this.view()?.state.liquid ?? null);
   private readonly given = computed(() => {
     const text = this.fields().given;
@@ -194,7 +197,7 @@ export class AdjustPage {
     return [{ ...need, amount: this.given() ?? plan.amount, unit: plan.unit === 'tablets' ? 'tablet' : 'g' }];
   });
 
-  protected choose(what: AdditionId): void {
+  private choose(what: AdditionId): void {
     this.draft.fields.update((f) => ({ ...f, what, given: '' }));
     this.refusal.set(null);
   }

@@ -31,6 +31,11 @@ let made = 0;
       <span class="hint">{{ hint() }}</span>
     }
   `,
+  styles: `
+    mat-button-toggle-group {
+      flex-wrap: wrap;
+    }
+  `,
 })
 export class ToggleField {
   readonly label = input('');

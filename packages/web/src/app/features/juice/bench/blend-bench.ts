@@ -19,6 +19,7 @@ import { Working } from '../../../shared/working/working';
 import { Cylinder } from '../cylinder/cylinder';
 import { juiceColour } from '../cylinder/juice-colour';
 import { BENCH_DRAFT, heldText, readHeld, readKept, readTargets, targetsAt, targetsText, targetsWith, type KeptBlend } from './bench-draft';
+import { MEASURES, MODES, USES } from './bench-choices';
 import { selectCiderSources, selectJuiceSources, selectPreservedJuices, type BenchSource } from './bench-sources';
 import { BlendSolver } from './blend-solver';
 import type { BlendAnswer } from './blend-task';
@@ -31,22 +32,9 @@ import { limitsOf, readLimits, type TypedLimits } from './limits-draft';
 import { ReactiveFormsModule } from '@angular/forms';
 import { controlOver } from '../../../shared/field/control-of';
 import { SelectField } from '../../../shared/field/select-field';
+import { ToggleField } from '../../../shared/field/toggle-field';
 
 const AXIS_VALUE: Readonly<Record<ReachAxis, (l: Liquid) => number>> = { taGPerL: taOf, tanninGPerL: (l) => l.tanninGPerL, ph: phOf, abv: abvOf };
-const USES: readonly { readonly id: BlendUse; readonly name: string }[] = [
-  { id: 'closest', name: 'Closest' },
-  { id: 'least-waste', name: 'Least left over' },
-  { id: 'cheapest', name: 'Cheapest' },
-];
-/** Measures people pour with. @source usual kitchen and cellar jugs */
-const MEASURES: readonly { readonly litres: number; readonly says: string }[] = [
-  { litres: 0.05, says: ', a small glass' },
-  { litres: 0.1, says: '' },
-  { litres: 0.25, says: ', a cup' },
-  { litres: 0.5, says: ', half a jug' },
-  { litres: 1, says: ', a jug' },
-  { litres: 2.5, says: ', half a big jug' },
-];
 /** Blends that can be set side by side. */
 const MOST_KEPT = 3;
 /** Poured when nothing was said: half of what there is, which leaves the map something to show. */
@@ -70,6 +58,7 @@ const USUAL_SHARE = 0.5;
     JuiceLimits,
     ReactiveFormsModule,
     SelectField,
+    ToggleField,
   ],
   providers: [BlendSolver],
   templateUrl: './blend-bench.html',
@@ -94,7 +83,7 @@ export class BlendBench {
   protected readonly styles = computed(() => BLEND_STYLES.filter((s) => s.fermented === this.ciders()));
   protected readonly axes = computed((): readonly ReachAxis[] => (this.ciders() ? ['taGPerL', 'tanninGPerL', 'abv'] : ['taGPerL', 'tanninGPerL', 'ph']));
   protected readonly axis = computed((): ReachAxis => this.axes().find((a) => a === this.draft.fields().axis) ?? 'taGPerL');
-  protected readonly axisNames = AXES;
+  protected readonly axisChoices = computed(() => this.axes().map((id) => ({ id, name: AXES[id].name })));
   protected readonly use = computed((): BlendUse => USES.find((u) => u.id === this.draft.fields().use)?.id ?? 'closest');
   protected readonly inHandL = computed(() => this.sources().reduce((sum, s) => sum + s.leftL, 0));
   protected readonly tallestL = computed(() => Math.max(1, ...this.sources().map((s) => s.leftL)));
@@ -115,6 +104,14 @@ export class BlendBench {
     { id: '', name: 'where I put the cross' },
     ...this.styles().map(({ id, name, says }) => ({ id, name: `${name}: ${this.units.say(says)}` })),
   ]);
+  protected readonly modes = MODES;
+  protected readonly modeControl = controlOver<string>(
+    'juice',
+    computed(() => (this.ciders() ? 'cider' : 'juice')),
+    (mode) => this.mode(mode),
+  );
+  protected readonly useControl = controlOver<string>('', this.use, (use) => this.draft.set('use', use));
+  protected readonly axisControl = controlOver<ReachAxis>('taGPerL', this.axis, (axis) => this.showAxis(axis));
   protected readonly styleControl = controlOver<string>('', this.style, (style) => this.chooseStyle(style));
   protected readonly targets = computed(() => {
     const set = readTargets(this.draft.fields().targets);
@@ -259,14 +256,14 @@ export class BlendBench {
   }
 
   /** Going to another axis keeps the blend as it is and aims at where it lies there. */
-  protected showAxis(axis: ReachAxis): void {
+  private showAxis(axis: ReachAxis): void {
     const found = this.blend()?.value.views;
     const y = this.targets()[axis] ?? found?.[axis];
     const targets = y === undefined ? this.targets() : targetsAt(this.targets(), axis, { sg: this.cross().sg, y });
     this.draft.fields.update((f) => ({ ...f, axis, targets: targetsText(targets) }));
   }
 
-  protected mode(mode: string): void {
+  private mode(mode: string): void {
     this.draft.fields.update((f) => ({ ...f, mode, targets: '', held: '', limits: '', style: '', axis: 'taGPerL' }));
   }
 
