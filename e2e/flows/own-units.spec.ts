@@ -46,10 +46,19 @@ const NAMES = new RegExp([...BOTTLE_KINDS.map((kind) => kind.name), 'Sugar in 10
 async function allLinesOf(page: Page): Promise<readonly string[]> {
   await page.$$eval('details:not(trug-working *, trug-instrument-card *)', (all) => all.forEach((details) => (details.open = true)));
   const lines = [...(await linesOf(page))];
-  for (const tab of await page.$$('main [role=tab], main mat-button-toggle button[aria-checked=false]')) {
+  for (const tab of await page.$$('main [role=tab], main [aria-pressed=false], main mat-button-toggle button[aria-checked=false]')) {
     await tab.evaluate((el) => (el as HTMLElement).click());
     await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
     lines.push(...(await linesOf(page)));
+  }
+  for (const list of await page.$$('main mat-select')) {
+    // A list offers its words only while it is open, and leaves with the tab it stood on.
+    if (!(await list.isVisible())) continue;
+    await list.evaluate((el) => (el as HTMLElement).click());
+    await page.waitForSelector('mat-option');
+    lines.push(...(await page.$$eval('mat-option, mat-optgroup', (all) => all.map((el) => el.textContent.trim()))));
+    await page.keyboard.press('Escape');
+    await page.waitForSelector('mat-option', { hidden: true });
   }
   return [...new Set(lines)];
 }
