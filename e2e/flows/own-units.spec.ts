@@ -54,7 +54,8 @@ async function allLinesOf(page: Page): Promise<readonly string[]> {
   for (const list of await page.$$('main mat-select')) {
     // A list offers its words only while it is open, and leaves with the tab it stood on.
     if (!(await list.isVisible())) continue;
-    await list.evaluate((el) => (el as HTMLElement).click());
+    await list.focus();
+    await page.keyboard.press('Enter');
     await page.waitForSelector('mat-option');
     lines.push(...(await page.$$eval('mat-option, mat-optgroup', (all) => all.map((el) => el.textContent.trim()))));
     await page.keyboard.press('Escape');

@@ -101,7 +101,8 @@ export class App {
   }
 
   protected press(event: KeyboardEvent): void {
-    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    // A list or a calendar that was closed by it has had the key.
+    if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
     if (event.key === 'Escape') {
       this.leave(event);
       return;

@@ -17,4 +17,7 @@ describe('keyAct', () => {
 it('isTyping leaves keys to fields', () => {
   expect(isTyping(document.createElement('input'))).toBe(true);
   expect(isTyping(document.createElement('button'))).toBe(false);
+  const list = document.createElement('div');
+  list.setAttribute('role', 'combobox');
+  expect(isTyping(list)).toBe(true);
 });

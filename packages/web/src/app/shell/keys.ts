@@ -27,5 +27,7 @@ export function keyAct(key: string, afterG: boolean): KeyAct {
  * @returns true while something is being typed
  */
 export function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+  if (!(target instanceof HTMLElement)) return false;
+  // In a list, a letter leads to the choice that begins with it.
+  return target.isContentEditable || ['INPUT', 'TEXTAREA'].includes(target.tagName) || target.closest('[role=combobox], [role=listbox]') !== null;
 }
