@@ -65,7 +65,7 @@ describe('care along the way', () => {
     const { bench, path, faults } = await withSeason();
     await bench.open(path('Hollow Wild'));
     await bench.says(/^Stuck/, 'trug-now h2');
-    await bench.press('Move it');
+    await bench.pressElse('Move it');
     await bench.fill('place', 'the kitchen corner');
     await bench.fill('temp', '17 C');
     await bench.press('Write it down');

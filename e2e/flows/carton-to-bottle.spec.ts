@@ -92,7 +92,7 @@ describe('from a carton of juice to an opened bottle', () => {
     await bench.fill('sugar', '0');
     await bench.press('Write it down');
     await bench.says(/0.0 g\/L by a sugar test/, 'trug-log');
-    await bench.press('Malolactic change');
+    await bench.pressElse('Malolactic change');
     await bench.tickOption('is', 'over');
     await bench.press('Write it down');
     await bench.says(/100 % of the malic acid turned/, 'trug-log');

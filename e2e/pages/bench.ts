@@ -92,6 +92,12 @@ export class Bench {
     await this.pressAt(named(name));
   }
 
+  /** Takes one of the acts beside a batch's main one. */
+  async pressElse(name: string): Promise<void> {
+    await this.press('Something else');
+    await this.press(name);
+  }
+
   /** Clicks what a selector finds; twice, as an impatient or a shaky hand does. */
   async pressAt(selector: string, times: 1 | 2 = 1): Promise<void> {
     const target = await this.page.waitForSelector(selector, { visible: true });

@@ -53,7 +53,7 @@ export function nowWords(view: BatchView): NowWords {
           : [{ text: `Sulfited at ${hourIn(state.sulfitedAt, state.zone)} on ${dayText(state.sulfitedAt, false, state.zone)}`, speaks: 'for' }],
       next: wait?.detail ?? '',
       main: { page: 'pitch', verb: 'Pitch the yeast' },
-      also: [ADJUST, SPLIT, READ],
+      also: [ADJUST, SPLIT, READ, MOVE],
     };
   }
   if (!verdict) return { sentence: 'Put by.', tone: 'plain', evidence: [], next: '', main: null, also: [NOTE] };
@@ -72,8 +72,9 @@ export function nowWords(view: BatchView): NowWords {
         ? 'It is off its lees. Bottle it once it is clear and has rested.'
         : v.next.text,
     main: done ? (bottleFirst ? BOTTLE : RACK) : v.next.kind === 'stabilise' ? TEST : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
+    // Under one button: every act that makes sense at this stage.
     also: done
-      ? [...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]), TEST, CLEAR, MALOLACTIC, STABILISE, ADJUST]
+      ? [...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]), TEST, CLEAR, MALOLACTIC, STABILISE, ADJUST, MOVE]
       : v.next.kind === 'stabilise'
         ? [RACK, STABILISE, BOTTLE, READ, RESTART, ADJUST]
         : toTheWarm

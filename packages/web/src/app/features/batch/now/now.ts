@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import type { Evidence } from '@trug/core';
 import { Icon, type IconName } from '../../../shared/icon/icon';
@@ -17,7 +18,7 @@ const MARKS: Readonly<Record<Evidence['speaks'], { readonly icon: IconName; read
 @Component({
   selector: 'trug-now',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, RouterLink, Icon, Working],
+  imports: [SaidPipe, RouterLink, Icon, Working, MatMenu, MatMenuItem, MatMenuTrigger],
   host: { '[class]': 'words().tone' },
   template: `
     <h2 class="sentence">{{ words().sentence | said }}</h2>
@@ -40,8 +41,17 @@ const MARKS: Readonly<Record<Evidence['speaks'], { readonly icon: IconName; read
       @if (words().main; as main) {
         <a class="btn btn-main" [routerLink]="linkTo(main.page)">{{ main.verb }}</a>
       }
-      @for (act of words().also; track act.verb) {
-        <a class="link" [routerLink]="linkTo(act.page)">{{ act.verb }}</a>
+      @if (words().also.length > 1) {
+        <button class="btn" type="button" [matMenuTriggerFor]="also">Something else</button>
+        <mat-menu #also>
+          @for (act of words().also; track act.verb) {
+            <a mat-menu-item disableRipple [routerLink]="linkTo(act.page)">{{ act.verb }}</a>
+          }
+        </mat-menu>
+      } @else {
+        @for (act of words().also; track act.verb) {
+          <a class="link" [routerLink]="linkTo(act.page)">{{ act.verb }}</a>
+        }
       }
     </div>
     @if (view().verdict; as verdict) {
