@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { MAT_DATE_LOCALE, provideNativeDateAdapter, type MatDateFormats } from '@angular/material/core';
+import { DateAdapter, MAT_DATE_FORMATS, MAT_DATE_LOCALE, type MatDateFormats } from '@angular/material/core';
 import { MatDatepicker, MatDatepickerInput, MatDatepickerToggle } from '@angular/material/datepicker';
 import { MatFormField, MatSuffix } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { controlled } from './controlled';
+import { MakersDateAdapter } from './makers-date-adapter';
 
 const DAYS: MatDateFormats = {
   parse: { dateInput: null },
@@ -36,7 +37,8 @@ function dateOf(isoDay: string): Date | null {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatFormField, MatInput, MatSuffix, MatDatepicker, MatDatepickerInput, MatDatepickerToggle],
   providers: [
-    provideNativeDateAdapter(DAYS),
+    { provide: DateAdapter, useClass: MakersDateAdapter },
+    { provide: MAT_DATE_FORMATS, useValue: DAYS },
     // Day before month, as it is written everywhere else in Trug.
     { provide: MAT_DATE_LOCALE, useValue: 'en-GB' },
   ],

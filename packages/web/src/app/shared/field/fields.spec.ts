@@ -165,11 +165,33 @@ describe('days', () => {
     expect(await until.getValue()).toBe('Thu, 31 Dec 2026');
     await until.setValue('5 Jan 2027');
     expect(page.form.value.until).toBe('2027-01-05');
+    // The tenth of March or the third of October: nobody can tell.
+    await until.setValue('3/10/2026');
+    expect(page.form.value.until).toBe(NO_DAY);
+    for (const [typed, day] of [
+      ['16/10/2026', '2026-10-16'],
+      ['10/16/2026', '2026-10-16'],
+      ['2026-10-16', '2026-10-16'],
+      ['3.3.2026', '2026-03-03'],
+      ['31/2/2026', NO_DAY],
+    ] as const) {
+      await until.setValue(typed);
+      expect([typed, page.form.value.until]).toEqual([typed, day]);
+    }
     await until.setValue('never');
     expect(page.form.value.until).toBe(NO_DAY);
     expect(says('until')).toContain('no day');
     await until.setValue('');
     expect(page.form.value.until).toBe('');
+  });
+  it('know the maker’s today, not this machine’s', async () => {
+    const until = await loader.getHarness(MatDatepickerInputHarness.with({ selector: '[name="until"]' }));
+    await until.setValue('');
+    await until.openCalendar();
+    const calendar = await until.getCalendar();
+    const [today] = await calendar.getCells({ today: true });
+    expect([await today?.getText(), await calendar.getCurrentViewLabel()]).toEqual(['16', 'OCT 2026']);
+    await until.closeCalendar();
   });
   it('are named while they are near, and opened on a calendar once they are not', async () => {
     const day = await list('dayChoice');
