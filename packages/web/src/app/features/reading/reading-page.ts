@@ -12,6 +12,7 @@ import { firstWrong, NumberField, numberOf } from '../../shared/field/number-fie
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../units/units';
 import { gaugesOf } from '../../shared/gauges';
+import { DrawnStem } from './drawn-stem';
 import { NO_READING, previewReading, type ReadingFields } from './reading-draft';
 import { SaidPipe } from '../../units/said.pipe';
 import { countText } from '@trug/core/matter/quantity/count-text';
@@ -19,16 +20,16 @@ import { instrumentsFeature } from '../../state/resources.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
 import { LogWriter } from '../../writing/log-writer';
 import { TextField } from '../../shared/field/text-field';
-import { SelectField } from '../../shared/field/select-field';
 import { ChoiceField } from '../../shared/field/choice-field';
 import { DayField } from '../../shared/field/day-field';
+import { ToggleField } from '../../shared/field/toggle-field';
 import { TypedLine } from '../../shared/field/typed-line';
 
 /** Write down a reading, or correct one: any units, corrected as it is typed, questioned when odd, never lost. */
 @Component({
   selector: 'trug-reading-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, TextField, SelectField, ChoiceField, DayField, TypedLine],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, TextField, ChoiceField, DayField, TypedLine, DrawnStem, ToggleField],
   templateUrl: './reading-page.html',
   styleUrl: './reading-page.scss',
 })
@@ -45,6 +46,15 @@ export class ReadingPage {
   protected readonly insisted = signal<readonly string[]>([]);
   protected draft: Draft<ReadingFields> = createBatchDraft('reading', NO_READING);
   protected readonly fields = computed(() => this.draft.fields());
+  /** The last reading but the one that is corrected. */
+  protected readonly lastReading = computed(
+    () =>
+      this.view()
+        ?.state.readings.filter((r) => r.id !== this.entryId())
+        .at(-1) ?? null,
+  );
+  /** Where it should end, once yeast is in. */
+  protected readonly endSg = computed(() => (this.view()?.state.pitchedAt ? (this.view()?.verdict?.value.expectedEndSg ?? null) : null));
   protected readonly last = computed(() => {
     const last = this.view()?.state.readings.at(-1);
     return last ? `Last time ${this.units.gravity(last.sg)} on ${this.units.day(last.at, true)}.` : 'The first reading since it was filled.';
@@ -78,9 +88,7 @@ export class ReadingPage {
   protected readonly open = computed(() => this.preview()?.questions.filter((q) => !this.insisted().includes(q.id)) ?? []);
   protected readonly fell = computed(() => {
     const sg = this.preview()?.sg;
-    const last = this.view()
-      ?.state.readings.filter((r) => r.id !== this.entryId())
-      .at(-1);
+    const last = this.lastReading();
     if (sg === null || sg === undefined || !last) return null;
     const points = Math.round((last.sg - sg) * 1000);
     return points === 0 ? 'the same as last time' : points > 0 ? `${countText(points, 'point')} down` : `${countText(-points, 'point')} up`;
