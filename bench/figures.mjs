@@ -8,6 +8,7 @@ import { replay } from '../packages/core/dist/index.js';
 import { CHROMIUM_FLAGS, ROOT, say } from '../tools/lib.mjs';
 
 const FIRST_LOAD_LIMIT_KB = 150;
+const PAGE_LIMIT_KB = 150;
 const SHELF_LIMIT_MS = 1000;
 const REPLAY_LIMIT_MS = 20;
 
@@ -68,28 +69,39 @@ export function benchReplay() {
   );
 }
 
-/** What the browser fetches before any place is opened: script and style, as a good server compresses them. */
-export function benchFirstLoad() {
-  const dist = join(ROOT, 'packages/web/dist');
-  const html = readFileSync(join(dist, 'index.html'), 'utf8');
-  const named = new Set([...html.matchAll(/(?:src|href)="([^"]+\.(?:js|css))"/g)].map((m) => m[1]));
-  const queue = [...named];
-  // Chunks that the named ones import at once belong to the first load too.
-  while (queue.length > 0) {
-    const source = readFileSync(join(dist, queue.pop()), 'utf8');
-    for (const [, chunk] of source.matchAll(/(?:from|import)\s*"\.\/([\w.-]+\.js)"/g)) {
-      if (!named.has(chunk)) queue.push(chunk);
-      named.add(chunk);
-    }
+const DIST = join(ROOT, 'packages/web/dist');
+/** A script's size as a good server sends it, kB. */
+const compressedKb = (file) => brotliCompressSync(readFileSync(join(DIST, file)), { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } }).length / 1000;
+const sumKb = (files) => [...files].reduce((sum, file) => sum + compressedKb(file), 0);
+
+/** A script with all it imports at once. */
+function withImports(file) {
+  const found = new Set([file]);
+  for (const name of found) {
+    for (const [, chunk] of readFileSync(join(DIST, name), 'utf8').matchAll(/(?:from|import)\s*"\.\/([\w.-]+\.js)"/g)) found.add(chunk);
   }
-  const compressed = (path) => brotliCompressSync(readFileSync(path), { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } }).length;
-  const kb = ([...named].reduce((sum, file) => sum + compressed(join(dist, file)), 0) + compressed(join(dist, 'index.html'))) / 1000;
-  const whole =
-    readdirSync(dist)
-      .filter((f) => f.endsWith('.js'))
-      .reduce((sum, f) => sum + statSync(join(dist, f)).size, 0) / 1000;
+  return found;
+}
+
+/** What the browser fetches before any place is opened, and what the heaviest page brings of its own: script and style, as a good server compresses them. */
+export function benchFirstLoad() {
+  const html = readFileSync(join(DIST, 'index.html'), 'utf8');
+  const files = readdirSync(DIST);
+  const main = withImports(files.find((file) => /^main-.*\.js$/.test(file)));
+  const styles = [...html.matchAll(/href="([^"]+\.css)"/g)].map((m) => m[1]);
+  const kb = sumKb(main) + sumKb(styles) + compressedKb('index.html');
+  const scripts = files.filter((file) => file.endsWith('.js'));
+  const whole = scripts.reduce((sum, file) => sum + statSync(join(DIST, file)).size, 0) / 1000;
   say(
-    `first load: ${kb.toFixed(0)} kB compressed in ${named.size} files, ${ratio(kb, FIRST_LOAD_LIMIT_KB)} of ${FIRST_LOAD_LIMIT_KB} kB; ${((kb / whole) * 100).toFixed(0)} % of all scripts as built`,
+    `first load: ${kb.toFixed(0)} kB compressed in ${main.size + styles.length + 1} files, ${ratio(kb, FIRST_LOAD_LIMIT_KB)} of ${FIRST_LOAD_LIMIT_KB} kB; ${((kb / whole) * 100).toFixed(0)} % of all scripts as built`,
+  );
+  const pages = scripts
+    .filter((file) => !file.startsWith('chunk-') && !file.startsWith('worker-') && !main.has(file))
+    .map((file) => ({ file, kb: sumKb([...withImports(file)].filter((chunk) => !main.has(chunk))) }))
+    .sort((a, b) => b.kb - a.kb);
+  const [heaviest] = pages;
+  say(
+    `heaviest page of its own: ${heaviest.file.replace(/-[A-Z0-9]+\.js$/, '')}, ${heaviest.kb.toFixed(0)} kB, ${ratio(heaviest.kb, PAGE_LIMIT_KB)} of ${PAGE_LIMIT_KB} kB`,
   );
 }
 

@@ -11,16 +11,16 @@ export class Says {
 
   /** Something was written; taking it back is one click for ten seconds. */
   written(said: string, undo: () => void): void {
-    this.bar.open(said, 'Undo', { duration: UNDO_MS }).onAction().subscribe(undo);
+    this.bar.open(said, 'Undo', { duration: UNDO_MS, panelClass: 'slip' }).onAction().subscribe(undo);
   }
 
   /** Something was done that is taken back elsewhere. */
   note(said: string): void {
-    this.bar.open(said, undefined, { duration: UNDO_MS / 2 });
+    this.bar.open(said, undefined, { duration: UNDO_MS / 2, panelClass: 'slip' });
   }
 
   /** Something was refused; it is not in the book, and the form still holds it. */
   refused(detail: string): void {
-    this.bar.open(detail, 'Close', { duration: 2 * UNDO_MS });
+    this.bar.open(detail, 'Close', { duration: 2 * UNDO_MS, panelClass: ['slip', 'slip-refused'] });
   }
 }

@@ -34,6 +34,12 @@ let made = 0;
   styles: `
     mat-button-toggle-group {
       flex-wrap: wrap;
+      row-gap: 1px;
+      background: var(--ink);
+    }
+    /* Those of a second line fill it. */
+    mat-button-toggle {
+      flex: 1 1 auto;
     }
   `,
 })
