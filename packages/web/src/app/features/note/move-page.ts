@@ -11,14 +11,14 @@ import { caution } from '@trug/core/base/cautions/catalogue';
 import { Store } from '@ngrx/store';
 import { SaidPipe } from '../../units/said.pipe';
 import { placesFeature } from '../../state/resources.reducer';
-import { TextField } from '../../shared/field/text-field';
+import { OfferedLine } from '../../shared/field/offered-line';
 import { LogWriter } from '../../writing/log-writer';
 
 /** Where it stands now, and how warm it is there. */
 @Component({
   selector: 'trug-move-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, TextField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, OfferedLine],
   template: `
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
@@ -27,7 +27,14 @@ import { LogWriter } from '../../writing/log-writer';
           <span class="quiet">{{ v.batch.name }} · {{ v.verdict?.value?.next?.text | said }}</span>
         </div>
         <div class="sheet">
-          <trug-text label="Where to" name="place" formControlName="place" placeholder="the kitchen corner" [offers]="placeNames()" />
+          <trug-offered
+            label="Where to"
+            name="place"
+            placeholder="the kitchen corner"
+            [text]="fields().place"
+            [offers]="placeNames()"
+            (typed)="draft.form.controls.place.setValue($event)"
+          />
           <trug-quantity
             label="How warm is it there"
             name="temp"

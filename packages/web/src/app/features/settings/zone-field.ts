@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
-import { TypedLine } from '../../shared/field/typed-line';
+import { OfferedLine } from '../../shared/field/offered-line';
 import { browserZone } from '../../browser/browser-zone';
 
 /** What stands for “whatever this browser says”. */
@@ -10,9 +10,9 @@ const MOST_OFFERED = 30;
 @Component({
   selector: 'trug-zone-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [TypedLine],
+  imports: [OfferedLine],
   template: `
-    <trug-line
+    <trug-offered
       label="Time zone"
       name="timeZone"
       [text]="text()"

@@ -20,7 +20,9 @@ const WEEK = 7;
   template: `
     <trug-select [label]="label()" name="dayChoice" none="now" [options]="days()" [formControl]="choice" />
     @if (isOther()) {
-      <trug-date spoken="Which day" name="day" [formControl]="earlier" />
+      @defer (on immediate) {
+        <trug-date spoken="Which day" name="day" [formControl]="earlier" />
+      }
     }
   `,
   styles: `

@@ -18,6 +18,7 @@ import { controlOf } from './control-of';
 import { DateField, NO_DAY } from './date-field';
 import { DayField } from './day-field';
 import { NumberField } from './number-field';
+import { OfferedLine } from './offered-line';
 import { QuantityField } from './quantity-field';
 import { SelectField } from './select-field';
 import { TextField } from './text-field';
@@ -30,10 +31,16 @@ const text = (value = ''): FormControl<string> => new FormControl(value, { nonNu
 @Component({
   selector: 'trug-test-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, ChoiceField, DateField, DayField, NumberField, QuantityField, SelectField, TextField, TickField, ToggleField],
+  imports: [ReactiveFormsModule, ChoiceField, DateField, DayField, OfferedLine, NumberField, QuantityField, SelectField, TextField, TickField, ToggleField],
   template: `
     <form [formGroup]="form">
-      <trug-text label="Place" name="place" formControlName="place" [offers]="['the shed', 'the porch']" />
+      <trug-offered
+        label="Place"
+        name="place"
+        [text]="form.value.place ?? ''"
+        [offers]="['the shed', 'the porch']"
+        (typed)="form.controls.place.setValue($event)"
+      />
       <trug-quantity label="Volume" name="volume" dimension="volume" formControlName="volume" hint="to the brim" />
       <trug-number label="pH" name="ph" figure="ph" formControlName="ph" />
       <trug-select label="Sugar" name="sugar" formControlName="sugar" none="nothing" usual="" [options]="sugars" />
@@ -117,10 +124,10 @@ describe('typed fields', () => {
     expect(page.form.value.ph).toBe('34');
   });
   it('follow the form, and a signal held beside it', async () => {
-    page.form.controls.place.setValue('the loft');
+    page.form.controls.volume.setValue('4 L');
     page.note.set('changed elsewhere');
     await stable();
-    expect(await (await line('place')).getValue()).toBe('the loft');
+    expect(await (await line('volume')).getValue()).toBe('4 L');
     expect(await (await line('note')).getValue()).toBe('changed elsewhere');
     await (await line('note')).setValue('by hand');
     expect(page.note()).toBe('by hand');

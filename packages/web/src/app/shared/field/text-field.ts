@@ -18,7 +18,6 @@ import { TypedLine } from './typed-line';
       [placeholder]="placeholder()"
       [rows]="rows()"
       [longest]="longest()"
-      [offers]="offers()"
       [say]="error() ?? hint()"
       [isWrong]="error() !== null"
     />
@@ -31,7 +30,6 @@ export class TextField {
   readonly placeholder = input('');
   readonly rows = input(1);
   readonly longest = input<number | null>(null);
-  readonly offers = input<readonly string[]>([]);
   readonly hint = input('');
   readonly error = input<string | null>(null);
   protected readonly held = controlled('');

@@ -1,17 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { MatAutocomplete, MatAutocompleteTrigger, MatOption } from '@angular/material/autocomplete';
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatFormField } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 
 let made = 0;
 
-const plain = (text: string): string => text.trim().toLowerCase().replaceAll('_', ' ');
-
 /** The face of every typed field: its label above, paper to write on, and a hint or a refusal beneath. What it holds is its owner's matter. */
 @Component({
   selector: 'trug-line',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MatFormField, MatInput, MatAutocomplete, MatAutocompleteTrigger, MatOption],
+  imports: [MatFormField, MatInput],
   host: { class: 'field' },
   template: `
     @if (label()) {
@@ -48,18 +45,11 @@ const plain = (text: string): string => text.trim().toLowerCase().replaceAll('_'
           (blur)="left.emit(line.value)"
           [placeholder]="placeholder()"
           [attr.maxlength]="longest()"
-          [matAutocomplete]="offered"
-          [matAutocompleteDisabled]="matching().length === 0"
           [attr.aria-label]="spoken()"
           [attr.aria-invalid]="isWrong()"
           [attr.aria-describedby]="say() ? id + '-say' : null"
         />
       }
-      <mat-autocomplete #offered disableRipple (optionSelected)="typed.emit($event.option.value); picked.emit($event.option.value)">
-        @for (offer of matching(); track offer) {
-          <mat-option [value]="offer">{{ offer }}</mat-option>
-        }
-      </mat-autocomplete>
     </mat-form-field>
     <span [id]="id + '-say'" [class]="isWrong() ? 'field-error' : 'hint'" aria-live="polite">{{ say() }}</span>
   `,
@@ -82,20 +72,10 @@ export class TypedLine {
   /** More than one makes it a sheet to write on. */
   readonly rows = input(1);
   readonly longest = input<number | null>(null);
-  /** Known answers; others may be typed. */
-  readonly offers = input<readonly string[]>([]);
-  /** Those that what is typed leads to, until it is one of them. */
-  protected readonly matching = computed(() => {
-    const typed = plain(this.text());
-    const known = this.offers().map((offer) => ({ offer, words: plain(offer) }));
-    return known.some(({ words }) => words === typed) ? [] : known.flatMap(({ offer, words }) => (words.includes(typed) ? [offer] : []));
-  });
   /** Beneath the field. */
   readonly say = input('');
   readonly isWrong = input(false);
   readonly typed = output<string>();
-  /** Picked from what was offered. */
-  readonly picked = output<string>();
   /** What it holds as the maker leaves it. */
   readonly left = output<string>();
   protected readonly id = `line-${(made += 1)}`;

@@ -3,8 +3,12 @@ import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEnt
 import { until } from '../../../../testing/until';
 import { BatchPage } from '../batch-page';
 
-const open = (log: ReturnType<typeof finishedLog>, today: number): Promise<PageHarness> =>
-  PageHarness.open(BatchPage, { batches: [sampleBatch(log)], today, inputs: { id: BATCH_ID } });
+async function open(log: ReturnType<typeof finishedLog>, today: number): Promise<PageHarness> {
+  const page = await PageHarness.open(BatchPage, { batches: [sampleBatch(log)], today, inputs: { id: BATCH_ID } });
+  // It comes after what the page is about.
+  await page.shows('trug-care');
+  return page;
+}
 const working = [filled(), pitched(), reading(3, 1.04), reading(6, 1.03)];
 
 describe('care beside the verdict', () => {
