@@ -4,8 +4,8 @@ import type { Bench } from './bench';
 export const rackPage = (bench: Bench) => ({
   /** Racks into these vessels and no others. */
   async into(...names: readonly string[]): Promise<void> {
-    await bench.page.waitForSelector('main .picked, main [aria-labelledby=into] label');
-    for (const card of await bench.page.$$('[aria-labelledby=into] label:has(b)')) {
+    await bench.page.waitForSelector('[aria-labelledby=into] mat-checkbox');
+    for (const card of await bench.page.$$('[aria-labelledby=into] mat-checkbox')) {
       const { name, isPicked } = await card.evaluate((el) => ({ name: el.querySelector('b')?.textContent ?? '', isPicked: el.classList.contains('picked') }));
       const box = await card.$('input[type=checkbox]');
       if (names.includes(name) !== isPicked) await box?.click();

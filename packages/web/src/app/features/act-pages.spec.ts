@@ -117,7 +117,7 @@ describe('RackPage', () => {
     PageHarness.open(RackPage, { batches: [sampleBatch(finishedLog())], vessels, today: 27, inputs });
   it('fills the jars that hold it, evenly', async () => {
     const page = await open();
-    expect(page.count('label.picked')).toBe(4);
+    expect(page.count('mat-checkbox.picked')).toBe(4);
     expect(page.text()).toContain('It all finds room');
     await page.submit();
     const [entry] = page.written();
@@ -131,7 +131,7 @@ describe('RackPage', () => {
   it('23 L fill four jars of five litres: what is over is spread, topped up or drunk, each with its cost', async () => {
     const page = await jarsFor23();
     await page.type('loss', '0.6 L');
-    expect(page.count('label.picked')).toBe(4);
+    expect(page.count('mat-checkbox.picked')).toBe(4);
     expect(page.text('.room h2')).toBe('3 L find no room');
     const spread = 'Into Jar 5 too, all of them less full: 8 % air in each.';
     expect(page.text('.ways')).toMatch(/L of boiled, cooled water in all of it fills Jar 5 too: \d\.\d to \d\.\d %/);

@@ -22,7 +22,7 @@ const way = (page: PageHarness, words: RegExp): string => {
 describe('air over a cider at rest', () => {
   it('is filled from a like cider: racking, what leaves the one and what joins the other are sent together', async () => {
     const page = await open();
-    await page.tick('label input[type=checkbox]');
+    await page.tick('li input[type=checkbox]');
     expect(page.text('.room')).toContain('There is air over it');
     await page.press(way(page, /of Spare: .* proven again/));
     expect(page.text('aside')).toContain('3 L of Spare go in on top');
@@ -43,7 +43,7 @@ describe('air over a cider at rest', () => {
   });
   it('is taken up by marbles, which the log remembers and which change nothing', async () => {
     const page = await open();
-    await page.tick('label input[type=checkbox]');
+    await page.tick('li input[type=checkbox]');
     await page.press(way(page, /marbles thin nothing/));
     await page.submit();
     const [racked] = page.written();
@@ -52,7 +52,7 @@ describe('air over a cider at rest', () => {
   });
   it('is topped with juice only under warning, and a choice can be taken back', async () => {
     const page = await open();
-    await page.tick('label input[type=checkbox]');
+    await page.tick('li input[type=checkbox]');
     await page.press(way(page, /of the juice Russet row: .*seal nothing/));
     expect(page.text('aside')).toContain('go in on top');
     await page.press('Take that back');
@@ -60,7 +60,7 @@ describe('air over a cider at rest', () => {
   });
   it('is no matter while it works', async () => {
     const page = await open([filled(), pitched(), sampleEntry('note', 2, { text: 'lively' }), reading(3, 1.03)], 4);
-    await page.tick('label input[type=checkbox]');
+    await page.tick('li input[type=checkbox]');
     expect(page.has('.ways')).toBe(false);
   });
 });
