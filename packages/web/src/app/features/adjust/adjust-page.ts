@@ -28,6 +28,7 @@ import { LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
 import { controlOver } from '../../shared/field/control-of';
 import { ToggleField } from '../../shared/field/toggle-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 const ACIDS = [
   { id: 'malic', name: 'malic, the acid of apples' },
@@ -64,7 +65,7 @@ const LASTING: readonly string[] = ['lactose', 'erythritol'];
 @Component({
   selector: 'trug-adjust-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, CautionList, Working, SupplyTake, SelectField, ToggleField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, CautionList, Working, SupplyTake, SelectField, ToggleField, Refusal],
   templateUrl: './adjust-page.html',
   styleUrl: './adjust-page.scss',
 })

@@ -11,6 +11,7 @@ import { AppActions } from '../../state/app.actions';
 import { problemOf } from '../../state/trug-api';
 import { TextField } from '../../shared/field/text-field';
 import { FileField } from '../../shared/field/file-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** How many backups are shown before the rest is asked for. */
 const FIRST_SHOWN = 6;
@@ -27,7 +28,7 @@ const IN: Readonly<Record<string, string>> = {
 @Component({
   selector: 'trug-book-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, MatProgressBar, TextField, FileField],
+  imports: [SaidPipe, ReactiveFormsModule, MatProgressBar, TextField, FileField, Refusal],
   templateUrl: './book-page.html',
   styleUrl: './book-page.scss',
 })

@@ -31,6 +31,7 @@ import { SelectField } from '../../shared/field/select-field';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
 import { TypedLine } from '../../shared/field/typed-line';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** Fizz a keg is given where nobody chose. @source usual draught level */
 const KEG_VOLUMES = 2.4;
@@ -55,6 +56,7 @@ const USUAL_LOSS_L = 0.4;
     MatRadioButton,
     MatRadioGroup,
     TypedLine,
+    Refusal,
   ],
   templateUrl: './bottle-bench.html',
   styleUrl: './bottle-bench.scss',

@@ -15,6 +15,7 @@ import { waitWords } from './wait-words';
 import { SaidPipe } from '../../units/said.pipe';
 import { SelectField } from '../../shared/field/select-field';
 import { LogWriter } from '../../writing/log-writer';
+import { Refusal } from '../../shared/refusal/refusal';
 
 const HAZES: readonly { readonly id: HazeCause; readonly name: string }[] = [
   { id: 'unknown', name: 'nobody knows yet' },
@@ -32,7 +33,7 @@ const USUAL_C = 15;
 @Component({
   selector: 'trug-clear-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, SupplyTake, TimedSteps, Working, SelectField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, SupplyTake, TimedSteps, Working, SelectField, Refusal],
   templateUrl: './clear-page.html',
   styleUrl: './clear-page.scss',
 })

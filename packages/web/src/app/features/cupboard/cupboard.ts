@@ -17,13 +17,13 @@ import { selectBatchViews } from '../../state/batch-views.selectors';
 import { InstrumentList } from './instrument-list';
 import { PlaceList } from './place-list';
 import { SupplyList } from './supply-list';
-import { SaidPipe } from '../../units/said.pipe';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { appFeature } from '../../state/app.reducer';
 import { vesselsFeature } from '../../state/vessels.reducer';
 import { LogWriter } from '../../writing/log-writer';
 import { TextField } from '../../shared/field/text-field';
 import { SelectField } from '../../shared/field/select-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working: false };
 
@@ -31,7 +31,7 @@ const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working:
 @Component({
   selector: 'trug-cupboard',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, Vessel, InstrumentList, PlaceList, SupplyList, TextField, SelectField],
+  imports: [ReactiveFormsModule, RouterLink, QuantityField, CautionList, Vessel, InstrumentList, PlaceList, SupplyList, TextField, SelectField, Refusal],
   templateUrl: './cupboard.html',
   styleUrl: './cupboard.scss',
 })

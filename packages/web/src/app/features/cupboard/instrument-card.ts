@@ -15,6 +15,7 @@ import { appFeature } from '../../state/app.reducer';
 import { LogWriter } from '../../writing/log-writer';
 import { controlOver } from '../../shared/field/control-of';
 import { SelectField } from '../../shared/field/select-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** How fast a stand-in may play, and how often it measures. */
 const PACES = [
@@ -31,7 +32,7 @@ const ROOM_C = 20;
 @Component({
   selector: 'trug-instrument-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, TextField, SelectField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, TextField, SelectField, Refusal],
   templateUrl: './instrument-card.html',
   styleUrl: './instrument-card.scss',
 })

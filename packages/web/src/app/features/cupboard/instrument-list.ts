@@ -9,12 +9,12 @@ import { newId } from '../../browser/new-id';
 import { Units } from '../../units/units';
 import { InstrumentCard } from './instrument-card';
 import { INSTRUMENTS } from './instrument-words';
-import { SaidPipe } from '../../units/said.pipe';
 import { instrumentsFeature } from '../../state/resources.reducer';
 import { LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
 import { controlOver } from '../../shared/field/control-of';
 import { TickField } from '../../shared/field/tick-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 const EMPTY = { kind: 'hydrometer', name: '', calibrated: '', posts: '' };
 const USUAL_C = 20;
@@ -23,7 +23,7 @@ const USUAL_C = 20;
 @Component({
   selector: 'trug-instrument-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, InstrumentCard, QuantityField, TextField, SelectField, TickField],
+  imports: [ReactiveFormsModule, InstrumentCard, QuantityField, TextField, SelectField, TickField, Refusal],
   templateUrl: './instrument-list.html',
   styleUrl: './instrument-list.scss',
 })

@@ -7,10 +7,10 @@ import { createDraft } from '../../writing/draft';
 import { TextField } from '../../shared/field/text-field';
 import { newId } from '../../browser/new-id';
 import { PlaceYear } from './place-year';
-import { SaidPipe } from '../../units/said.pipe';
 import { placesFeature } from '../../state/resources.reducer';
 import { LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 const EMPTY = { name: '', like: 'shed' };
 
@@ -18,7 +18,7 @@ const EMPTY = { name: '', like: 'shed' };
 @Component({
   selector: 'trug-place-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, PlaceYear, TextField, SelectField],
+  imports: [ReactiveFormsModule, PlaceYear, TextField, SelectField, Refusal],
   templateUrl: './place-list.html',
   styleUrl: './instrument-list.scss',
 })

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import type { PlaceDto } from '@trug/contract/plain';
 import { readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../units/units';
-import { SaidPipe } from '../../units/said.pipe';
 import { LogWriter } from '../../writing/log-writer';
 import { TypedLine } from '../../shared/field/typed-line';
+import { Refusal } from '../../shared/refusal/refusal';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 /** Temperatures are drawn between these, °C. */
@@ -15,7 +15,7 @@ const WARMEST_C = 30;
 @Component({
   selector: 'trug-place-year',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, TypedLine],
+  imports: [TypedLine, Refusal],
   template: `
     <b>{{ place().name }}</b>
     <div class="year">
@@ -37,9 +37,7 @@ const WARMEST_C = 30;
     @if (changed()) {
       <button class="btn btn-small" type="button" (click)="save()">Write it down</button>
     }
-    @if (refusal(); as why) {
-      <p class="field-error" role="alert">{{ why | said }}</p>
-    }
+    <trug-refusal [why]="refusal()" />
   `,
   styleUrl: './place-year.scss',
 })

@@ -17,6 +17,7 @@ import { appFeature } from '../../state/app.reducer';
 import { LogWriter } from '../../writing/log-writer';
 import { DateField, NO_DAY } from '../../shared/field/date-field';
 import { SelectField } from '../../shared/field/select-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 const EMPTY = { what: 'yeast:crisp-cider', amount: '', packetG: '', until: '' };
 /** g in a packet of dry yeast when nothing else is said. @source usual home packets */
@@ -35,7 +36,7 @@ const GROUPS = [
 @Component({
   selector: 'trug-supply-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, TextField, DateField, SelectField],
+  imports: [SaidPipe, ReactiveFormsModule, TextField, DateField, SelectField, Refusal],
   templateUrl: './supply-list.html',
   styleUrl: './supply-list.scss',
 })

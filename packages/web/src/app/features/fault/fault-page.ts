@@ -18,6 +18,7 @@ import { vesselsFeature } from '../../state/vessels.reducer';
 import { SelectField } from '../../shared/field/select-field';
 import { Units } from '../../units/units';
 import { LogWriter } from '../../writing/log-writer';
+import { Refusal } from '../../shared/refusal/refusal';
 
 const NOTHING_SAID: Record<FaultQuestionId, string> = { smell: '', surface: '', look: '', pour: '', fizz: '', gravity: '', hazeTest: '' };
 /** Stands for "did not look" where the log would answer. */
@@ -27,7 +28,7 @@ const UNKNOWN = 'unknown';
 @Component({
   selector: 'trug-fault-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, Working, SelectField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, Working, SelectField, Refusal],
   templateUrl: './fault-page.html',
   styleUrl: './fault-page.scss',
 })

@@ -14,7 +14,6 @@ import { Units } from '../../units/units';
 import { gaugesOf } from '../../shared/gauges';
 import { ROLE_NAMES } from './role-names';
 import { readingActs } from './reading-acts';
-import { SaidPipe } from '../../units/said.pipe';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { instrumentsFeature } from '../../state/resources.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
@@ -25,6 +24,7 @@ import { controlOver } from '../../shared/field/control-of';
 import { FileField } from '../../shared/field/file-field';
 import { SelectField } from '../../shared/field/select-field';
 import { TextField } from '../../shared/field/text-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** Rows shown of what was understood, and of what was refused. */
 const SHOWN_ROWS = 8;
@@ -38,7 +38,7 @@ const MOST_FOR_LOG = 200;
 @Component({
   selector: 'trug-import-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, ChoiceField, FileField, SelectField, TextField],
+  imports: [ReactiveFormsModule, RouterLink, ChoiceField, FileField, SelectField, TextField, Refusal],
   templateUrl: './import-page.html',
   styleUrl: './import-page.scss',
 })

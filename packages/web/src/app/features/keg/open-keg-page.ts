@@ -3,14 +3,14 @@ import { RouterLink } from '@angular/router';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
-import { SaidPipe } from '../../units/said.pipe';
 import { LogWriter } from '../../writing/log-writer';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** Open a sealed keg again, so that its drink can be worked on. */
 @Component({
   selector: 'trug-open-keg-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, RouterLink, CautionList],
+  imports: [RouterLink, CautionList, Refusal],
   template: `
     @if (view(); as v) {
       <section class="page">
@@ -22,9 +22,7 @@ import { LogWriter } from '../../writing/log-writer';
           @if (v.state.keg) {
             <trug-cautions [cautions]="cautions" />
             <p>It stays full of gas for about two weeks, unless it is racked or stirred: in bottles that gas comes on top of any priming.</p>
-            @if (refusal(); as why) {
-              <p class="field-error" role="alert">{{ why | said }}</p>
-            }
+            <trug-refusal [why]="refusal()" />
             <div class="acts">
               <button class="btn btn-main" type="button" (click)="file()">It is silent and open</button>
               <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>

@@ -13,12 +13,13 @@ import { Working } from '../../shared/working/working';
 import { SaidPipe } from '../../units/said.pipe';
 import { LogWriter } from '../../writing/log-writer';
 import { ChoiceField } from '../../shared/field/choice-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** The malolactic change: what it would do, how far it is, and whether it is wanted. */
 @Component({
   selector: 'trug-malolactic-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, TextField, Working, ChoiceField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, TextField, Working, ChoiceField, Refusal],
   templateUrl: './malolactic-page.html',
   styleUrl: './malolactic-page.scss',
 })

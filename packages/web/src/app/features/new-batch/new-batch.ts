@@ -32,6 +32,7 @@ import { type Act, LogWriter } from '../../writing/log-writer';
 import { TextField } from '../../shared/field/text-field';
 import { SelectField } from '../../shared/field/select-field';
 import { ChoiceField } from '../../shared/field/choice-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 const NEW_BATCH = {
   name: '',
@@ -68,7 +69,7 @@ const LEAST_SUGAR_G = 0.5;
 @Component({
   selector: 'trug-new-batch',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, NumberField, QuantityField, CautionList, Working, Vessel, TextField, SelectField, ChoiceField],
+  imports: [SaidPipe, ReactiveFormsModule, NumberField, QuantityField, CautionList, Working, Vessel, TextField, SelectField, ChoiceField, Refusal],
   templateUrl: './new-batch.html',
   styleUrl: './new-batch.scss',
 })

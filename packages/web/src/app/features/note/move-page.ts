@@ -13,12 +13,13 @@ import { SaidPipe } from '../../units/said.pipe';
 import { placesFeature } from '../../state/resources.reducer';
 import { OfferedLine } from '../../shared/field/offered-line';
 import { LogWriter } from '../../writing/log-writer';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** Where it stands now, and how warm it is there. */
 @Component({
   selector: 'trug-move-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, OfferedLine],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, OfferedLine, Refusal],
   template: `
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
@@ -43,9 +44,7 @@ import { LogWriter } from '../../writing/log-writer';
             formControlName="temp"
           />
           <trug-cautions [cautions]="cautions" />
-          @if (refusal(); as why) {
-            <p class="field-error" role="alert">{{ why | said }}</p>
-          }
+          <trug-refusal [why]="refusal()" />
           <div class="acts">
             <button class="btn btn-main" type="submit">Write it down</button>
             <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>

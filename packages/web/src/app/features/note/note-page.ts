@@ -3,16 +3,16 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft } from '../../writing/draft';
-import { SaidPipe } from '../../units/said.pipe';
 import { type Act, LogWriter } from '../../writing/log-writer';
 import { TextField } from '../../shared/field/text-field';
 import { SelectField } from '../../shared/field/select-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** A note or a tasting, in the maker's own words. */
 @Component({
   selector: 'trug-note-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, TextField, SelectField],
+  imports: [ReactiveFormsModule, RouterLink, TextField, SelectField, Refusal],
   template: `
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
@@ -31,9 +31,7 @@ import { SelectField } from '../../shared/field/select-field';
               { id: 'tasted', name: 'a tasting' },
             ]"
           />
-          @if (refusal(); as why) {
-            <p class="field-error" role="alert">{{ why | said }}</p>
-          }
+          <trug-refusal [why]="refusal()" />
           <div class="acts">
             <button class="btn btn-main" type="submit">Write it down</button>
             <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>

@@ -25,6 +25,7 @@ import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import { LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
+import { Refusal } from '../../shared/refusal/refusal';
 
 const AIMS: readonly { readonly id: YeastAim; readonly name: string }[] = [
   { id: 'clean', name: 'clean and dry' },
@@ -69,6 +70,7 @@ const TEASPOON_G = kitchenWeights('yeast', null).gramsPerTeaspoon ?? 3;
     SelectField,
     MatRadioButton,
     MatRadioGroup,
+    Refusal,
   ],
   templateUrl: './pitch-page.html',
   styleUrl: './pitch-page.scss',

@@ -25,6 +25,7 @@ import { SaidPipe } from '../../units/said.pipe';
 import { vesselsFeature } from '../../state/vessels.reducer';
 import { type Act, LogWriter } from '../../writing/log-writer';
 import { MatCheckbox } from '@angular/material/checkbox';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** What stays behind with the lees unless the maker says otherwise, as a share. @source our estimate: 2–3 % */
 const USUAL_LOSS_FRACTION = 0.025;
@@ -37,7 +38,7 @@ const LEAST_OVER_L = 0.1;
 @Component({
   selector: 'trug-rack-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, Working, Vessel, MatCheckbox],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, Working, Vessel, MatCheckbox, Refusal],
   templateUrl: './rack-page.html',
   styleUrl: './rack-page.scss',
 })

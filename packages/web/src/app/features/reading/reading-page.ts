@@ -24,12 +24,26 @@ import { ChoiceField } from '../../shared/field/choice-field';
 import { DayField } from '../../shared/field/day-field';
 import { ToggleField } from '../../shared/field/toggle-field';
 import { TypedLine } from '../../shared/field/typed-line';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** Write down a reading, or correct one: any units, corrected as it is typed, questioned when odd, never lost. */
 @Component({
   selector: 'trug-reading-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, TextField, ChoiceField, DayField, TypedLine, DrawnStem, ToggleField],
+  imports: [
+    SaidPipe,
+    ReactiveFormsModule,
+    RouterLink,
+    NumberField,
+    QuantityField,
+    TextField,
+    ChoiceField,
+    DayField,
+    TypedLine,
+    DrawnStem,
+    ToggleField,
+    Refusal,
+  ],
   templateUrl: './reading-page.html',
   styleUrl: './reading-page.scss',
 })

@@ -15,12 +15,13 @@ import { Units } from '../../units/units';
 import { Working } from '../../shared/working/working';
 import { SaidPipe } from '../../units/said.pipe';
 import { LogWriter } from '../../writing/log-writer';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** Set a stuck ferment going again: what is free first, then new yeast by a starter, or a way out. */
 @Component({
   selector: 'trug-restart-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, RouterLink, CautionList, Icon, SupplyTake, TimedSteps, Working],
+  imports: [SaidPipe, RouterLink, CautionList, Icon, SupplyTake, TimedSteps, Working, Refusal],
   templateUrl: './restart-page.html',
   styleUrl: './restart-page.scss',
 })

@@ -8,7 +8,6 @@ import type { Attempt, ParsedQuantity } from '@trug/core';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../units/units';
 import { ZoneField } from './zone-field';
-import { SaidPipe } from '../../units/said.pipe';
 import { browserZone } from '../../browser/browser-zone';
 import { appFeature } from '../../state/app.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
@@ -16,6 +15,7 @@ import { controlOf, controlOver } from '../../shared/field/control-of';
 import type { Choice } from '../../shared/field/select-field';
 import { TextField } from '../../shared/field/text-field';
 import { ToggleField } from '../../shared/field/toggle-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 interface Setting {
   readonly field: 'volume' | 'mass' | 'temperature' | 'gravity' | 'pressure' | 'strengthSchool' | 'theme';
@@ -99,7 +99,7 @@ const CHOICES: readonly Setting[] = [
 @Component({
   selector: 'trug-settings-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, ZoneField, TextField, ToggleField],
+  imports: [ReactiveFormsModule, RouterLink, QuantityField, ZoneField, TextField, ToggleField, Refusal],
   template: `
     <section class="page">
       <div class="page-head"><h1>Settings</h1></div>
@@ -136,9 +136,7 @@ const CHOICES: readonly Setting[] = [
           [formControl]="hottestControl"
         />
       </div>
-      @if (refusal(); as why) {
-        <p class="field-error" role="alert">{{ why | said }}</p>
-      }
+      <trug-refusal [why]="refusal()" />
       <button class="btn btn-main" type="button" (click)="keepFigures()">Keep these figures</button>
     </section>
   `,

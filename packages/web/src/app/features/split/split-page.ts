@@ -14,6 +14,7 @@ import { SaidPipe } from '../../units/said.pipe';
 import { vesselsFeature } from '../../state/vessels.reducer';
 import { LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** A trial jar goes on working: it leaves room for foam. */
 const FULL = 1 - FOAM_ROOM_FRACTION;
@@ -23,7 +24,7 @@ const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without s
 @Component({
   selector: 'trug-split-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, SelectField, MatCheckbox],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, SelectField, MatCheckbox, Refusal],
   template: `
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
@@ -45,9 +46,7 @@ const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without s
             }
           </fieldset>
           <p role="status">{{ says() | said }}</p>
-          @if (refusal(); as why) {
-            <p class="field-error" role="alert">{{ why | said }}</p>
-          }
+          <trug-refusal [why]="refusal()" />
           <div class="acts">
             <button class="btn btn-main" type="submit">Split it</button>
             <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>

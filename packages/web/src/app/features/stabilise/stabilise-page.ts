@@ -10,6 +10,7 @@ import { Units } from '../../units/units';
 import { Working } from '../../shared/working/working';
 import { SaidPipe } from '../../units/said.pipe';
 import { LogWriter } from '../../writing/log-writer';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** Where each thing that stands against it is seen to. */
 const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly verb: string }>> = {
@@ -23,7 +24,7 @@ const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly 
 @Component({
   selector: 'trug-stabilise-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, RouterLink, CautionList, SupplyTake, Working],
+  imports: [SaidPipe, RouterLink, CautionList, SupplyTake, Working, Refusal],
   template: `
     @if (view(); as v) {
       <section class="page">
@@ -55,9 +56,7 @@ const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly 
                 <li>Leave it a day before you sweeten it. Sorbate slows yeast and does not kill it: keep the bottles cool.</li>
               </ol>
               <trug-supply-take [needs]="needs()" />
-              @if (refusal(); as why) {
-                <p class="field-error" role="alert">{{ why | said }}</p>
-              }
+              <trug-refusal [why]="refusal()" />
               <div class="acts">
                 <button class="btn btn-main" type="button" (click)="file()">Both are in</button>
                 <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>

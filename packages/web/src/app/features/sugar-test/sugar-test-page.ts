@@ -23,6 +23,7 @@ import { instrumentsFeature } from '../../state/resources.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
 import { LogWriter } from '../../writing/log-writer';
 import { ChoiceField } from '../../shared/field/choice-field';
+import { Refusal } from '../../shared/refusal/refusal';
 
 /** Warmth of a sample that nobody measured: both readings of it were taken alike. */
 const SAMPLE_C = 20;
@@ -31,7 +32,7 @@ const SAMPLE_C = 20;
 @Component({
   selector: 'trug-sugar-test-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, NumberField, QuantityField, ChoiceField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, NumberField, QuantityField, ChoiceField, Refusal],
   templateUrl: './sugar-test-page.html',
   styleUrl: '../malolactic/malolactic-page.scss',
 })

@@ -7,10 +7,10 @@ import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
 import { momentIn } from '@trug/core/matter/quantity/zone';
 import { injectBatchView } from '../../state/batch-of-page';
 import { Units } from '../../units/units';
-import { SaidPipe } from '../../units/said.pipe';
 import { DateField, NO_DAY } from '../../shared/field/date-field';
 import { TextField } from '../../shared/field/text-field';
 import { LogWriter } from '../../writing/log-writer';
+import { Refusal } from '../../shared/refusal/refusal';
 
 const HOUR = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/;
 
@@ -18,7 +18,7 @@ const HOUR = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/;
 @Component({
   selector: 'trug-when-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, DateField, TextField],
+  imports: [ReactiveFormsModule, RouterLink, DateField, TextField, Refusal],
   template: `
     @if (entry(); as e) {
       <form class="page" [formGroup]="form" (ngSubmit)="file(e)">
@@ -29,9 +29,7 @@ const HOUR = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/;
         <div class="sheet">
           <trug-date label="Day" name="day" formControlName="day" />
           <trug-text label="Hour, on your clock" name="hour" formControlName="hour" placeholder="14:30" />
-          @if (refusal(); as why) {
-            <p class="field-error" role="alert">{{ why | said }}</p>
-          }
+          <trug-refusal [why]="refusal()" />
           <div class="acts">
             <button class="btn btn-main" type="submit">Put it right</button>
             <a class="link" [routerLink]="['/batch', id()]">Not yet</a>

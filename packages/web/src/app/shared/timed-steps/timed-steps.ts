@@ -5,6 +5,7 @@ import { Units } from '../../units/units';
 import { waitText } from './wait-text';
 import { SaidPipe } from '../../units/said.pipe';
 import { LogWriter } from '../../writing/log-writer';
+import { Refusal } from '../refusal/refusal';
 
 /** A step as it is listed: what to do, and how long until the next. */
 export interface TimedStep {
@@ -18,7 +19,7 @@ const TICK_MS = 20_000;
 @Component({
   selector: 'trug-timed-steps',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe],
+  imports: [SaidPipe, Refusal],
   template: `
     <ol>
       @for (s of rows(); track $index) {
@@ -33,9 +34,7 @@ const TICK_MS = 20_000;
         </li>
       }
     </ol>
-    @if (refusal(); as why) {
-      <p class="field-error" role="alert">{{ why | said }}</p>
-    }
+    <trug-refusal [why]="refusal()" />
   `,
   styleUrl: './timed-steps.scss',
 })

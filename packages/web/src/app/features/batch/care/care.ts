@@ -13,6 +13,7 @@ import { vesselsFeature } from '../../../state/vessels.reducer';
 import { LogWriter } from '../../../writing/log-writer';
 import { controlOver } from '../../../shared/field/control-of';
 import { SelectField } from '../../../shared/field/select-field';
+import { Refusal } from '../../../shared/refusal/refusal';
 
 const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube: 'a blow-off tube', 'loose-cap': 'a loosened cap' };
 
@@ -20,7 +21,7 @@ const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube
 @Component({
   selector: 'trug-care',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, CautionList, SelectField],
+  imports: [SaidPipe, ReactiveFormsModule, CautionList, SelectField, Refusal],
   template: `
     @if (notes().length > 0 || working()) {
       <section aria-label="Care">
@@ -40,9 +41,7 @@ const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube
             <trug-cautions [cautions]="danger" />
           }
         }
-        @if (refusal(); as why) {
-          <p class="field-error" role="alert">{{ why | said }}</p>
-        }
+        <trug-refusal [why]="refusal()" />
       </section>
     }
   `,

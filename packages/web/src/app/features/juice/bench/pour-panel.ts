@@ -16,11 +16,11 @@ import { Units } from '../../../units/units';
 import type { BENCH_DRAFT } from './bench-draft';
 import type { BenchSource } from './bench-sources';
 import { partOf, takenFrom } from './pour-acts';
-import { SaidPipe } from '../../../units/said.pipe';
 import { batchesFeature } from '../../../state/batches.reducer';
 import { LogWriter } from '../../../writing/log-writer';
 import { SelectField } from '../../../shared/field/select-field';
 import { TextField } from '../../../shared/field/text-field';
+import { Refusal } from '../../../shared/refusal/refusal';
 
 /** Less than this is no difference in room, L. */
 const SPLASH_L = 0.05;
@@ -29,7 +29,7 @@ const SPLASH_L = 0.05;
 @Component({
   selector: 'trug-pour-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, QuantityField, TextField, SelectField, MatCheckbox],
+  imports: [ReactiveFormsModule, QuantityField, TextField, SelectField, MatCheckbox, Refusal],
   template: `
     <form class="card" (ngSubmit)="file()" aria-label="Pour it" [formGroup]="draft().form">
       <h2>Pour it</h2>
@@ -59,9 +59,7 @@ const SPLASH_L = 0.05;
         }
       </fieldset>
       <p class="hint" [class.over]="overL() > 0.05">{{ fits() }}</p>
-      @if (refusal(); as why) {
-        <p class="field-error" role="alert">{{ why | said }}</p>
-      }
+      <trug-refusal [why]="refusal()" />
       <div class="acts">
         <button class="btn btn-main" type="submit" [disabled]="sending()">Pour it into the vessels</button>
         <button class="link" type="button" (click)="notYet.emit()">Not yet</button>

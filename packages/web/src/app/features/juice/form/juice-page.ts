@@ -21,13 +21,13 @@ import { Units } from '../../../units/units';
 import { Working } from '../../../shared/working/working';
 import { selectHeldJuices } from '../juices-in-hand';
 import { fieldsOf, fruitOf, JUICE_FIELDS, originOf, readJuice, untouched } from './juice-draft';
-import { SaidPipe } from '../../../units/said.pipe';
 import { usualGauge } from '../../../shared/gauges';
 import { instrumentsFeature, juicesFeature } from '../../../state/resources.reducer';
 import { settingsFeature } from '../../../state/settings.reducer';
 import { LogWriter } from '../../../writing/log-writer';
 import { TextField } from '../../../shared/field/text-field';
 import { SelectField } from '../../../shared/field/select-field';
+import { Refusal } from '../../../shared/refusal/refusal';
 
 const ORIGINS = [
   { id: 'pressed', name: 'my own press' },
@@ -41,7 +41,7 @@ const ORIGINS = [
 @Component({
   selector: 'trug-juice-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, Working, CautionList, TextField, SelectField],
+  imports: [ReactiveFormsModule, RouterLink, NumberField, QuantityField, Working, CautionList, TextField, SelectField, Refusal],
   templateUrl: './juice-page.html',
   styleUrl: './juice-page.scss',
 })

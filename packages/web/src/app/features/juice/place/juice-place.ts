@@ -16,6 +16,7 @@ import { SugarAcidTannin } from './sugar-acid-tannin';
 import { SaidPipe } from '../../../units/said.pipe';
 import { juicesFeature } from '../../../state/resources.reducer';
 import { LogWriter } from '../../../writing/log-writer';
+import { Refusal } from '../../../shared/refusal/refusal';
 
 const ORIGIN_WORDS = { pressed: 'pressed', bought: 'bought', mill: 'from the mill', concentrate: 'made up', steeped: 'strained' } as const;
 
@@ -23,7 +24,7 @@ const ORIGIN_WORDS = { pressed: 'pressed', bought: 'bought', mill: 'from the mil
 @Component({
   selector: 'trug-juice-place',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, RouterLink, Cylinder, Tape, SugarAcidTannin],
+  imports: [SaidPipe, RouterLink, Cylinder, Tape, SugarAcidTannin, Refusal],
   templateUrl: './juice-place.html',
   styleUrl: './juice-place.scss',
 })

@@ -27,6 +27,7 @@ import { juicesFeature } from '../../../state/resources.reducer';
 import { LogWriter } from '../../../writing/log-writer';
 import { TextField } from '../../../shared/field/text-field';
 import { SelectField } from '../../../shared/field/select-field';
+import { Refusal } from '../../../shared/refusal/refusal';
 
 const FIELDS = {
   name: '',
@@ -49,7 +50,7 @@ const PRESS_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group 
 @Component({
   selector: 'trug-press-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, Working, CautionList, TextField, SelectField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, Working, CautionList, TextField, SelectField, Refusal],
   templateUrl: './press-day.html',
   styleUrl: './press-day.scss',
 })

@@ -25,6 +25,7 @@ import { juicesFeature } from '../../../state/resources.reducer';
 import { LogWriter } from '../../../writing/log-writer';
 import { SelectField } from '../../../shared/field/select-field';
 import { TextField } from '../../../shared/field/text-field';
+import { Refusal } from '../../../shared/refusal/refusal';
 
 const FIELDS = { name: '', volume: '', fruit: '', fruitId: '', sg: '1.070', ta: '5', tea: '0', dried: '', manner: 'cold' };
 const STEEP_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group !== 'concentrate');
@@ -36,7 +37,7 @@ const LEMON_G = kitchenWeights('acid', 'citric').gramsPerLemon ?? NaN;
 @Component({
   selector: 'trug-steep-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, Working, CautionList, SelectField, TextField],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, Working, CautionList, SelectField, TextField, Refusal],
   templateUrl: './steep-page.html',
   styleUrl: './steep-page.scss',
 })
