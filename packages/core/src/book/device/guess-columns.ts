@@ -49,6 +49,8 @@ const halfWithin = ({ numbers }: Column, low: number, high: number): boolean =>
 const RULES: readonly { readonly role: ColumnRole; readonly fits: (column: Column) => boolean }[] = [
   { role: 'moment', fits: (c) => mostly(c, (cell) => looksLikeMoment(cell) === 'moment') },
   { role: 'date', fits: (c) => mostly(c, (cell) => looksLikeMoment(cell) === 'date') },
+  // Some rows carry their hour, others only their day.
+  { role: 'moment', fits: (c) => mostly(c, (cell) => ['moment', 'date'].includes(looksLikeMoment(cell) ?? '')) },
   { role: 'time', fits: (c) => mostly(c, (cell) => looksLikeMoment(cell) === 'time') },
   { role: 'ph', fits: (c) => /\bph\b/i.test(c.header) && within(c, 2, 8) },
   { role: 'brix', fits: (c) => /brix|\bbx\b/i.test(c.header) && within(c, -5, 75) },

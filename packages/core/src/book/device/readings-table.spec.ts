@@ -40,6 +40,14 @@ describe('a table of readings', () => {
     expect(readings[1]).toMatchObject({ massG: 25_900 });
     expect(readings[1]?.sg).toBeCloseTo(0.998, 3);
   });
+  it('reads a column in which only some rows carry their hour', () => {
+    const rows = table('date,gravity\n2026-10-03 18:00,1.048\n2026-10-05,1.040\n2026-10-07 07:30,1.031');
+    const guess = guessColumns(rows);
+    expect(guess.roles).toEqual(['moment', 'sg']);
+    const { readings, refused } = readingsFromTable(rows, guess, Date.parse('2026-11-01T00:00:00Z'));
+    expect(refused).toEqual([]);
+    expect(readings.map((r) => new Date(r.atMs).toISOString().slice(0, 10))).toEqual(['2026-10-03', '2026-10-05', '2026-10-07']);
+  });
   it('admits when day and month look alike', () =>
     expect(guessColumns(table('1/2/2026,1.05\n3/4/2026,1.04'))).toMatchObject({ dateOrder: 'day-first', dateOrderSure: false }));
   it('leaves bad rows out one by one, and says why', () => {

@@ -23,7 +23,7 @@ const WARMEST_C = 30;
         <div class="month">
           <span class="bar" [style.height.%]="m.height" [style.--warm]="m.height + '%'"></span>
           <trug-line
-            class="slim"
+            class="slim tight"
             [name]="'month-' + i"
             [spoken]="m.name + ' in ' + place().name"
             [text]="m.text"

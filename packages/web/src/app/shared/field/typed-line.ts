@@ -54,10 +54,15 @@ let made = 0;
     <span [id]="id + '-say'" [class]="isWrong() ? 'field-error' : 'hint'" aria-live="polite">{{ say() }}</span>
   `,
   styles: `
-    /* A figure needs little margin. */
+    /* A figure needs little margin, and in a narrow column none. */
     :host(.slim) input {
       width: calc(100% + 1rem);
       margin-inline: -0.5rem;
+    }
+    :host(.slim.tight) input {
+      width: calc(100% + 1.75rem);
+      margin-inline: -0.875rem;
+      text-align: center;
     }
   `,
 })
