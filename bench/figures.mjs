@@ -5,6 +5,7 @@ import { performance } from 'node:perf_hooks';
 import { brotliCompressSync, constants } from 'node:zlib';
 import puppeteer from 'puppeteer-core';
 import { replay } from '../packages/core/dist/index.js';
+import { withImports } from '../tools/chunks.mjs';
 import { CHROMIUM_FLAGS, ROOT, say } from '../tools/lib.mjs';
 
 const FIRST_LOAD_LIMIT_KB = 150;
@@ -74,20 +75,14 @@ const DIST = join(ROOT, 'packages/web/dist');
 const compressedKb = (file) => brotliCompressSync(readFileSync(join(DIST, file)), { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } }).length / 1000;
 const sumKb = (files) => [...files].reduce((sum, file) => sum + compressedKb(file), 0);
 
-/** A script with all it imports at once. */
-function withImports(file) {
-  const found = new Set([file]);
-  for (const name of found) {
-    for (const [, chunk] of readFileSync(join(DIST, name), 'utf8').matchAll(/(?:from|import)\s*"\.\/([\w.-]+\.js)"/g)) found.add(chunk);
-  }
-  return found;
-}
-
 /** What the browser fetches before any place is opened, and what the heaviest page brings of its own: script and style, as a good server compresses them. */
 export function benchFirstLoad() {
   const html = readFileSync(join(DIST, 'index.html'), 'utf8');
   const files = readdirSync(DIST);
-  const main = withImports(files.find((file) => /^main-.*\.js$/.test(file)));
+  const main = withImports(
+    DIST,
+    files.find((file) => /^main-.*\.js$/.test(file)),
+  );
   const styles = [...html.matchAll(/href="([^"]+\.css)"/g)].map((m) => m[1]);
   const kb = sumKb(main) + sumKb(styles) + compressedKb('index.html');
   const scripts = files.filter((file) => file.endsWith('.js'));
@@ -97,7 +92,7 @@ export function benchFirstLoad() {
   );
   const pages = scripts
     .filter((file) => !file.startsWith('chunk-') && !file.startsWith('worker-') && !main.has(file))
-    .map((file) => ({ file, kb: sumKb([...withImports(file)].filter((chunk) => !main.has(chunk))) }))
+    .map((file) => ({ file, kb: sumKb([...withImports(DIST, file)].filter((chunk) => !main.has(chunk))) }))
     .sort((a, b) => b.kb - a.kb);
   const [heaviest] = pages;
   say(

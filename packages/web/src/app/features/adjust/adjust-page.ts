@@ -29,6 +29,7 @@ import { SelectField } from '../../shared/field/select-field';
 import { controlOver } from '../../shared/field/control-of';
 import { ToggleField } from '../../shared/field/toggle-field';
 import { Refusal } from '../../shared/refusal/refusal';
+import { SULFITE_FORMS } from '../../shared/sulfite-forms';
 
 const ACIDS = [
   { id: 'malic', name: 'malic, the acid of apples' },
@@ -77,6 +78,7 @@ export class AdjustPage {
   protected readonly draft = createBatchDraft('adjust', FIELDS);
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly refusal = signal<string | null>(null);
+  protected readonly sulfiteForms = SULFITE_FORMS;
   protected readonly kinds = ADDITIONS;
   protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable');
   /** What stays sweet and keeps its gravity: told here, it is no sugar to any later sum. */

@@ -33,6 +33,7 @@ import { TextField } from '../../shared/field/text-field';
 import { SelectField } from '../../shared/field/select-field';
 import { ChoiceField } from '../../shared/field/choice-field';
 import { Refusal } from '../../shared/refusal/refusal';
+import { SULFITE_FORMS } from '../../shared/sulfite-forms';
 
 const NEW_BATCH = {
   name: '',
@@ -93,6 +94,7 @@ export class NewBatch {
   protected readonly cleanStarts = CLEAN_STARTS;
   protected readonly preserved = caution('sorbate-benzoate');
   protected readonly refusal = signal<string | null>(null);
+  protected readonly sulfiteForms = SULFITE_FORMS;
   protected readonly yeast = computed(() => yeastById(this.fields().yeast));
   private readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
   protected readonly newKind = computed(() => {

@@ -2,6 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { Units } from '../../units/units';
 import { STEM_FOOT, STEM_TOP, stemDrawing, type StemMark } from './stem-geometry';
 
+/** A stem with its bulb, from a little above its scale to the weight below. */
+const FLOAT = `M172,${STEM_TOP - 22} Q210,${STEM_TOP - 36} 248,${STEM_TOP - 22} V${STEM_FOOT + 8} Q248,412 262,424 Q272,436 272,466 V502 Q272,530 210,530 Q148,530 148,502 V466 Q148,436 158,424 Q172,412 172,${STEM_FOOT + 8} Z`;
+
 /** A hydrometer in its jar: the drink stands where the reading is typed, with the last reading and the end marked on the stem. */
 @Component({
   selector: 'trug-drawn-stem',
@@ -9,22 +12,7 @@ import { STEM_FOOT, STEM_TOP, stemDrawing, type StemMark } from './stem-geometry
   template: `
     <svg viewBox="0 0 420 560" role="img" [attr.aria-label]="summary()">
       <path class="drink" [class.guess]="readSg() === null" [attr.d]="drink()" />
-      <path
-        class="float"
-        [attr.d]="
-          'M172,' +
-          top +
-          ' Q210,' +
-          (top - 14) +
-          ' 248,' +
-          top +
-          ' V' +
-          foot +
-          ' Q248,412 262,424 Q272,436 272,466 V502 Q272,530 210,530 Q148,530 148,502 V466 Q148,436 158,424 Q172,412 172,' +
-          foot +
-          ' Z'
-        "
-      />
+      <path class="float" [attr.d]="float" />
       <ellipse class="lead" cx="210" cy="502" rx="42" ry="14" />
       @for (tick of drawing().ticks; track $index) {
         <line class="tick" x1="178" [attr.x2]="tick.figure === null ? 192 : 204" [attr.y1]="tick.y" [attr.y2]="tick.y" />
@@ -152,8 +140,7 @@ export class DrawnStem {
   /** The day of the last reading, as it is worded. */
   readonly lastDay = input('');
   readonly endSg = input.required<number | null>();
-  protected readonly top = STEM_TOP - 22;
-  protected readonly foot = STEM_FOOT + 8;
+  protected readonly float = FLOAT;
   protected readonly drawing = computed(() =>
     stemDrawing({ unit: this.units.preferences().gravity, readSg: this.readSg(), lastSg: this.lastSg(), endSg: this.endSg() }),
   );

@@ -60,13 +60,13 @@ function dateOf(isoDay: string): Date | null {
         (blur)="held.leave()"
         [attr.aria-label]="spoken()"
         [attr.aria-invalid]="problem() !== null"
-        [attr.aria-describedby]="problem() || hint() ? id + '-say' : null"
+        [attr.aria-describedby]="problem() ? id + '-say' : null"
       />
       <mat-datepicker-toggle matSuffix [disableRipple]="true" [for]="picker" />
       <mat-datepicker #picker />
     </mat-form-field>
-    @if (problem() ?? hint(); as say) {
-      <span [id]="id + '-say'" [class]="problem() ? 'field-error' : 'hint'" aria-live="polite">{{ say }}</span>
+    @if (problem(); as say) {
+      <span class="field-error" [id]="id + '-say'" aria-live="polite">{{ say }}</span>
     }
   `,
 })
@@ -74,12 +74,10 @@ export class DateField {
   readonly label = input('');
   readonly spoken = input<string | null>(null);
   readonly name = input.required<string>();
-  readonly hint = input('');
-  readonly error = input<string | null>(null);
   protected readonly held = controlled('');
   protected readonly id = `date-${(made += 1)}`;
   protected readonly date = computed(() => (this.held.value() === '' ? null : dateOf(this.held.value())));
-  protected readonly problem = computed(() => (this.held.value() === NO_DAY ? 'That is no day. Write it as 16 Oct 2026, or pick it.' : this.error()));
+  protected readonly problem = computed(() => (this.held.value() === NO_DAY ? 'That is no day. Write it as 16 Oct 2026, or pick it.' : null));
 
   protected picked(date: Date | null, typed: string): void {
     if (date !== null && !Number.isNaN(date.getTime())) this.held.set(isoDayOf(date));

@@ -29,7 +29,6 @@ export const firstWrong = (typed: readonly (readonly [text: string, figure: Type
     <trug-line
       inputmode="decimal"
       [label]="label()"
-      [spoken]="spoken()"
       [name]="name()"
       [text]="held.value()"
       (typed)="held.set($event)"
@@ -41,8 +40,7 @@ export const firstWrong = (typed: readonly (readonly [text: string, figure: Type
   `,
 })
 export class NumberField {
-  readonly label = input('');
-  readonly spoken = input<string | null>(null);
+  readonly label = input.required<string>();
   readonly name = input.required<string>();
   readonly figure = input.required<TypedFigureId>();
   readonly placeholder = input('');

@@ -25,7 +25,6 @@ export const firstRefusal = (reads: readonly (Attempt<unknown> | null)[]): strin
   template: `
     <trug-line
       [label]="label()"
-      [spoken]="spoken()"
       [name]="name()"
       [text]="held.value()"
       (typed)="held.set($event)"
@@ -38,8 +37,7 @@ export const firstRefusal = (reads: readonly (Attempt<unknown> | null)[]): strin
 })
 export class QuantityField {
   private readonly units = inject(Units);
-  readonly label = input('');
-  readonly spoken = input<string | null>(null);
+  readonly label = input.required<string>();
   readonly name = input.required<string>();
   readonly dimension = input.required<Dimension>();
   readonly placeholder = input('');

@@ -25,7 +25,7 @@ let made = 0;
     @if (label()) {
       <label [id]="id + '-label'" [for]="id">{{ label() }}</label>
     }
-    <mat-form-field class="ruled" appearance="outline" subscriptSizing="dynamic" [class.ruled-wrong]="error() !== null">
+    <mat-form-field class="ruled" appearance="outline" subscriptSizing="dynamic">
       <mat-select
         [id]="id"
         disableRipple
@@ -35,8 +35,7 @@ let made = 0;
         [disabled]="held.isDisabled()"
         [aria-label]="spoken() ?? ''"
         [aria-labelledby]="label() ? id + '-label' : ''"
-        [attr.aria-invalid]="error() !== null"
-        [attr.aria-describedby]="error() || hint() ? id + '-say' : null"
+        [attr.aria-describedby]="hint() ? id + '-say' : null"
       >
         <mat-select-trigger>{{ chosen() }}</mat-select-trigger>
         @if (none(); as words) {
@@ -62,8 +61,8 @@ let made = 0;
         }
       </mat-select>
     </mat-form-field>
-    @if (error() ?? hint(); as say) {
-      <span [id]="id + '-say'" [class]="error() ? 'field-error' : 'hint'" aria-live="polite">{{ say }}</span>
+    @if (hint()) {
+      <span class="hint" [id]="id + '-say'">{{ hint() }}</span>
     }
   `,
 })
@@ -76,7 +75,6 @@ export class SelectField {
   /** What holds while the maker has chosen nothing. */
   readonly usual = input('');
   readonly hint = input('');
-  readonly error = input<string | null>(null);
   protected readonly held = controlled('');
   protected readonly value = computed(() => this.held.value() || this.usual());
   protected readonly id = `select-${(made += 1)}`;

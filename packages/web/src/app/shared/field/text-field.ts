@@ -10,7 +10,6 @@ import { TypedLine } from './typed-line';
   template: `
     <trug-line
       [label]="label()"
-      [spoken]="spoken()"
       [name]="name()"
       [text]="held.value()"
       (typed)="held.set($event)"
@@ -24,8 +23,7 @@ import { TypedLine } from './typed-line';
   `,
 })
 export class TextField {
-  readonly label = input('');
-  readonly spoken = input<string | null>(null);
+  readonly label = input.required<string>();
   readonly name = input.required<string>();
   readonly placeholder = input('');
   readonly rows = input(1);

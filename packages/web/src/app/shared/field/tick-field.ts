@@ -8,22 +8,12 @@ import { controlled } from './controlled';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MatCheckbox],
   template: `
-    <mat-checkbox
-      disableRipple
-      [name]="name()"
-      [value]="value()"
-      [aria-label]="spoken()"
-      [checked]="held.value()"
-      (change)="held.set($event.checked)"
-      [disabled]="held.isDisabled()"
+    <mat-checkbox disableRipple [name]="name()" [checked]="held.value()" (change)="held.set($event.checked)" [disabled]="held.isDisabled()"
       ><ng-content
     /></mat-checkbox>
   `,
 })
 export class TickField {
   readonly name = input.required<string>();
-  /** Tells it from others of the same name. */
-  readonly value = input('yes');
-  readonly spoken = input('');
   protected readonly held = controlled(false);
 }

@@ -28,7 +28,7 @@ export class Refusal {
     afterRenderEffect(() => {
       if (this.why() === null) return;
       const around: Element | null = this.host.closest('form') ?? this.host.closest('section');
-      around?.querySelector<HTMLElement>('input[aria-invalid="true"], textarea[aria-invalid="true"], mat-select[aria-invalid="true"]')?.focus();
+      around?.querySelector<HTMLElement>('input[aria-invalid="true"], textarea[aria-invalid="true"]')?.focus();
     });
   }
 }
