@@ -1,19 +1,4 @@
-const tsJest = (decorators) => [
-  'ts-jest',
-  {
-    diagnostics: false,
-    tsconfig: {
-      target: 'ES2022',
-      module: 'CommonJS',
-      moduleResolution: 'node',
-      ignoreDeprecations: '5.0',
-      isolatedModules: true,
-      esModuleInterop: true,
-      experimentalDecorators: decorators,
-      useDefineForClassFields: !decorators,
-    },
-  },
-];
+const plainTs = (decorators) => ['<rootDir>/tools/jest-esbuild.mjs', { decorators }];
 
 const mapper = {
   '^(\\.{1,2}/.*)\\.js$': '$1',
@@ -23,15 +8,17 @@ const mapper = {
   '^@trug/contract/plain$': '<rootDir>/packages/contract/src/plain.ts',
 };
 
+/** Within a test's own realm each look at a global is slow, and the sums look at these millions of times. */
+const USED_OFTEN = ['Math', 'Float64Array'];
+
 const plain = (name, decorators) => ({
   displayName: name,
   rootDir: import.meta.dirname,
   roots: [`<rootDir>/packages/${name}/src`],
   testEnvironment: 'node',
-  transform: { '^.+\\.ts$': tsJest(decorators) },
+  transform: { '^.+\\.ts$': plainTs(decorators) },
   moduleNameMapper: mapper,
-  // Within a test's own realm each look at a global is slow, and the sums look at these millions of times.
-  sandboxInjectedGlobals: ['Math', 'Float64Array'],
+  sandboxInjectedGlobals: USED_OFTEN,
 });
 
 export default {
@@ -48,8 +35,11 @@ export default {
       rootDir: import.meta.dirname,
       roots: ['<rootDir>/packages/web/src'],
       preset: 'jest-preset-angular',
+      sandboxInjectedGlobals: USED_OFTEN,
       setupFilesAfterEnv: ['<rootDir>/packages/web/jest.setup.ts'],
       transform: {
+        '/packages/core/.+\\.ts$': plainTs(false),
+        '/packages/contract/.+\\.ts$': plainTs(true),
         '^.+\\.(ts|js|mjs|html|svg)$': [
           'jest-preset-angular',
           { tsconfig: '<rootDir>/packages/web/tsconfig.jest.json', stringifyContentPathRegex: '\\.(html|svg)$' },

@@ -2,18 +2,12 @@ export default {
   rootDir: import.meta.dirname,
   roots: ['<rootDir>/flows'],
   testEnvironment: 'node',
+  globalSetup: '<rootDir>/support/make-season.ts',
   testMatch: ['**/*.spec.ts'],
   testTimeout: 600_000,
-  maxWorkers: 2,
+  // One more than a small machine has cores: much of a flow is waiting for a page.
+  maxWorkers: 3,
   // What was filed is worked out again by the core itself.
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1', '^@trug/core$': '<rootDir>/../packages/core/src/index.ts' },
-  transform: {
-    '^.+\\.ts$': [
-      'ts-jest',
-      {
-        diagnostics: false,
-        tsconfig: { target: 'ES2022', module: 'CommonJS', moduleResolution: 'node', ignoreDeprecations: '5.0', isolatedModules: true, esModuleInterop: true },
-      },
-    ],
-  },
+  transform: { '^.+\\.ts$': ['<rootDir>/../tools/jest-esbuild.mjs', { decorators: false }] },
 };

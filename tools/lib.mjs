@@ -20,6 +20,32 @@ export function giveUp(what, whatToDo) {
   process.exit(1);
 }
 
+/** Seconds between two signs of life of something silent. */
+const TELL_EVERY_S = 15;
+
+/**
+ * Runs something long and silent, and says every quarter of a minute what goes on and for how long: the work holds this process, so
+ * another does the telling.
+ */
+export function telling(what, work) {
+  say(`${what}…`);
+  const from = Date.now();
+  const teller = spawn(
+    process.execPath,
+    [
+      '-e',
+      `const from = Date.now(); setInterval(() => console.log('  still at it, ' + Math.round((Date.now() - from) / 1000) + ' s'), ${TELL_EVERY_S * 1000})`,
+    ],
+    { stdio: ['ignore', 'inherit', 'ignore'] },
+  );
+  try {
+    work();
+  } finally {
+    teller.kill();
+  }
+  say(`  done in ${Math.round((Date.now() - from) / 1000)} s.`);
+}
+
 /** Runs a program to its end, its output passed through; gives up when it fails. */
 export function run(program, args, options = {}) {
   const { status, error } = spawnSync(program, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], ...options });
@@ -39,13 +65,11 @@ export function ensurePackages() {
   const mark = join(ROOT, 'node_modules', '.package-lock.json');
   const native = join(ROOT, 'node_modules', 'sqlite3', 'build', 'Release', 'node_sqlite3.node');
   if (existsSync(native) && existsSync(mark) && statSync(mark).mtimeMs >= statSync(join(ROOT, 'package-lock.json')).mtimeMs - 60_000) return;
-  say('Installing packages (the database is compiled, which takes about three minutes the first time)…');
-  // Not `npm ci`: it refuses a lock file that lacks other platforms' builds, which a registry mirror may not carry.
-  run('npm', ['install', '--no-save', '--no-progress', '--loglevel=error']);
-  if (!existsSync(native)) {
-    say('Compiling the database…');
-    run('npm', ['rebuild', 'sqlite3', '--loglevel=error']);
-  }
+  telling('Installing packages, a minute or so', () => {
+    // Not `npm ci`: it refuses a lock file that lacks other platforms' builds, which a registry mirror may not carry.
+    run('npm', ['install', '--no-save', '--no-progress', '--loglevel=error']);
+  });
+  if (!existsSync(native)) telling('Compiling the database, about three minutes the first time', () => run('npm', ['rebuild', 'sqlite3', '--loglevel=error']));
   if (!existsSync(native)) giveUp('The sqlite3 package did not compile.', 'It needs python3, make and a C++ compiler. Install them and run the command again.');
 }
 
@@ -64,8 +88,7 @@ function ensurePackage(name, mark, dependsOn) {
   const built = join(ROOT, 'packages', name, 'dist', mark);
   const sources = [name, ...dependsOn].map((p) => newestIn(join(ROOT, 'packages', p)));
   if (existsSync(built) && statSync(built).mtimeMs >= Math.max(...sources)) return;
-  say(`Building ${name}…`);
-  run('npm', ['run', 'build', '--silent', '-w', `@trug/${name}`], { env: { ...process.env, NG_CLI_ANALYTICS: 'false' } });
+  telling(`Building ${name}`, () => run('npm', ['run', 'build', '--silent', '-w', `@trug/${name}`], { env: { ...process.env, NG_CLI_ANALYTICS: 'false' } }));
 }
 
 /** Builds the core, contract and server, and the web app unless it is not wanted. */
@@ -87,9 +110,10 @@ export function ensureChromium() {
   const usual = ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path));
   if (usual) return usual;
   if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
-    say('Installing Debian’s chromium for the browser tests…');
-    run('apt-get', ['update', '-qq']);
-    run('apt-get', ['install', '-y', '-qq', 'chromium'], { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+    telling('Installing Debian’s chromium for the browser tests', () => {
+      run('apt-get', ['update', '-qq']);
+      run('apt-get', ['install', '-y', '-qq', 'chromium'], { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+    });
     if (existsSync('/usr/bin/chromium')) return '/usr/bin/chromium';
   }
   return giveUp('There is no Chromium for the browser tests.', 'Install Debian’s package chromium, or name a Chromium in CHROMIUM_PATH.');

@@ -2,7 +2,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { CHROMIUM_FLAGS, ensureBuild, ensureChromium, ROOT, say } from './lib.mjs';
-import { withDemo } from './with-demo.mjs';
+import { withDemo, withEmpty } from './with-demo.mjs';
 
 ensureBuild();
 const chromium = ensureChromium();
@@ -27,6 +27,16 @@ const VIEWS = [
   { file: 'shelf', path: () => '/shelf' },
   { file: 'shelf-lamplight', path: () => '/shelf', dark: true },
   { file: 'shelf-phone', path: () => '/shelf', viewport: PHONE },
+  { file: 'ledger', path: () => '/batches' },
+  {
+    file: 'quick-sums',
+    path: () => '/shelf',
+    act: async (page) => {
+      await page.keyboard.press('q');
+      await page.waitForSelector('trug-quick-sums');
+      await typeInto(page, 'scales-sg', '12.4 Bx');
+    },
+  },
   {
     file: 'new-batch',
     path: () => '/new',
@@ -38,7 +48,6 @@ const VIEWS = [
     },
   },
   { file: 'batch', path: (id) => `/batch/${id('Carton No. 4')}`, act: (page) => page.waitForSelector('trug-ahead .lead') },
-  { file: 'batch-finished', path: (id) => `/batch/${id('Gate Blend')}` },
   {
     file: 'reading-phone',
     path: (id) => `/batch/${id('Gate B')}/read`,
@@ -73,28 +82,20 @@ const VIEWS = [
   },
   { file: 'pitch', path: (id) => `/batch/${id('Terrace Must')}/pitch` },
   { file: 'fault', path: (id) => `/batch/${id('Lane Perry')}/fault` },
-  { file: 'restart', path: (id) => `/batch/${id('Hollow Wild')}/restart` },
   { file: 'rack', path: (id) => `/batch/${id('Lane Perry')}/rack` },
   { file: 'bottle-bench', path: (id) => `/batch/${id('Gate Blend')}/bottle` },
   { file: 'cellar', path: () => '/cellar' },
   { file: 'cupboard', path: () => '/cupboard' },
-  {
-    file: 'book',
-    path: () => '/settings/book',
-    act: async (page) => {
-      await page.waitForSelector('.backups');
-      // A folder that a maker would have, not the throw-away one of this picture.
-      await page.$eval('.path', (el) => (el.textContent = '/home/maker/.trug'));
-    },
-  },
 ];
 
-mkdirSync(folder, { recursive: true });
-await withDemo(async (url) => {
+/** What is there before anything is written down. */
+const FIRST_VIEWS = [{ file: 'first-run', path: () => '/shelf', act: (page) => page.waitForSelector('trug-first-run li') }];
+
+async function takeAll(views, url) {
   const batches = await (await fetch(`${url}/api/batches?with=logs`)).json();
   const id = (name) => batches.find((b) => b.name === name)?.id;
   const browser = await puppeteer.launch({ executablePath: chromium, args: [...CHROMIUM_FLAGS, '--force-color-profile=srgb'], headless: true });
-  for (const { file, path, viewport = DESK, act, dark = false } of VIEWS) {
+  for (const { file, path, viewport = DESK, act, dark = false } of views) {
     const context = await browser.createBrowserContext();
     const page = await context.newPage();
     await page.setViewport(viewport);
@@ -111,4 +112,8 @@ await withDemo(async (url) => {
     await context.close();
   }
   await browser.close();
-});
+}
+
+mkdirSync(folder, { recursive: true });
+await withEmpty((url) => takeAll(FIRST_VIEWS, url));
+await withDemo((url) => takeAll(VIEWS, url));

@@ -17,6 +17,10 @@ const AT_ONCE = 2;
 const beside = [];
 const later = (name, program, args) => beside.push({ name, program, args });
 
+/** Of what a check said, the end: where it says what is wrong. */
+const LINES_TOLD_AGAIN = 40;
+const lastOf = (said) => said.trimEnd().split('\n').slice(-LINES_TOLD_AGAIN).join('\n');
+
 async function runBeside() {
   const waiting = beside.splice(0);
   const worker = async () => {
@@ -26,7 +30,7 @@ async function runBeside() {
       if (status === 0) passed += 1;
       else {
         failed += 1;
-        failures.push(next.name);
+        failures.push(`${next.name}, which ended so:\n${lastOf(said)}`);
       }
     }
   };

@@ -203,7 +203,7 @@ async function outOfHandles(report) {
   return 'no handles left';
 }
 
-/** An archive of more than it takes is refused while it comes in, and changes nothing. */
+/** An archive of more than it takes is refused in words that reach whoever sends it, each time, and changes nothing. */
 async function hugeArchive(made, report) {
   const folder = tempFolder('huge');
   cpSync(made.folder, folder, { recursive: true });
@@ -211,12 +211,14 @@ async function hugeArchive(made, report) {
   const before = readFileSync(join(folder, BOOK));
   const body = new Uint8Array(201e6);
   body.set([0x50, 0x4b, 3, 4]);
-  const refused = await ask(server.url, 'POST', '/api/cellar/archive', body, { 'content-type': 'application/zip' });
-  report.check(
-    refused.status === 413 && /larger than 200 MB/.test(refused.text),
-    'a huge archive was not refused in words',
-    `${refused.status} ${refused.text}`,
-  );
+  for (let i = 0; i < 5; i += 1) {
+    const refused = await ask(server.url, 'POST', '/api/cellar/archive', body, { 'content-type': 'application/zip' });
+    report.check(
+      refused.status === 413 && /larger than 200 MB/.test(refused.text),
+      'a huge archive was not refused in words',
+      `${refused.status} ${refused.text}`,
+    );
+  }
   report.check(readdirSync(join(folder, 'imports')).length === 0, 'a huge archive left something behind');
   report.check(readFileSync(join(folder, BOOK)).equals(before), 'a huge archive changed the book');
   await server.stop();

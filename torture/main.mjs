@@ -28,7 +28,8 @@ let failed = 0;
 for (const [name, attempt] of Object.entries(ATTEMPTS)) {
   if (wanted.length > 0 && !wanted.includes(name)) continue;
   const from = Date.now();
-  const { did, wrong } = await attempt();
+  // An attempt that cannot go on is told as what it is, and the others go on.
+  const { did, wrong } = await attempt().catch((error) => ({ did: 'given up', wrong: [String(error?.stack ?? error)] }));
   say(`${wrong.length === 0 ? 'held ' : 'BROKE'}  ${name}: ${did}, ${Math.round((Date.now() - from) / 1000)} s`);
   for (const line of wrong) say(`       ${line}`);
   if (wrong.length > 0) failed += 1;

@@ -1,12 +1,12 @@
 import { Bench } from '../pages/bench';
-import { DESK, TestTrug } from '../support/trug';
+import { DESK, SEASON_DAY, TestTrug } from '../support/trug';
 
 let trug: TestTrug;
 afterEach(() => trug.stop());
 
 async function withSeason(): Promise<{ bench: Bench; path: (name: string) => string; faults: string[] }> {
   trug = new TestTrug();
-  await trug.start('2026-11-23', true);
+  await trug.start(SEASON_DAY, true);
   const batches = (await (await fetch(`${trug.url}/api/batches`)).json()) as { id: string; name: string }[];
   const { page, faults } = await trug.page(DESK);
   return { bench: new Bench(page, trug.url), path: (name) => `/batch/${batches.find((b) => b.name === name)?.id ?? ''}`, faults };
@@ -76,6 +76,7 @@ describe('care along the way', () => {
   it('puts an unfinished one in the cold keg only when the danger is acknowledged', async () => {
     const { bench, path } = await withSeason();
     await bench.open('/cupboard');
+    await bench.press('Add a vessel');
     await bench.choose('kind', 'keg');
     await bench.fill('name', 'Second keg');
     await bench.press('Put it in');

@@ -1,10 +1,10 @@
 import { Bench } from '../pages/bench';
-import { DESK, TestTrug } from '../support/trug';
+import { DESK, SEASON_DAY, TestTrug } from '../support/trug';
 
 const trug = new TestTrug();
 const CARD = 'trug-instrument-list li:last-child';
 
-beforeAll(() => trug.start('2026-11-23', true));
+beforeAll(() => trug.start(SEASON_DAY, true));
 afterAll(() => trug.stop());
 
 it('a stand-in plays a whole ferment in fast time, live on the curve, and the log stays as it was', async () => {
@@ -15,6 +15,7 @@ it('a stand-in plays a whole ferment in fast time, live on the curve, and the lo
   const { page, faults } = await trug.page(DESK);
   const bench = new Bench(page, trug.url);
   await bench.open('/cupboard');
+  await bench.press('Add an instrument');
   await bench.choose('instrumentKind', 'floating-hydrometer');
   await bench.fill('instrumentName', 'Borrowed float');
   await bench.pressAt('trug-instrument-list form.card button[type=submit]');

@@ -1,6 +1,6 @@
 import { addAcid, addSulfite, blendLiquids, juiceInHand, phOf, replay, taOf, type Entry, type EntryOf, type Juice, type Liquid } from '@trug/core';
 import { Bench } from '../pages/bench';
-import { DESK, PHONE, TestTrug } from '../support/trug';
+import { DESK, PHONE, SEASON_DAY, TestTrug } from '../support/trug';
 
 let trug: TestTrug;
 beforeEach(() => {
@@ -41,6 +41,7 @@ describe('from fruit to a pitched must', () => {
     const { page, faults } = await trug.page(DESK);
     const bench = new Bench(page, trug.url);
     await bench.open('/cupboard');
+    await bench.press('Add a vessel');
     await bench.choose('kind', 'carboy');
     await bench.fill('name', 'Big glass');
     await bench.press('Put it in');
@@ -112,7 +113,7 @@ describe('from fruit to a pitched must', () => {
   });
 
   it('moves the cross-hair and a peg by keys alone, says what limits, and keeps blends to compare', async () => {
-    await trug.start('2026-11-23', true);
+    await trug.start(SEASON_DAY, true);
     const { page, faults } = await trug.page(DESK);
     const bench = new Bench(page, trug.url);
     await bench.open('/juice/blend');
@@ -138,11 +139,12 @@ describe('from fruit to a pitched must', () => {
   });
 
   it('splits a must for a trial and shows the siblings side by side', async () => {
-    await trug.start('2026-11-23', true);
+    await trug.start(SEASON_DAY, true);
     const batches = await get<{ id: string; name: string }[]>('/batches');
     const { page, faults } = await trug.page(DESK);
     const bench = new Bench(page, trug.url);
     await bench.open('/cupboard');
+    await bench.press('Add a vessel');
     for (const name of ['Trial jar', 'Other jar']) {
       await bench.choose('kind', 'jar');
       await bench.fill('name', name);

@@ -2,15 +2,14 @@ import type { HTTPRequest, Page } from 'puppeteer-core';
 import { Bench, named } from '../pages/bench';
 import { FORMS, type Form } from '../pages/forms';
 import { freshBatch } from '../support/fresh-batch';
-import { DESK, TestTrug } from '../support/trug';
+import { DESK, SEASON_DAY, TestTrug } from '../support/trug';
 
-const TODAY = '2026-11-23';
 /** `npm run torture` loses an answer of every form, `npm test` of some. */
 const EVERY_FORM = process.env['TRUG_LONG'] === '1';
 let trug: TestTrug;
 beforeAll(async () => {
   trug = new TestTrug();
-  await trug.start(TODAY, true);
+  await trug.start(SEASON_DAY, true);
 });
 afterAll(() => trug.stop());
 
@@ -79,7 +78,7 @@ describe('what is pressed once is filed once', () => {
       await mend();
       expect((await count(counted)) - before).toBe(files);
       // The page is even loaded anew in between: what was typed and what it was sent under are still there.
-      await page.goto(here, { waitUntil: 'networkidle2' });
+      await bench.open(new URL(here).pathname);
       if (reopen !== undefined) await bench.pressAt(reopen);
       await pressIfThere(page, bench, press);
       if (stays !== true) await bench.leaves(new URL(here).pathname);
@@ -107,6 +106,8 @@ describe('what is pressed once is filed once', () => {
     await bench.press('Put mine in its place');
     await bench.says(/tastes of quince/, 'trug-log');
     // The note and its correction: nothing was overwritten, nothing filed beside it.
+    await bench.until(async () => (await count('entries')) - before >= 2);
+    await settled();
     expect((await count('entries')) - before).toBe(2);
     await page.close();
   });

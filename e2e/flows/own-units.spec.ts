@@ -2,12 +2,12 @@ import { BOTTLE_KINDS } from '@trug/core';
 import type { Page } from 'puppeteer-core';
 import { Bench } from '../pages/bench';
 import { demoPlaces, VIEWS, type DemoPlaces } from '../pages/views';
-import { DESK, TestTrug } from '../support/trug';
+import { DESK, SEASON_DAY, TestTrug } from '../support/trug';
 
 const trug = new TestTrug();
 let places: DemoPlaces;
 beforeAll(async () => {
-  await trug.start('2026-11-23', true);
+  await trug.start(SEASON_DAY, true);
   places = await demoPlaces(trug);
 });
 afterAll(() => trug.stop());
@@ -77,7 +77,7 @@ describe.each(['us', 'metric'] as const)('under %s settings', (system) => {
     const found: string[] = [];
     for (const [name, path] of VIEWS) {
       if (OPEN_TO_ALL.has(name)) continue;
-      await bench.open(path(places));
+      await bench.go(path(places));
       const lines = (await allLinesOf(page)).map((line) => line.replace(NAMES, ''));
       found.push(
         ...lines.filter((line) => foreign.test(line) || (system === 'us' && SPECIFIC_GRAVITY.test(line))).map((line) => `${name}: ${line.slice(0, 160)}`),

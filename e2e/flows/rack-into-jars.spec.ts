@@ -1,7 +1,7 @@
 import { judgeState, replay, type Entry } from '@trug/core';
 import { Bench } from '../pages/bench';
 import { rackPage } from '../pages/rack-page';
-import { DESK, TestTrug } from '../support/trug';
+import { DESK, SEASON_DAY, TestTrug } from '../support/trug';
 
 /** 23 L out of a bucket into jars of five litres: four come full, and what is over is dealt with. */
 describe('racking into small vessels', () => {
@@ -22,6 +22,7 @@ describe('racking into small vessels', () => {
     await bench.says(/day 0/, 'trug-path');
     const path = new URL(page.url()).pathname;
     await bench.open('/cupboard');
+    await bench.press('Add a vessel');
     for (const name of ['Jar 1', 'Jar 2', 'Jar 3', 'Jar 4', 'Jar 5']) {
       await bench.choose('kind', 'jar');
       await bench.fill('name', name);
@@ -64,7 +65,7 @@ describe('topping up from a like cider', () => {
   afterAll(async () => trug.stop());
 
   it('moves litres from one batch into the other, all or none, and asks for the end to be proven again', async () => {
-    await trug.start('2026-11-23', true);
+    await trug.start(SEASON_DAY, true);
     const { page, faults } = await trug.page(DESK);
     const bench = new Bench(page, trug.url);
     const logs = async (): Promise<ReadonlyMap<string, { id: string; entries: Entry[] }>> => {

@@ -11,6 +11,7 @@ describe('a stuck batch', () => {
     const { page, faults } = await trug.page(DESK);
     const bench = new Bench(page, trug.url);
     await bench.open('/cupboard');
+    await bench.press('Add a vessel');
     await bench.choose('kind', 'carboy');
     await bench.fill('name', 'Big glass');
     await bench.press('Put it in');

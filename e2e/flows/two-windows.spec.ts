@@ -1,13 +1,13 @@
 import type { Page } from 'puppeteer-core';
 import { Bench } from '../pages/bench';
-import { DESK, TestTrug } from '../support/trug';
+import { DESK, SEASON_DAY, TestTrug } from '../support/trug';
 
 const TODAY = '2026-11-23';
 let trug: TestTrug;
 let gate: string;
 beforeAll(async () => {
   trug = new TestTrug();
-  await trug.start(TODAY, true);
+  await trug.start(SEASON_DAY, true);
   gate = (await trug.ask<{ id: string; name: string }[]>('/api/batches')).find((b) => b.name === 'Gate Blend')?.id ?? '';
 });
 afterAll(() => trug.stop());

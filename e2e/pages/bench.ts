@@ -1,4 +1,5 @@
-import type { ElementHandle, Page } from 'puppeteer-core';
+import type { ElementHandle, HTTPRequest, Page } from 'puppeteer-core';
+import { HANDS, type HandName } from './hands';
 
 /** Scrolls something clear of the bar at the bottom of a phone, as a thumb would. */
 const centred = (handle: ElementHandle): Promise<void> => handle.evaluate((el) => el.scrollIntoView({ block: 'center' }));
@@ -24,6 +25,12 @@ const still = (handle: ElementHandle): Promise<void> =>
       }),
   );
 
+/** Nothing was asked for so long: the page has what it wants. */
+const QUIET_MS = 150;
+
+/** A little longer than a second press counts as the first. */
+const BLINK_MS = 1500;
+
 /** The selector of the typed field of a name. */
 const fieldOf = (name: string): string => `input[name="${name}"], textarea[name="${name}"]`;
 
@@ -32,15 +39,67 @@ export const named = (name: string): string => `::-p-aria([name="${name}"])`;
 
 /** What a person does on any page of Trug; selectors live here alone. */
 export class Bench {
+  private pressedAtMs = 0;
+  private readonly fetching = new Set<HTTPRequest>();
+  private askedAtMs = 0;
+
   constructor(
     readonly page: Page,
     private readonly url: string,
-  ) {}
+    private readonly hand: HandName = 'mouse',
+  ) {
+    page.on('request', (request) => {
+      if (request.resourceType() !== 'eventsource') this.fetching.add(request);
+      this.askedAtMs = Date.now();
+    });
+    const ended = (request: HTTPRequest): void => {
+      this.fetching.delete(request);
+      this.askedAtMs = Date.now();
+    };
+    // What the page before asked for is nobody's any more.
+    page.on('framenavigated', (frame) => {
+      if (frame === page.mainFrame()) this.fetching.clear();
+    });
+    page.on('requestfinished', ended);
+    page.on('requestfailed', ended);
+  }
 
   async open(path: string): Promise<void> {
-    // A batch's page keeps one stream open for its devices.
-    await this.page.goto(`${this.url}${path}`, { waitUntil: 'networkidle2' });
+    await this.page.goto(`${this.url}${path}`, { waitUntil: 'domcontentloaded' });
     await this.page.waitForSelector('main h1');
+    await this.quiet();
+  }
+
+  /** Goes to another page within the same window, as a link does; the app is not begun anew. */
+  async go(path: string): Promise<void> {
+    if (!this.page.url().startsWith(this.url)) {
+      await this.open(path);
+      return;
+    }
+    const before = await this.page.waitForSelector('main h1');
+    const head = await this.text('main h1');
+    await this.page.evaluate((to) => {
+      history.pushState(null, '', to);
+      dispatchEvent(new PopStateEvent('popstate'));
+    }, path);
+    await this.page.waitForFunction(
+      (el, words) => {
+        const now = document.querySelector<HTMLElement>('main h1');
+        return now !== null && (now !== el || now.innerText !== words);
+      },
+      { timeout: SAID_WITHIN_MS },
+      before,
+      head,
+    );
+    await this.quiet();
+  }
+
+  /** Waits until nothing more is fetched. Streams stay open for as long as their page. */
+  private async quiet(): Promise<void> {
+    for (const from = Date.now(); this.fetching.size > 0 || Date.now() - this.askedAtMs < QUIET_MS; ) {
+      if (Date.now() - from > SAID_WITHIN_MS) throw new Error(`still fetching ${[...this.fetching].map((request) => request.url()).join(', ')}`);
+      await new Promise((resolve) => setTimeout(resolve, 25));
+    }
   }
 
   /** Types into the field of a name, replacing what is there. */
@@ -48,7 +107,7 @@ export class Bench {
     const field = await this.page.waitForSelector(fieldOf(name));
     if (!field) throw new Error(`there is no field ${name}`);
     await centred(field);
-    await field.click({ count: 3 });
+    await HANDS[this.hand].enter(this.page, field);
     await this.page.keyboard.press('Backspace');
     await field.type(text);
   }
@@ -60,12 +119,11 @@ export class Bench {
     const sideBySide = await this.page.$(`${field} mat-button-toggle[data-value="${value}"] button`);
     if (!shown) throw new Error(`there is no ${name}`);
     await centred(sideBySide ?? shown);
-    await (sideBySide ?? shown).click();
-    if (sideBySide) return;
-    const option = await this.page.waitForSelector(`mat-option[data-value="${value}"]`, { visible: true });
-    if (!option) throw new Error(`there is no ${value} of ${name}`);
-    await still(option);
-    await option.click();
+    if (sideBySide) {
+      await HANDS[this.hand].press(this.page, sideBySide, 1);
+      return;
+    }
+    await HANDS[this.hand].take(this.page, shown, value, still);
     await this.page.waitForSelector('mat-option', { hidden: true });
   }
 
@@ -92,6 +150,11 @@ export class Bench {
     await this.pressAt(named(name));
   }
 
+  /** Goes through one of the doors of an empty shelf. */
+  async pressDoor(words: string): Promise<void> {
+    await this.pressAt(`trug-first-run ::-p-text(${words})`);
+  }
+
   /** Takes one of the acts beside a batch's main one. */
   async pressElse(name: string): Promise<void> {
     await this.press('Something else');
@@ -104,7 +167,15 @@ export class Bench {
     if (!target) throw new Error(`there is no ${selector}`);
     await centred(target);
     await still(target);
-    await target.click({ count: times, delay: 60 });
+    await this.paced();
+    await HANDS[this.hand].press(this.page, target, times);
+    this.pressedAtMs = Date.now();
+  }
+
+  /** Nobody without a mouse presses twice within a blink, and what was pressed so is taken for one press. */
+  private async paced(): Promise<void> {
+    const waitMs = this.hand === 'mouse' ? 0 : this.pressedAtMs + BLINK_MS - Date.now();
+    if (waitMs > 0) await new Promise((resolve) => setTimeout(resolve, waitMs));
   }
 
   /** Clicks something that has no name of its own. */
@@ -159,8 +230,12 @@ export class Bench {
       words.flags,
     );
     await wanted.catch(async (error: unknown) => {
-      throw new Error(`it never said ${String(words)}, but: ${await this.text(selector)}`, { cause: error });
+      // Where it was waited for may not be there at all: then what the page shows instead tells more.
+      const there = (await this.page.$(selector)) ? selector : 'body';
+      throw new Error(`${selector} never said ${String(words)}; ${there} of ${this.page.url()} says: ${await this.text(there)}`, { cause: error });
     });
+    // What was just said is read before anything is pressed.
+    this.pressedAtMs = Date.now();
   }
 
   /** Tabs until the field of a name has the focus, as someone without a mouse would. */

@@ -55,9 +55,10 @@ const onEntry =
 const tick = (bench: Bench, vessel: string): Promise<void> => bench.pressAt(`main label ::-p-text(${vessel})`);
 
 /** One of the cupboard's forms, which all end in the same words. */
-const inCupboard = (shelf: string, fields: Readonly<Record<string, string>>) => ({
+const inCupboard = (shelf: string, add: string, fields: Readonly<Record<string, string>>) => ({
   fill: async (bench: Bench): Promise<void> => {
     await bench.open('/cupboard');
+    await bench.press(add);
     for (const [name, text] of Object.entries(fields)) await bench.fill(name, text);
   },
   press: `${shelf} form.card button[type=submit]`,
@@ -201,8 +202,8 @@ export const FORMS: readonly Form[] = [
     // The vessels are full by then, so that the bench proposes others.
     stays: true,
   },
-  { what: 'a vessel', ...inCupboard('trug-cupboard > section > .two', { name: 'Back jar' }), counted: 'vessels' },
-  { what: 'a supply', ...inCupboard('trug-supply-list', { supplyAmount: '2' }), counted: 'supplies' },
-  { what: 'a place', ...inCupboard('trug-place-list', { placeName: 'the loft' }), counted: 'places' },
-  { what: 'an instrument', ...inCupboard('trug-instrument-list', { instrumentName: 'Long glass' }), counted: 'instruments' },
+  { what: 'a vessel', ...inCupboard('trug-vessel-list', 'Add a vessel', { name: 'Back jar' }), counted: 'vessels' },
+  { what: 'a supply', ...inCupboard('trug-supply-list', 'Add a packet or jar', { supplyAmount: '2' }), counted: 'supplies' },
+  { what: 'a place', ...inCupboard('trug-place-list', 'Add a place', { placeName: 'the loft' }), counted: 'places' },
+  { what: 'an instrument', ...inCupboard('trug-instrument-list', 'Add an instrument', { instrumentName: 'Long glass' }), counted: 'instruments' },
 ];

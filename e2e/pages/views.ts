@@ -21,6 +21,7 @@ export async function demoPlaces(trug: TestTrug): Promise<DemoPlaces> {
 /** Every view of the app, by a name and its address. */
 export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) => string])[] = [
   ['shelf', () => '/shelf'],
+  ['all batches', () => '/batches'],
   ['new batch', () => '/new'],
   ['batch, stuck', ({ batch }) => `/batch/${batch('Hollow Wild')}`],
   ['batch, bottled', ({ batch }) => `/batch/${batch('Kitchen Fizz')}`],
@@ -51,6 +52,7 @@ export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) =
   ['open the keg', ({ batch }) => `/batch/${batch('Keg of the Row')}/open-keg`],
   ['malolactic change', ({ batch }) => `/batch/${batch('Gate Blend')}/malolactic`],
   ['readings from a table', ({ batch }) => `/batch/${batch('Gate B')}/import`],
+  ['words and handwork', () => '/words'],
   ['year', () => '/year'],
   ['practice', () => '/practice'],
 ];

@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -19,6 +19,10 @@ const CHROMIUM_FLAGS = [
 /** By which the demo's maker knows that it writes into this test's own Trug. */
 const RUN = 'e2e';
 
+/** The day of which the season is made once, before all flows. */
+export const SEASON_DAY = '2026-11-23';
+const seasonFolder = (today: string): string => join(ROOT, '.cache', 'e2e-season', today);
+
 /** A screen to test at. */
 export const DESK = { width: 1280, height: 800 };
 export const PHONE = { width: 390, height: 844, hasTouch: true, isMobile: true };
@@ -35,11 +39,23 @@ export class TestTrug {
     return `http://localhost:${this.port}`;
   }
 
-  /** Starts on a day, with the demo season when asked. */
+  /** Keeps the demo season of a day in a folder, for others to begin from. */
+  static async makeSeason(today: string): Promise<void> {
+    const trug = new TestTrug();
+    trug.port = await freePort();
+    await trug.serve(today);
+    await finished(spawn(process.execPath, [join(ROOT, 'packages/server/dist/demo/main.js'), trug.url, RUN], { stdio: 'inherit' }));
+    await trug.halt();
+    rmSync(seasonFolder(today), { recursive: true, force: true });
+    cpSync(trug.dataDir, seasonFolder(today), { recursive: true });
+    await trug.stop();
+  }
+
+  /** Starts on a day, with the demo season of `SEASON_DAY` when asked. */
   async start(today: string, season = false): Promise<void> {
     this.port = await freePort();
+    if (season) cpSync(seasonFolder(today), this.dataDir, { recursive: true });
     await this.serve(today);
-    if (season) await finished(spawn(process.execPath, [join(ROOT, 'packages/server/dist/demo/main.js'), this.url, RUN], { stdio: 'inherit' }));
     this.browser = await puppeteer.launch({
       executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
       args: [...CHROMIUM_FLAGS, `--user-data-dir=${this.profile}`],

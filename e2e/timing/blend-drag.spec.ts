@@ -1,9 +1,9 @@
 import type { Page } from 'puppeteer-core';
 import { Bench } from '../pages/bench';
-import { DESK, TestTrug } from '../support/trug';
+import { DESK, SEASON_DAY, TestTrug } from '../support/trug';
 
 const trug = new TestTrug();
-beforeAll(() => trug.start('2026-11-23', true));
+beforeAll(() => trug.start(SEASON_DAY, true));
 afterAll(() => trug.stop());
 
 /** A frame longer than this is seen as a stutter. */

@@ -8,7 +8,7 @@ export { checkEntry, NewEntryDto } from './entries/new-entry.dto.js';
 export { PAYLOAD_DTOS, ReplacementDto } from './entries/payload-dtos.js';
 export { AdditionPayloadDto, FilledPayloadDto, GravityDto, ReadingPayloadDto, VesselFillDto } from './entries/liquid-payloads.js';
 export { NewBatchDto } from './batches/batch.dto.js';
-export { CleanedDto, CleaningDto, NewVesselDto } from './vessels/vessel.dto.js';
+export { CleanedDto, CleaningDto, NewVesselDto, VesselChangeDto, VesselFactsDto } from './vessels/vessel.dto.js';
 export { SettingsDto } from './settings/settings.dto.js';
 export { BlendedPayloadDto, BlendPartDto, LiquidDto, SplitPayloadDto } from './entries/blend-payloads.js';
 export { FruitLotDto, JuiceDto, PressingDto, PressRunDto } from './juices/juice.dto.js';

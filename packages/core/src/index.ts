@@ -28,6 +28,7 @@ export { waterOf } from './matter/liquid/liquid.js';
 export { liquidFromReadings, TYPICAL_JUICE, type JuiceReadings } from './matter/liquid/liquid-from-readings.js';
 export { phOf, taOf, type AcidId } from './matter/liquid/acid-chemistry.js';
 export { abvOf, brixOf, dryAbvOf, dryGravityOf, fermentableGPerL, fermentedShare, gravityOf, solidsOf, sweetnessGPerL } from './matter/liquid/views.js';
+export { partsOf, type LiquidPart, type PartId } from './matter/liquid/parts-of.js';
 export { agreeWithMustReading, agreeWithReading, fermentTo } from './matter/liquid/ferment-to.js';
 export { blendLiquids, loseVolume } from './matter/liquid/blend-liquids.js';
 export { addFermentable, addSulfite, addSweetener, addWater } from './matter/liquid/additions.js';
@@ -125,6 +126,7 @@ export { bottleSafety, chanceText, type BottleSafety } from './finish/bottle/bot
 export { pressureBand, withPriming, type PressureBand, type SealedGas } from './finish/bottle/sealed-gas.js';
 export { stabiliseDose, type StabiliseDose } from './finish/bottle/stabilise-dose.js';
 export { FIZZ_LEVELS, fizzWord, type FizzLevel } from './finish/bottle/fizz-levels.js';
+export { runSteps, syrupWaterMl, type RunInput, type RunStep } from './finish/bottle/run-steps.js';
 export { readyWindow, type ReadyWindow } from './finish/bottle/ready-window.js';
 // the log
 export type { Entry, EntryKind, EntryOf, EntryPayloads, Replacement } from './book/entry/entry.js';
@@ -181,11 +183,15 @@ export { FERMENTABLES, type Fermentable } from './base/reference/fermentables-da
 export { fermentableById } from './base/reference/fermentables.js';
 export { YEAST_KINDS, type YeastKind } from './base/reference/yeast-kinds-data.js';
 export { yeastById } from './base/reference/yeast-kinds.js';
-export { FRUIT_LIBRARY, type FruitKind } from './base/reference/fruit-library-data.js';
+export type { FruitKind } from './base/reference/fruit-kind.js';
+export { FRUIT_LIBRARY } from './base/reference/fruit-library-data.js';
 export { fruitById } from './base/reference/fruit-library.js';
 // care and clearing
 export { placeTempAt, USUAL_PLACES, type UsualPlace } from './ferment/forecast/place-curve.js';
 export { dirtyVessels, emptiedVessels, type DirtyVessel } from './book/summary/dirty-vessels.js';
+export { mayDoWithout, MOST_PUT_OFF, putOffDays, putOffOnce, wantedJobs, type PutOff } from './book/plan/put-off.js';
+export { QUICK_SUMS, workQuickSum, type QuickAnswer, type QuickField, type QuickLine, type QuickSum } from './book/quick/quick-sums.js';
+export { mixedWarmth, type WarmVolume } from './book/quick/mixed-warmth.js';
 export { vesselJobs } from './book/plan/vessel-jobs.js';
 export { careNotes, type CareNote, type CareVessel } from './book/care/care-notes.js';
 export { clearingWays, type ClearingWay, type HazeCause } from './ferment/clear/clearing-ways.js';

@@ -1,6 +1,8 @@
+import { fileURLToPath } from 'node:url';
 import { CellarError } from './db/cellar-error.js';
 import { readConfig, type Config } from './run/config.js';
-import { startServer, type RunningServer } from './app/start-server.js';
+import { forkSeason } from './app/fork-season.js';
+import { startServer, type RunningServer, type StartConfig } from './app/start-server.js';
 
 /** How a run ends when it could not begin, so that whoever started it knows what to do. */
 const EXIT = { failed: 1, portTaken: 3 } as const;
@@ -15,17 +17,23 @@ function giveUp(error: unknown): never {
 // Whatever is made in the data folder is for its owner alone.
 process.umask(0o077);
 
+/** A throw-away season ends when it is left; any other Trug can show one. */
+function seasonOf({ seasonOf: home }: Config): NonNullable<StartConfig['season']> {
+  if (home !== null) return { home, leave: () => process.kill(process.pid, 'SIGTERM') };
+  return (own) => forkSeason(fileURLToPath(import.meta.url), own);
+}
+
 async function begin(): Promise<{ readonly config: Config; readonly server: RunningServer }> {
   try {
     const config = readConfig(process.env);
-    return { config, server: await startServer(config) };
+    return { config, server: await startServer({ ...config, season: seasonOf(config) }) };
   } catch (error) {
     return giveUp(error);
   }
 }
 
 const { config, server } = await begin();
-process.stdout.write(`Trug is at ${server.url}\nIts data is in ${config.dataDir}\n`);
+process.stdout.write(`Trug is at ${server.url}\n${config.dataDir === null ? 'It keeps everything in memory.' : `Its data is in ${config.dataDir}`}\n`);
 if (server.trouble !== null) process.stderr.write(`${server.trouble}\nOpen ${server.url} to see what can be done.\n`);
 
 // Whoever started this run over a channel waits to hear where it answers.

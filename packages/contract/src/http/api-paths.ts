@@ -6,7 +6,6 @@ export const API_PATHS = {
   vessels: '/api/vessels',
   juices: '/api/juices',
   supplies: '/api/supplies',
-  /** Several batches begun at once, with entries on any batch: a pour or a split, all or nothing. */
   places: '/api/places',
   instruments: '/api/instruments',
   /** Readings of devices: `POST /:id/readings`, `GET /readings?batch=`, `GET /live?batch=`, `GET|POST|DELETE /stand-ins`. */
@@ -16,6 +15,8 @@ export const API_PATHS = {
   cellar: '/api/cellar',
   /** What changes, as server-sent events. */
   changes: '/api/changes',
+  /** A made-up season to look around in, beside the maker's own book: `POST` opens it, `DELETE` leaves it. */
+  season: '/api/season',
   /** Readings out, as CSV or JSON. */
   readings: '/api/readings',
 } as const;

@@ -1,4 +1,4 @@
-import { IsBoolean, IsIn, IsInt, IsNotEmpty, ValidateIf } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, ValidateIf } from 'class-validator';
 import { Day, InRange, LIMITS, Text, Ulid } from '../validation/decorators.js';
 import { InstrumentOffset } from '../validation/instrument-figures.js';
 
@@ -26,4 +26,6 @@ export class InstrumentDto {
   @IsBoolean() posts!: boolean;
   /** The batch it stands in; null when it lies in the cupboard. */
   @ValidateIf((i: InstrumentDto) => i.batchId !== null) @Ulid() batchId!: string | null;
+  /** The day it was put away for good, broken or lost; null or absent while it is used. */
+  @IsOptional() @Day() retiredOn?: string | null;
 }

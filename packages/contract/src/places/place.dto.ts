@@ -1,5 +1,5 @@
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsNotEmpty, IsNumber, Max, Min } from 'class-validator';
-import { InRange, LIMITS, Text, Ulid } from '../validation/decorators.js';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsNotEmpty, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { Day, InRange, LIMITS, Text, Ulid } from '../validation/decorators.js';
 
 /** A place where vessels stand, with its usual year. */
 export class PlaceDto {
@@ -14,4 +14,6 @@ export class PlaceDto {
   @Min(LIMITS.monthC.min, { each: true })
   @Max(LIMITS.monthC.max, { each: true })
   monthlyC!: number[];
+  /** The day it was given up; null or absent while it is used. */
+  @IsOptional() @Day() retiredOn?: string | null;
 }

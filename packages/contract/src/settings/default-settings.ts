@@ -17,5 +17,6 @@ export const DEFAULT_SETTINGS: VersionedSettings = Object.freeze({
   hottestC: 26,
   timeZone: 'UTC',
   timeZoneChosen: false,
+  putOff: [],
   version: 0,
 });

@@ -1,8 +1,17 @@
+import { MOST_PUT_OFF } from '@trug/core/book/plan/put-off';
 import type { StrengthSchool, UnitPreferences } from '@trug/core';
 import { STRENGTH_SCHOOLS } from '@trug/core/matter/measure/abv-from-gravities';
 import { UNIT_CHOICES } from '@trug/core/matter/quantity/format-quantity';
-import { IsBoolean, IsIn, IsInt } from 'class-validator';
-import { InRange, LIMITS, Zone } from '../validation/decorators.js';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, ValidateIf, ValidateNested } from 'class-validator';
+import { Day, InRange, LIMITS, Text, Zone } from '../validation/decorators.js';
+
+/** A job that the maker put off, or does without. */
+export class PutOffDto {
+  @Text(120) jobId!: string;
+  /** The day it comes back; null when it is not for this maker. */
+  @ValidateIf((p: PutOffDto) => p.until !== null) @Day() until!: string | null;
+}
 
 /** A maker's choices. */
 export class SettingsDto {
@@ -23,6 +32,8 @@ export class SettingsDto {
   @Zone() timeZone!: string;
   /** Whether the zone was chosen by hand; until then it follows the browser. */
   @IsBoolean() timeZoneChosen!: boolean;
+  /** What is not to be done yet, or not at all. */
+  @IsArray() @ArrayMaxSize(MOST_PUT_OFF) @ValidateNested({ each: true }) @Type(() => PutOffDto) putOff!: PutOffDto[];
   /** The version this change was made from; another window may have been quicker. */
   @IsInt() @InRange(LIMITS.version) version!: number;
 }

@@ -138,7 +138,7 @@ describe('batches, vessels and settings', () => {
     const vessel = { id: ulid(), name: 'Back jar', kind: 'jar', capacityL: 5 };
     expect(await server.request('POST', '/api/vessels', vessel)).toMatchObject({ status: 201, body: vessel });
     expect((await server.request('POST', '/api/vessels', { ...vessel, id: ulid(), capacityL: -1 })).status).toBe(400);
-    expect((await server.request('GET', '/api/vessels')).body).toContainEqual({ ...vessel, cleanedAt: null });
+    expect((await server.request('GET', '/api/vessels')).body).toContainEqual({ ...vessel, cleanedAt: null, retiredOn: null });
   });
   it('notice when another window was quicker', async () => {
     const settings = (await server.request('GET', '/api/settings')).body as { version: number };
@@ -162,7 +162,7 @@ describe('the app', () => {
   });
   it('holds its day still and sends strict headers', async () => {
     const { body, headers } = await server.request('GET', '/api/clock');
-    expect(body).toEqual({ now: '2026-11-23T10:00:00.000Z', fixed: true, mode: 'open', head: expect.stringMatching(/^\w+\.\d+$/) });
+    expect(body).toEqual({ now: '2026-11-23T10:00:00.000Z', fixed: true, mode: 'open', head: expect.stringMatching(/^\w+\.\d+$/), home: null });
     expect(headers.get('content-security-policy')).toContain("script-src 'self'");
     expect(headers.get('x-powered-by')).toBeNull();
   });

@@ -15,6 +15,8 @@ import { RUN_HEADER } from '../run/run-header.js';
 import { listIn } from '../http/read-body.js';
 import { whoMayAsk } from '../http/who-may-ask.js';
 import type { Clock } from '../run/clock.js';
+import { createSeasonRouter } from './season.router.js';
+import type { SeasonOf, ThrowAwaySeason } from './throw-away-season.js';
 
 /** What the app is made of. */
 export interface AppDeps {
@@ -32,6 +34,8 @@ export interface AppDeps {
   readonly port: () => number;
   /** By which whoever started this process knows it again; null when nobody asked. */
   readonly runToken: string | null;
+  /** The season this Trug can show, or what it is itself the season of; null where it can show none. */
+  readonly season: ThrowAwaySeason | SeasonOf | null;
 }
 
 const YEAR_MS = 365 * 86_400_000;
@@ -63,19 +67,26 @@ const STRICT = helmet({
  * @returns an Express app
  */
 export function createApp(deps: AppDeps): Express {
-  const { clock, log, webDir, dataDir, keeper, cellar, changes, bookRoutes, port, runToken } = deps;
+  const { clock, log, webDir, dataDir, keeper, cellar, changes, bookRoutes, port, runToken, season } = deps;
   const app = express();
   app.disable('x-powered-by');
   app.use(STRICT, whoMayAsk(port));
   app.get(API_PATHS.clock, (_request, response) => {
     if (runToken !== null) response.setHeader(RUN_HEADER, runToken);
-    response.json({ now: clock.now().toISOString(), fixed: clock.fixed, mode: keeper.book().state.mode, head: changes.head() });
+    response.json({
+      now: clock.now().toISOString(),
+      fixed: clock.fixed,
+      mode: keeper.book().state.mode,
+      head: changes.head(),
+      home: season !== null && 'home' in season ? season.home : null,
+    });
   });
   app.get(API_PATHS.changes, (request, response) => {
     // A stream that was cut says by itself which change it had last; a window that comes back says it in the address.
     const { after } = request.query;
     changes.follow(response, request.header('last-event-id') ?? (typeof after === 'string' ? after : undefined));
   });
+  app.use(API_PATHS.season, createSeasonRouter(season));
   const json = boundedJson();
   app.use(API_PATHS.cellar, createCellarRouter(cellar, json));
   app.use('/api', ...json, async (_request, response, next) => {

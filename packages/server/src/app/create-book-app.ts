@@ -14,6 +14,7 @@ import { createDeviceRouter } from '../devices/device.router.js';
 import { createDeviceService } from '../devices/device.service.js';
 import { createLiveHub } from '../devices/live-hub.js';
 import { createStandIns, type PostReadings } from '../devices/stand-ins.js';
+import { summaryStore } from '../batches/summary.store.js';
 import { entryRepository } from '../batches/entry.repository.js';
 import { createEntryRouter } from '../batches/entry.router.js';
 import { createEntryService } from '../batches/entry.service.js';
@@ -80,7 +81,7 @@ export function createBookApp({ sequelize, queue: { write }, state }: BookInUse,
   router.use(API_PATHS.instruments, createResourceRouter(instruments));
   router.use(API_PATHS.devices, createDeviceRouter({ service: devices, hub, standIns, floodWindowMs }));
   router.use(API_PATHS.entries, createEntryRouter(entries));
-  router.use(API_PATHS.vessels, createVesselRouter(write, entryRepository.tellsOf));
+  router.use(API_PATHS.vessels, createVesselRouter(write, entryRepository.tellsOf, summaryStore.heldL));
   router.use(API_PATHS.settings, createSettingsRouter(write));
   router.use(API_PATHS.readings, createReadingsRouter({ batches, devices, instruments }));
   return {

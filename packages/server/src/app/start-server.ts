@@ -10,6 +10,7 @@ import { createChangeHub } from '../changes/change-hub.js';
 import { createReadingsPost } from './post-readings.js';
 import { createApp } from './create-app.js';
 import { createBookApp, type BookApp } from './create-book-app.js';
+import { createThrowAwaySeason, type SeasonOf, type SeasonProcess, type ThrowAwaySeason } from './throw-away-season.js';
 import { createClock } from '../run/clock.js';
 import type { Config } from '../run/config.js';
 
@@ -22,12 +23,13 @@ export interface RunningServer {
   readonly stop: () => Promise<void>;
 }
 
-/** What a start needs; a null data folder keeps everything in memory. */
-export type StartConfig = Omit<Config, 'dataDir' | 'runToken'> & {
-  readonly dataDir: string | null;
+/** What a start needs. */
+export type StartConfig = Omit<Config, 'runToken' | 'seasonOf'> & {
   readonly runToken?: string | null;
   /** Over how long a device's requests are counted. A test takes longer than usual, so that a slow machine floods too. */
   readonly floodWindowMs?: number;
+  /** Starts the Trug that a throw-away season is shown in, told where this one answers; or what this one is the season of. */
+  readonly season?: ((home: string) => Promise<SeasonProcess>) | SeasonOf;
 };
 
 const FLOOD_WINDOW_MS = 10_000;
@@ -74,6 +76,7 @@ export async function startServer(config: StartConfig, log: Logger = pino({ leve
   };
   const cellar = createCellarService({ dataDir: config.dataDir, keeper, now: clock.now, log, unreadable: () => current().unreadable() });
   const bookRoutes = (): RequestHandler => current().router;
+  const season = seasonFor(config, () => addressOf(config, port));
   let server: Server;
   try {
     const app = createApp({
@@ -87,6 +90,7 @@ export async function startServer(config: StartConfig, log: Logger = pino({ leve
       bookRoutes,
       port: () => port,
       runToken: config.runToken ?? null,
+      season,
     });
     server = createServer({ requestTimeout: SLOWEST_REQUEST_MS, headersTimeout: SLOWEST_REQUEST_MS / 2 }, app);
     await listening(server, config);
@@ -96,7 +100,7 @@ export async function startServer(config: StartConfig, log: Logger = pino({ leve
   }
   port = (server.address() as AddressInfo).port;
   ownUrl = `http://${config.host === '::1' ? '[::1]' : config.host}:${port}`;
-  const url = `http://${config.host === '127.0.0.1' ? 'localhost' : config.host}:${port}`;
+  const url = addressOf(config, port);
   keeper.announce(url);
   if (config.dataDir !== null) tidyFolders(config.dataDir);
   const timers = [setInterval(() => void cellar.backUpDaily(), HOUR_MS), setInterval(() => void keeper.tidy(), TIDY_MS)];
@@ -109,11 +113,23 @@ export async function startServer(config: StartConfig, log: Logger = pino({ leve
     stop: async () => {
       for (const timer of timers) clearInterval(timer);
       changes.close();
+      if (season !== null && 'close' in season) await season.close();
       await closed(server);
       await firstBackup;
       await keeper.close();
     },
   };
+}
+
+/** The season that is shown from here, or what this one is the season of; null where none can be started. */
+function seasonFor({ season }: StartConfig, home: () => string): ThrowAwaySeason | SeasonOf | null {
+  if (season === undefined) return null;
+  return typeof season === 'function' ? createThrowAwaySeason(() => season(home())) : season;
+}
+
+/** Where a browser finds it. */
+function addressOf({ host }: StartConfig, port: number): string {
+  return `http://${host === '127.0.0.1' ? 'localhost' : host}:${port}`;
 }
 
 async function listening(server: Server, { port, host }: StartConfig): Promise<void> {

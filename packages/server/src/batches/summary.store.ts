@@ -102,6 +102,11 @@ export const summaryStore = {
     return rows.map((row) => row.batchId).filter((id) => !except.includes(id));
   },
 
+  /** How much stands in a vessel, L. */
+  async heldL(vesselId: string, transaction: Transaction): Promise<number> {
+    return (await VesselFillModel.sum('volumeL', { where: { vesselId }, transaction })) || 0;
+  },
+
   /** Litres poured of a juice into all batches. */
   async pouredOf(juiceId: string, transaction: Transaction): Promise<number> {
     return (await JuicePourModel.sum('volumeL', { where: { juiceId }, transaction })) || 0;

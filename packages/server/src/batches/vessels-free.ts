@@ -3,6 +3,7 @@ import type { Transaction } from 'sequelize';
 import { BatchModel } from './batch.model.js';
 import { HttpError } from '../http/http-error.js';
 import { summaryStore } from './summary.store.js';
+import { isOverBrim } from '../resources/brim.js';
 import { VesselModel } from '../resources/vessel.model.js';
 
 /** Kinds of entry after which something may stand in a vessel where nothing stood, or stand there again. */
@@ -20,8 +21,6 @@ const FILLING: ReadonlySet<EntryKind> = new Set([
   'sweetened',
   'primed',
 ]);
-/** What a measuring jug and a rounded figure may be out by: a share of the vessel, and L. @source estimate */
-const SLACK = { share: 0.005, litres: 0.02 };
 
 /** Litres in each vessel of a batch. */
 type Fills = ReadonlyMap<string, number>;
@@ -65,7 +64,7 @@ export async function vesselsBefore(entries: readonly Entry[], transaction: Tran
 
 async function checkBrim(vesselId: string, volumeL: number, transaction: Transaction): Promise<void> {
   const vessel = await VesselModel.findByPk(vesselId, { transaction });
-  if (!vessel || volumeL <= vessel.capacityL * (1 + SLACK.share) + SLACK.litres) return;
+  if (!vessel || !isOverBrim(volumeL, vessel.capacityL)) return;
   throw new HttpError(
     'not-allowed',
     `${vessel.name} holds ${round(vessel.capacityL)} L to the brim, and this would put ${round(volumeL)} L into it. Choose a larger vessel, or put some of it into another.`,

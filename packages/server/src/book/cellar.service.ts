@@ -188,13 +188,17 @@ function backupWords(trouble: Trouble): string {
   return 'The last backup could not be made: its folder cannot be written to.';
 }
 
+/** Lets so many bytes through. The rest is heard and dropped: whoever is cut off while sending never reads the refusal. */
 function atMost(bytes: number): Transform {
   let seen = 0;
   return new Transform({
     transform(chunk: Buffer, _encoding, done) {
       seen += chunk.length;
-      if (seen > bytes) done(new HttpError('too-large', `The archive is larger than ${Math.round(bytes / 1e6)} MB.`));
+      if (seen > bytes) done();
       else done(null, chunk);
+    },
+    flush(done) {
+      done(seen > bytes ? new HttpError('too-large', `The archive is larger than ${Math.round(bytes / 1e6)} MB.`) : null);
     },
   });
 }

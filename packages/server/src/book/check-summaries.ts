@@ -9,7 +9,9 @@ import { summaryStore } from '../batches/summary.store.js';
 const MOST_NAMED = 10;
 
 /** Compares what is kept of every batch with what its log folds into; `--rebuild` makes all of it anew first. */
-const book = connect({ file: join(readConfig(process.env).dataDir, FILES.book) });
+const { dataDir } = readConfig(process.env);
+if (dataDir === null) throw new Error('a season to be thrown away keeps no book to look at');
+const book = connect({ file: join(dataDir, FILES.book) });
 initModels(book);
 if (process.argv.includes('--rebuild')) process.stdout.write(`${await summaryStore.freshen(book, 'all')} summaries made anew\n`);
 const differ = await summaryStore.differing(book);

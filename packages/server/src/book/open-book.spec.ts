@@ -6,6 +6,7 @@ import { initModels } from './init-models.js';
 import { withRaw } from '../db/raw-database.js';
 import { createMigrator, STEP_NAMES } from '../migrations/index.js';
 import { carryOutAdoption, decideAdoption } from './file/adopt-book.js';
+import { copyBook } from './file/copy-book.js';
 import { readMark, writeMark } from './file/cellar-mark.js';
 import { FILES } from '../db/files.js';
 import { lockFolder } from './file/folder-lock.js';
@@ -176,6 +177,15 @@ describe('an upgrade', () => {
     expect(copy).toMatch(/^before-0007/);
     const columns = await withRaw(join(at(FILES.kept), copy ?? ''), 'read', (db) => db.all('PRAGMA table_info(entries)'));
     expect(columns.map((c) => c['name'])).not.toContain('seq');
+  });
+  it('goes on after one that was killed once the copy was made, at the very same moment by its clock', async () => {
+    const sequelize = connect({ file: at(FILES.book) });
+    initModels(sequelize);
+    await createMigrator(sequelize).up({ to: STEP_NAMES[5] ?? '' });
+    await sequelize.close();
+    await copyBook(at(FILES.book), join(at(FILES.kept), `before-${STEP_NAMES[6] ?? ''}-${NOW.toISOString().replace(/[:.]/g, '-')}.sqlite`));
+    expect((await opened()).state.mode).toBe('open');
+    expect(readdirSync(at(FILES.kept))).toHaveLength(2);
   });
   it('writes a step and its mark together or not at all', async () => {
     const sequelize = connect({ file: at(FILES.book) });

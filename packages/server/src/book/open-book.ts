@@ -6,7 +6,7 @@ import { copyBook } from './file/copy-book.js';
 import { connect } from '../db/connect.js';
 import { initModels } from './init-models.js';
 import { createMigrator, STEP_NAMES } from '../migrations/index.js';
-import { carryOutAdoption, stampOf } from './file/adopt-book.js';
+import { carryOutAdoption, freeName } from './file/adopt-book.js';
 import { summaryStore } from '../batches/summary.store.js';
 import { CellarError, TROUBLE_WORDS } from '../db/cellar-error.js';
 import { readMark, writeMark } from './file/cellar-mark.js';
@@ -86,8 +86,10 @@ export async function openBook(dataDir: string, { unclean, now }: { readonly unc
       return damaged(dataDir, found.why);
     case 'sound': {
       // Nothing is worth a copy when a first start was killed before its first step.
-      if (found.pending.length > 0 && found.pending.length < STEP_NAMES.length)
-        await copyBook(file, join(dataDir, FILES.kept, `before-${found.pending[0] ?? 'step'}-${stampOf(now)}.sqlite`));
+      if (found.pending.length > 0 && found.pending.length < STEP_NAMES.length) {
+        const kept = join(dataDir, FILES.kept);
+        await copyBook(file, join(kept, freeName(now, (stamp) => `before-${found.pending[0] ?? 'step'}-${stamp}.sqlite`, kept).name));
+      }
       return opened(dataDir, found.cellarId ?? mark?.cellarId ?? ulid());
     }
   }

@@ -18,14 +18,32 @@ function seeded(seed: number): () => number {
   };
 }
 
-async function send(url: string, body: unknown): Promise<void> {
-  const response = await fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
-  if (!response.ok) throw new Error(`the demo season was refused at ${url}: ${await response.text()}`);
+/** Files one thing in the Trug that is filled. */
+type Send = (path: string, body: unknown) => Promise<void>;
+
+const sendTo =
+  (baseUrl: string, signal: AbortSignal | undefined): Send =>
+  async (path, body) => {
+    const response = await fetch(`${baseUrl}${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+      ...(signal ? { signal } : {}),
+    });
+    if (!response.ok) throw new Error(`the demo season was refused at ${baseUrl}${path}: ${await response.text()}`);
+  };
+
+/** How a season is made. */
+export interface SeasonOptions {
+  /** Handed to the Trug when it was started; null when it is known by its port alone. */
+  readonly runToken?: string | null;
+  /** Ends the making half-way. */
+  readonly signal?: AbortSignal;
 }
 
 /** What every part of the telling needs. */
 interface Telling {
-  readonly baseUrl: string;
+  readonly send: Send;
   readonly nowMs: number;
   readonly ulid: (seedTime: number) => string;
   readonly vesselIds: ReadonlyMap<string, string>;
@@ -49,10 +67,11 @@ async function checkMayBeFilled(baseUrl: string, runToken: string | null): Promi
  * Makes the demo season through the API that people use. Days count back from the server's own clock.
  *
  * @param baseUrl - a running, empty Trug
- * @param runToken - handed to it when it was started; null when it is known by its port alone, as in tests
+ * @param options - by what that Trug is known, and a way to stop
  * @throws {Error} when it is not that Trug, or has anything in it; nothing is written then
  */
-export async function makeSeason(baseUrl: string, runToken: string | null = null): Promise<void> {
+export async function makeSeason(baseUrl: string, { runToken = null, signal }: SeasonOptions = {}): Promise<void> {
+  const send = sendTo(baseUrl, signal);
   await checkMayBeFilled(baseUrl, runToken);
   const clock = (await (await fetch(`${baseUrl}${API_PATHS.clock}`)).json()) as { readonly now: string };
   const nowMs = Date.parse(clock.now);
@@ -63,36 +82,36 @@ export async function makeSeason(baseUrl: string, runToken: string | null = null
     // A millisecond apart, so that they keep the order of the list.
     const id = ulid(nowMs - 500 * DAY_MS + vesselIds.size);
     vesselIds.set(key, id);
-    await send(`${baseUrl}${API_PATHS.vessels}`, { id, ...vessel });
+    await send(API_PATHS.vessels, { id, ...vessel });
   }
   const oldestFirst = [...DEMO_SEASON].sort((a, b) => b.daysAgo - a.daysAgo);
   const batchIds = new Map(oldestFirst.map((story) => [story.name, ulid(nowMs - story.daysAgo * DAY_MS)]));
-  const telling: Telling = { baseUrl, nowMs, ulid, vesselIds, batchIds, logs: new Map() };
+  const telling: Telling = { send, nowMs, ulid, vesselIds, batchIds, logs: new Map() };
   // A batch that another is split from is begun with it, since both halves of a split are filed together.
   for (const story of oldestFirst) if (!story.splitFrom) await tell(telling, [story, ...oldestFirst.filter((s) => s.splitFrom?.name === story.name)]);
-  for (const story of DEMO_JUICES) await send(`${baseUrl}${API_PATHS.juices}`, juiceCard(story, telling));
+  for (const story of DEMO_JUICES) await send(API_PATHS.juices, juiceCard(story, telling));
   for (const [i, { daysLeft, ...supply }] of DEMO_SUPPLIES.entries()) {
     const bestBefore = daysLeft === null ? null : new Date(nowMs + daysLeft * DAY_MS).toISOString().slice(0, 10);
     const stored: SupplyDto = { id: ulid(nowMs - 30 * DAY_MS + i), version: 0, ...supply, bestBefore };
-    await send(`${baseUrl}${API_PATHS.supplies}`, stored);
+    await send(API_PATHS.supplies, stored);
   }
   for (const [i, place] of DEMO_PLACES.entries()) {
-    await send(`${baseUrl}${API_PATHS.places}`, { id: ulid(nowMs - 90 * DAY_MS + i), version: 0, ...place });
+    await send(API_PATHS.places, { id: ulid(nowMs - 90 * DAY_MS + i), version: 0, ...place });
   }
   await putInInstruments(telling);
 }
 
 /** The instruments, and what the float has sent from the batches it was in. */
-async function putInInstruments({ baseUrl, nowMs, ulid, batchIds, logs }: Telling): Promise<void> {
+async function putInInstruments({ send, nowMs, ulid, batchIds, logs }: Telling): Promise<void> {
   for (const [i, { checkedDaysAgo, batch, ...instrument }] of DEMO_INSTRUMENTS.entries()) {
     const checkedOn = checkedDaysAgo === null ? null : new Date(nowMs - checkedDaysAgo * DAY_MS).toISOString().slice(0, 10);
     const batchId = batch === null ? null : (batchIds.get(batch) ?? null);
     const stored: InstrumentDto = { id: ulid(nowMs - 60 * DAY_MS + i), version: 0, ...instrument, checkedOn, batchId };
-    await send(`${baseUrl}${API_PATHS.instruments}`, stored);
+    await send(API_PATHS.instruments, stored);
     if (!instrument.posts) continue;
     for (const { batch: name, untilDaysAgo } of DEMO_FLOAT_IN) {
       const readings = floatTrace(logs.get(name) ?? [], nowMs - untilDaysAgo * DAY_MS);
-      await send(`${baseUrl}${API_PATHS.devices}/${stored.id}/readings`, { batchId: batchIds.get(name), readings });
+      await send(`${API_PATHS.devices}/${stored.id}/readings`, { batchId: batchIds.get(name), readings });
     }
   }
 }
@@ -112,7 +131,7 @@ async function tell(telling: Telling, family: readonly BatchStory[]): Promise<vo
     tape,
     startedAt: new Date(telling.nowMs - daysAgo * DAY_MS).toISOString(),
   }));
-  await send(`${telling.baseUrl}${API_PATHS.batches}`, { batches, entries });
+  await telling.send(API_PATHS.batches, { batches, entries });
 }
 
 function logOf(story: BatchStory, telling: Telling): readonly Entry[] {

@@ -8,6 +8,7 @@ import * as createPlaces from './0005-create-places-and-cleanings.js';
 import * as markMadeUp from './0006-mark-made-up-readings.js';
 import * as orderAndCheckEntries from './0007-order-and-check-entries.js';
 import * as keepSummaries from './0008-keep-summaries.js';
+import * as retireVessels from './0009-retire-vessels.js';
 
 /** Every step, in order. A landed step is never edited. */
 const STEPS = [
@@ -19,6 +20,7 @@ const STEPS = [
   markMadeUp,
   orderAndCheckEntries,
   keepSummaries,
+  retireVessels,
 ] as const;
 
 /** Names of the steps this Trug knows, in order. */

@@ -52,6 +52,28 @@ describe('a vessel', () => {
     expect((await server.request('DELETE', `/api/vessels/${unused.id}`)).status).toBe(204);
     expect(await ids('/api/vessels')).toEqual([used.id]);
   });
+  it('is put right unless another window was quicker, never below what stands in it, and put away only when empty', async () => {
+    const [vessel, batch] = [jar(), sampleBatch()];
+    await server.request('POST', '/api/vessels', vessel);
+    const was = { name: 'Jar', kind: 'jar', capacityL: 25, retiredOn: null };
+    const change = (changes: object, from: object = was): ReturnType<TestServer['request']> =>
+      server.request('PUT', `/api/vessels/${vessel.id}`, { ...was, ...from, ...changes, was: from });
+    expect(await change({ name: 'Green jar' })).toMatchObject({ status: 200, body: { name: 'Green jar', capacityL: 25 } });
+    // The same sent twice is stored once; something else on what was read before is told.
+    expect((await change({ name: 'Green jar' })).status).toBe(200);
+    expect(await change({ capacityL: 10 })).toMatchObject({ status: 409, body: { current: { name: 'Green jar' } } });
+    const green = { ...was, name: 'Green jar' };
+    const fill = sampleFill(batch.id);
+    const entries = [{ ...fill, payload: { ...fill.payload, vessels: [{ vesselId: vessel.id, volumeL: 10 }], volumeL: 10 } }];
+    expect((await server.request('POST', '/api/batches', { batches: [batch], entries })).status).toBe(201);
+    expect(await change({ capacityL: 9 }, green)).toMatchObject({ status: 422, body: { detail: expect.stringContaining('More stands in') as string } });
+    expect(await change({ retiredOn: '2026-11-23' }, green)).toMatchObject({ status: 422, body: { detail: expect.stringContaining('Rack it') as string } });
+    expect(await change({ capacityL: 10 }, green)).toMatchObject({ status: 200 });
+    const empty = jar();
+    await server.request('POST', '/api/vessels', empty);
+    const away = await server.request('PUT', `/api/vessels/${empty.id}`, { ...was, retiredOn: '2026-11-23', was });
+    expect(away).toMatchObject({ status: 200, body: { retiredOn: '2026-11-23' } });
+  });
   it('is as dirty as before when its cleaning is put right, unless it was cleaned again', async () => {
     const vessel = jar();
     const [first, second] = ['2026-11-20T10:00:00.000Z', '2026-11-21T10:00:00.000Z'];

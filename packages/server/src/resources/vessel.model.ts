@@ -8,6 +8,7 @@ export class VesselModel extends Model<InferAttributes<VesselModel>, InferCreati
   declare kind: VesselKindId;
   declare capacityL: number;
   declare cleanedAt: CreationOptional<string | null>;
+  declare retiredOn: CreationOptional<string | null>;
 }
 
 /** Binds the model to a connection. */
@@ -18,6 +19,7 @@ export function initVesselModel(sequelize: Sequelize): void {
       name: { type: DataTypes.STRING(40), allowNull: false },
       kind: { type: DataTypes.STRING(20), allowNull: false },
       cleanedAt: { type: DataTypes.STRING(30), allowNull: true },
+      retiredOn: { type: DataTypes.STRING(10), allowNull: true, field: 'retired_on' },
       capacityL: { type: DataTypes.DOUBLE, allowNull: false, field: 'capacity_l' },
     },
     { sequelize, tableName: 'vessels' },

@@ -10,6 +10,13 @@ describe('readConfig', () => {
       today: '2026-11-23',
     });
   });
+  it('keeps a season to be thrown away in memory, wherever the cellar is', () => {
+    expect(readConfig({ TRUG_DATA: '/somewhere', TRUG_SEASON_OF: 'http://localhost:4680' })).toMatchObject({
+      dataDir: null,
+      seasonOf: 'http://localhost:4680',
+    });
+    expect(readConfig({ TRUG_DATA: '/somewhere' })).toMatchObject({ dataDir: '/somewhere', seasonOf: null });
+  });
   it.each([{ TRUG_PORT: 'eighty' }, { TRUG_PORT: '70000' }, { TRUG_HOST: '0.0.0.0' }])('refuses %p', (env) => {
     expect(() => readConfig(env)).toThrow(RangeError);
   });

@@ -5,13 +5,19 @@ import { join } from 'node:path';
 export interface Config {
   readonly host: string;
   readonly port: number;
-  readonly dataDir: string;
+  /** Null keeps everything in memory. */
+  readonly dataDir: string | null;
   readonly today: string | undefined;
   readonly webDir: string | undefined;
   readonly logLevel: string;
   /** By which whoever started this run knows it again. */
   readonly runToken: string | null;
+  /** Where the Trug answers that this one is a throw-away season of; null when it is the maker's own. */
+  readonly seasonOf: string | null;
 }
+
+/** In which a throw-away season is told what it belongs to. */
+export const SEASON_OF = 'TRUG_SEASON_OF';
 
 const DEFAULT_PORT = 4680;
 const LOOPBACK = new Set(['127.0.0.1', 'localhost', '::1']);
@@ -32,13 +38,15 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
   if (!LOOPBACK.has(host)) {
     throw new RangeError(`TRUG_HOST may only be this machine (127.0.0.1) until a household passphrase can be set, got ${JSON.stringify(host)}`);
   }
+  const seasonOf = env[SEASON_OF] ?? null;
   return {
     host,
     port,
-    dataDir: env['TRUG_DATA'] ?? join(homedir(), '.trug'),
+    dataDir: seasonOf === null ? (env['TRUG_DATA'] ?? join(homedir(), '.trug')) : null,
     today: env['TRUG_TODAY'],
     webDir: env['TRUG_WEB'] === '' ? undefined : env['TRUG_WEB'],
     logLevel: env['TRUG_LOG'] ?? 'info',
     runToken: env['TRUG_RUN'] ?? null,
+    seasonOf,
   };
 }

@@ -4,6 +4,7 @@ import type { Routes } from '@angular/router';
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'shelf' },
   { path: 'shelf', title: 'Shelf · Trug', loadComponent: async () => (await import('./features/shelf/shelf')).Shelf },
+  { path: 'batches', title: 'All batches · Trug', loadComponent: async () => (await import('./features/ledger/ledger')).Ledger },
   { path: 'new', title: 'New batch · Trug', loadComponent: async () => (await import('./features/new-batch/new-batch')).NewBatch },
   { path: 'batch/:id', title: 'Batch · Trug', loadComponent: async () => (await import('./features/batch/batch-page')).BatchPage },
   { path: 'batch/:id/read', title: 'Write down a reading · Trug', loadComponent: async () => (await import('./features/reading/reading-page')).ReadingPage },
@@ -43,6 +44,7 @@ export const routes: Routes = [
   { path: 'juice/steep', title: 'Steep · Trug', loadComponent: async () => (await import('./features/juice/steep/steep-page')).SteepPage },
   { path: 'juice/new', title: 'Write down a juice · Trug', loadComponent: async () => (await import('./features/juice/form/juice-page')).JuicePage },
   { path: 'juice/:id', title: 'Juice · Trug', loadComponent: async () => (await import('./features/juice/form/juice-page')).JuicePage },
+  { path: 'words', title: 'Words and handwork · Trug', loadComponent: async () => (await import('./features/words/words-page')).WordsPage },
   { path: 'cellar', title: 'Cellar · Trug', loadComponent: async () => (await import('./features/cellar/cellar')).Cellar },
   { path: 'cupboard', title: 'Cupboard · Trug', loadComponent: async () => (await import('./features/cupboard/cupboard')).Cupboard },
   { path: 'settings', title: 'Settings · Trug', loadComponent: async () => (await import('./features/settings/settings-page')).SettingsPage },

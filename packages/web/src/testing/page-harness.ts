@@ -1,5 +1,7 @@
 // What pages load when they first need it is there already: a cold machine takes seconds over it.
 import '@trug/contract';
+import type { ComponentHarness, HarnessQuery } from '@angular/cdk/testing';
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { provideHttpClient } from '@angular/common/http';
 import { Component, ChangeDetectionStrategy, provideZonelessChangeDetection, type Provider, type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
@@ -18,15 +20,13 @@ import {
   type VesselDto,
 } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
-import { summarise } from '@trug/core/book/summary/batch-summary';
 import { AppApiActions } from '../app/state/app.actions';
-import { BatchApiActions, BatchPageActions, type Filing } from '../app/state/batches.actions';
+import type { Filing } from '../app/state/batches.actions';
 import { fetchFold } from '../app/state/lazy-fold';
 import { provideTrugState } from '../app/state/provide-state';
-import { ResourceApiActions, ResourcePageActions, type ResourceName, type Resources } from '../app/state/resources.actions';
-import { SettingsApiActions, SettingsPageActions } from '../app/state/settings.actions';
-import { VesselApiActions, VesselPageActions } from '../app/state/vessels.actions';
+import type { ResourceName, Resources } from '../app/state/resources.actions';
 import { dayAt } from './sample-batch';
+import { isFiling, isSaving, serverAnswer } from './server-answer';
 import { until } from './until';
 
 /** What a page is opened on. */
@@ -46,11 +46,6 @@ export interface PageSetting {
 
 @Component({ selector: 'trug-elsewhere', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })
 class Elsewhere {}
-
-const isFiling = (action: Action): action is ReturnType<typeof BatchPageActions.filingSent> => action.type === BatchPageActions.filingSent.type;
-const isSaving = (action: Action): action is ReturnType<typeof ResourcePageActions.resourceSaved> => action.type === ResourcePageActions.resourceSaved.type;
-const isVesselSent = (action: Action): action is ReturnType<typeof VesselPageActions.vesselSent> => action.type === VesselPageActions.vesselSent.type;
-const isChoice = (action: Action): action is ReturnType<typeof SettingsPageActions.settingsChanged> => action.type === SettingsPageActions.settingsChanged.type;
 
 /** A page as a person meets it: what it says, its fields by name and its buttons by their words. */
 export class PageHarness {
@@ -108,6 +103,7 @@ export class PageHarness {
           loadedAtMs: Date.now(),
           mode: 'open',
           head: '',
+          home: null,
           batches,
           vessels,
           juices,
@@ -123,7 +119,7 @@ export class PageHarness {
     const harness = new PageHarness(fixture, fixture.nativeElement as HTMLElement);
     TestBed.inject(ScannedActionsSubject).subscribe((action) => {
       harness.actions.push(action);
-      const answer = harness.answerTo(action);
+      const answer = serverAnswer(action, harness.refusal);
       if (answer) setTimeout(() => store.dispatch(answer));
     });
     await fixture.whenStable();
@@ -242,26 +238,6 @@ export class PageHarness {
     await this.settled();
   }
 
-  /** What the server says to what a page sends: nothing against it unless a test says otherwise. */
-  private answerTo(action: Action): Action | null {
-    const { refusal: problem } = this;
-    if (isFiling(action)) {
-      const { sent } = action;
-      const batches = sent.batches.map((b) => {
-        const entries = sent.entries.filter((e) => e.batchId === b.id);
-        return { ...b, summary: summarise(entries), entries };
-      });
-      return problem ? BatchApiActions.filingRefused({ sent, problem }) : BatchApiActions.filingStored({ sent, batches });
-    }
-    if (isSaving(action)) {
-      const { sent } = action;
-      const resource = Object.assign({}, sent.resource, { version: sent.resource.version + 1 });
-      return problem ? ResourceApiActions.resourceRefused({ sent, problem }) : ResourceApiActions.resourceStored({ sent, resource });
-    }
-    if (isVesselSent(action)) return VesselApiActions.vesselStored({ sent: action.sent, vessel: action.sent.vessel });
-    return isChoice(action) ? SettingsApiActions.settingsStored({ sent: action.sent, settings: action.sent }) : null;
-  }
-
   /** What the page has sent of one sort, in order. */
   sent<T extends Action>(type: string): readonly T[] {
     return this.actions.filter((action): action is T => action.type === type);
@@ -280,6 +256,11 @@ export class PageHarness {
   /** The entries the page has written, in order. */
   written(): readonly Entry[] {
     return this.filed().flatMap((filing) => filing.entries);
+  }
+
+  /** The first of the kit's controls of a kind, driven by the kit's own harness. */
+  harness<T extends ComponentHarness>(kind: HarnessQuery<T>): Promise<T> {
+    return TestbedHarnessEnvironment.loader(this.fixture).getHarness(kind);
   }
 
   address(): string {
@@ -311,7 +292,7 @@ export class PageHarness {
   }
 
   /** Filing checks by the contract first, so a few turns pass before anything is dispatched. */
-  private async settled(): Promise<void> {
+  async settled(): Promise<void> {
     for (let i = 0; i < 5; i += 1) {
       await new Promise((resolve) => setTimeout(resolve, 5));
       await this.fixture.whenStable();

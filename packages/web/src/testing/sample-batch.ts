@@ -65,5 +65,5 @@ export function sampleView(entries: readonly Entry[], today: number): BatchView 
   const method = methodById('carton-quick');
   const verdict = judgeState(state, dayAt(today), { waits: method.waits });
   const jobs = nextJobs({ batchId: BATCH_ID, batchName: 'Lot', state, verdict: verdict?.value ?? null, method, today: dayAt(today) });
-  return { batch: sampleBatch(entries), log: entries, summary, state, verdict, jobs, method, now: dayAt(today) };
+  return { batch: sampleBatch(entries), log: entries, summary, state, verdict, jobs, due: jobs, method, now: dayAt(today) };
 }

@@ -6,6 +6,9 @@ export interface Range {
   readonly max: number;
 }
 
+/** Whether a number is finite and within limits, both ends allowed. */
+export const isWithin = (value: number, { min, max }: Range): boolean => value >= min && value <= max;
+
 /**
  * Checks that a number is finite and within limits, and gives it back.
  *
@@ -16,7 +19,7 @@ export interface Range {
  * @throws {CoreError} OUT_OF_RANGE when it is not a finite number within the range
  */
 export function inRange(field: string, value: number, range: Range): number {
-  if (!(value >= range.min && value <= range.max)) {
+  if (!isWithin(value, range)) {
     throw new CoreError('OUT_OF_RANGE', `${field} must lie between ${range.min} and ${range.max}, got ${String(value)}`, {
       field,
       given: Number.isFinite(value) ? value : String(value),

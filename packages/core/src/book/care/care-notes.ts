@@ -44,8 +44,6 @@ const THICK_DAYS = 120;
 export const LEES_DAYS = 42;
 export const LEES_ABV = 8;
 const LONG_LEES_DAYS = 180;
-/** A loosened cap is seen to this often. @source house rule: three times a day */
-export const RELEASE_HOURS = 8;
 
 /**
  * What to mind about a batch as it stands: foam, heat and cold, gas, air, lees, plastic.

@@ -48,3 +48,13 @@ export function supplyFor<S extends SupplyInHand>(need: Need, supplies: readonly
   }
   return null;
 }
+
+/**
+ * How much of a supply was brought in, when what is left of it is put right.
+ *
+ * @param amount - brought in so far, in its unit
+ * @param left - of it by the logs
+ * @param found - left of it by what the maker found
+ * @returns the amount with which the logs leave what was found
+ */
+export const broughtIn = (amount: number, left: number, found: number): number => Math.max(0, Math.round((amount - left + found) * 100) / 100);

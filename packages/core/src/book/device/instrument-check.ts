@@ -1,4 +1,4 @@
-import type { Range } from '../../base/errors/guards.js';
+import { isWithin, type Range } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import { correctHydrometer } from '../../matter/measure/correct-hydrometer.js';
 
@@ -58,7 +58,7 @@ export const OFFSET_LIMITS: Readonly<Record<CheckedKind, Range>> = {
 export function checkInstrument(kind: CheckedKind, shown: number, scale: { readonly calibratedAtC: number; readonly sampleC: number }): CheckOutcome {
   const check: InstrumentCheck = INSTRUMENT_CHECKS[kind];
   const { calibratedAtC, sampleC } = scale;
-  const inRange = check.unit !== 'SG' || (shown >= LIMITS.sg.min && shown <= LIMITS.sg.max);
+  const inRange = check.unit !== 'SG' || isWithin(shown, LIMITS.sg);
   const read = check.unit === 'SG' && inRange ? correctHydrometer({ reading: shown, sampleC, calibratedAtC, offset: 0 }).value.sg : shown;
   const off = read - check.truth;
   if (!Number.isFinite(shown) || !inRange || Math.abs(off) > OFFSET_LIMITS[kind].max) {

@@ -1,3 +1,4 @@
+import { isWithin } from '../../base/errors/guards.js';
 import { sgFromAnyBrix } from '../../matter/density/brix.js';
 import { DAY_MS, MOST_DAYS_AHEAD } from '../../matter/quantity/days.js';
 import { fahrenheitToCelsius } from '../../matter/quantity/units.js';
@@ -84,7 +85,7 @@ function readRow(row: readonly string[], { roles, dateOrder }: TableGuess, nowMs
     if (number === null) return `“${cell}” is no ${figure.word}`;
     const value = figure.of(number);
     const limits = DEVICE_LIMITS[figure.as];
-    if (!(value >= limits.min && value <= limits.max)) return `a ${figure.word} of ${cell} cannot be`;
+    if (!isWithin(value, limits)) return `a ${figure.word} of ${cell} cannot be`;
     figures[figure.as] = Math.round(value * 1e5) / 1e5;
   }
   const reading = { atMs, sg: figures['sg'] ?? null, tempC: figures['tempC'] ?? null, ph: figures['ph'] ?? null, massG: figures['massG'] ?? null };

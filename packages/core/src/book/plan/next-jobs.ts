@@ -1,5 +1,5 @@
 import { readyWindow } from '../../finish/bottle/ready-window.js';
-import { RELEASE_HOURS } from '../care/care-notes.js';
+import { RELEASE_HOURS } from '../care/release-hours.js';
 import { isAtRest, type Verdict } from '../../ferment/verdict/verdict.js';
 import type { BatchState, RunningPlan } from '../state/batch-state.js';
 import type { TimedPlan } from '../state/entry-choices.js';

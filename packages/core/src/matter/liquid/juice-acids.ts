@@ -1,8 +1,11 @@
-import { fruitById } from '../../base/reference/fruit-library.js';
+import { BOUGHT_JUICES } from '../../base/reference/bought-juice-data.js';
+import { byId } from '../../base/errors/by-id.js';
 import { acidsFromReadings, type AcidState } from './acid-chemistry.js';
 
 /** What a juice or concentrate brings beside its sugar, in a litre of it. */
 export type BesideSugar = AcidState & { readonly tanninGPerL: number; readonly sorbitolGPerL: number; readonly yanMgPerL: number };
+
+const boughtById = byId('bought juice', BOUGHT_JUICES);
 
 /** How many times stronger a concentrate of 68 °Bx is than the juice it was made from, litre for litre. @source solids of 68 °Bx at 1.335 and of 16 °Bx at 1.065 */
 const GRAPE_CONCENTRATION = 5.3;
@@ -27,7 +30,7 @@ export function besideSugar(fermentableId: string): BesideSugar | null {
   const juice = JUICES[fermentableId];
   if (!juice) return null;
   const { fruitId, times } = juice;
-  const { ph, taGPerL, tanninGPerL, sorbitolGPerL, yanMgPerL } = fruitById(fruitId);
+  const { ph, taGPerL, tanninGPerL, sorbitolGPerL, yanMgPerL } = boughtById(fruitId);
   return {
     ...acidsFromReadings({ ph: ph[1], taGPerL: taGPerL[1] * times }),
     tanninGPerL: tanninGPerL[1] * times,

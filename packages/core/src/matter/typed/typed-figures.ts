@@ -29,6 +29,11 @@ export const TYPED_FIGURES = {
   sugarGPer100Ml: { name: 'sugar in 100 mL, g', ...LIMITS.sugarGPer100Ml, says: 'A carton states 8 to 14 g of sugar in 100 mL.' },
   sugarGPerL: { name: 'sugar, g/L', ...LIMITS.sugarGPerL, says: 'A test shows grams in a litre: 2 or less when dry.' },
   packetGPerL: { name: 'dose on the packet, g/L', ...LIMITS.packetGPerL, says: 'Write grams in a litre as the packet has it, such as 0.5.' },
+  fizz: {
+    name: 'volumes',
+    ...LIMITS.fizzVolumes,
+    says: 'Ciders hold 1 volume when still and about 2.5 when sparkling; more than 3.5 is for heavy bottles alone.',
+  },
   brix: { name: '°Bx', ...LIMITS.juiceBrix, says: 'A refractometer shows 0 to 30 °Bx in juice.' },
   costPerL: { name: 'cost of a litre', ...LIMITS.costPerL, says: 'Write what a litre costs as a plain number, such as 1.20.' },
   sampleMl: { name: 'mL', ...LIMITS.sampleMl, says: 'Write millilitres between 0.1 and 100.' },

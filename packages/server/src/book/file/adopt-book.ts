@@ -4,7 +4,21 @@ import { basename, join } from 'node:path';
 import { bookFiles, FILES, readJson, removeDatabase, syncPath, writeWhole } from '../../db/files.js';
 
 /** When something happened, as a file name can say it. */
-export const stampOf = (date: Date): string => date.toISOString().replace(/[:.]/g, '-');
+const stampOf = (date: Date): string => date.toISOString().replace(/[:.]/g, '-');
+
+/**
+ * When something happened, as a name that nothing in a folder has yet: clocks stand still and are turned back.
+ *
+ * @param now - the moment
+ * @param nameOf - makes the whole name of a stamp
+ * @param folder - where nothing of that name may be
+ * @returns the moment, at most some thousandths of a second later, and its name
+ */
+export function freeName(now: Date, nameOf: (stamp: string) => string, folder: string): { readonly at: Date; readonly name: string } {
+  let at = now;
+  while (existsSync(join(folder, nameOf(stampOf(at))))) at = new Date(at.getTime() + 1);
+  return { at, name: nameOf(stampOf(at)) };
+}
 
 /**
  * Lays a database ready to take the place of the book, and decides that it shall. From here on it takes its place at
@@ -19,7 +33,8 @@ export async function decideAdoption(dataDir: string, from: string, now: Date): 
   removeDatabase(incoming);
   await copyFile(from, incoming);
   syncPath(incoming);
-  writeWhole(join(dataDir, FILES.adoption), `${JSON.stringify({ from: basename(from), keepAs: `replaced-${stampOf(now)}` })}\n`);
+  const { name: keepAs } = freeName(now, (stamp) => `replaced-${stamp}`, join(dataDir, FILES.kept));
+  writeWhole(join(dataDir, FILES.adoption), `${JSON.stringify({ from: basename(from), keepAs })}\n`);
 }
 
 /**

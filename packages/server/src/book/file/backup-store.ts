@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { isAbsolute, join } from 'node:path';
-import { stampOf } from './adopt-book.js';
+import { freeName } from './adopt-book.js';
 import { CellarError } from '../../db/cellar-error.js';
 import { copyBook } from './copy-book.js';
 import { whichToKeep } from './which-to-keep.js';
@@ -41,10 +41,7 @@ export function listBackups(folder: string): readonly StoredBackup[] {
  * @returns the backup
  */
 export async function makeBackup(book: string, folder: string, now: Date): Promise<StoredBackup> {
-  // Two within one thousandth of a second would share a name.
-  let at = now;
-  while (existsSync(join(folder, `trug-${stampOf(at)}.sqlite`))) at = new Date(at.getTime() + 1);
-  const name = `trug-${stampOf(at)}.sqlite`;
+  const { at, name } = freeName(now, (stamp) => `trug-${stamp}.sqlite`, folder);
   await copyBook(book, join(folder, name));
   const all = listBackups(folder);
   const keep = new Set(whichToKeep(all.map((b) => new Date(b.madeAt))).map((d) => d.toISOString()));

@@ -188,7 +188,7 @@ describe('MovePage', () => {
   const stuck = [filled(), pitched(), reading(5, 1.03), reading(14, 1.022), reading(24, 1.022)];
   it('repeats the advice and files the new place', async () => {
     const page = await PageHarness.open(MovePage, { batches: [sampleBatch(stuck)], today: 25, inputs });
-    expect(page.text('.page-head')).toContain('warm enough at 18 °C. Rouse it');
+    expect(page.text('trug-act-head')).toContain('warm enough at 18 °C. Rouse it');
     await page.type('place', 'the kitchen');
     await page.submit();
     expect(page.text('[role=alert]')).toContain('how warm');

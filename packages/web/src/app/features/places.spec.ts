@@ -1,3 +1,4 @@
+import { BatchPageActions } from '../state/batches.actions';
 import { SettingsPageActions } from '../state/settings.actions';
 import { VesselPageActions } from '../state/vessels.actions';
 import { DOUBLE_CLICK_MS } from '../writing/outbox';
@@ -5,6 +6,7 @@ import { dayAt, finishedLog, filled, pitched, reading, sampleBatch, sampleEntry 
 import { sampleJuice } from '../../testing/sample-juice';
 import { sampleSupply } from '../../testing/sample-supply';
 import { PageHarness } from '../../testing/page-harness';
+import { until } from '../../testing/until';
 import { Cellar } from './cellar/cellar';
 import { Cupboard } from './cupboard/cupboard';
 import { SupplyList } from './cupboard/supply-list';
@@ -28,10 +30,11 @@ const bottledLog = [
 ];
 
 describe('Shelf', () => {
-  it('teaches the first step when it is empty', async () => {
+  it('has three doors when it is empty: cartons, fruit, and a season to look around in', async () => {
     const page = await PageHarness.open(Shelf);
     expect(page.text()).toContain('An empty shelf');
-    expect(page.text()).toContain('npm run demo');
+    await until(() => page.has('trug-first-run'));
+    for (const door of ['Cartons', 'My own fruit', 'Show me a season']) expect(page.text('trug-first-run ul')).toContain(door);
     expect(page.text('trug-job-list')).toContain('Nothing is due');
   });
   it('draws each vessel with what it holds, in words too', async () => {
@@ -39,6 +42,13 @@ describe('Shelf', () => {
     expect(page.text('h1 + span')).toBe('1 vessel, 20 L, 1 working');
     expect(page.has('trug-vessel svg[aria-label="Big glass, 20 L of 23 L, working"]')).toBe(true);
     expect(page.count('.foam')).toBeGreaterThan(0);
+  });
+  it('fetches the logs of what stands on it, each once, when nothing else goes on', async () => {
+    const bare = { ...sampleBatch([filled(), pitched(), reading(3, 1.04)]), entries: null };
+    const page = await PageHarness.open(Shelf, { batches: [bare], vessels: [big], today: 6 });
+    const wanted = (): readonly string[] => page.sent<ReturnType<typeof BatchPageActions.logWanted>>(BatchPageActions.logWanted.type).map((a) => a.batchId);
+    await until(() => wanted().length > 0);
+    expect(wanted()).toEqual([bare.id]);
   });
   it('leads from a job to where it is done', async () => {
     const page = await PageHarness.open(Shelf, {
@@ -89,7 +99,7 @@ describe('the jobs beside the shelf', () => {
       strainedAt: null,
     };
     const page = await PageHarness.open(Shelf, { juices: [sampleJuice({ name: 'Crab pulp', origin: 'steeped', volumeL: 0, steeping })], today: 2 });
-    expect(page.text('trug-job-list .today')).toContain('Stir Crab pulp');
+    expect(page.text('trug-job-list [aria-label=Today]')).toContain('Stir Crab pulp');
     await page.press('Stir: Stir Crab pulp');
     expect(page.address()).toBe('/juice');
   });
@@ -103,6 +113,7 @@ describe('Cupboard', () => {
   });
   it('adds one of the usual size unless told another', async () => {
     const page = await PageHarness.open(Cupboard);
+    await page.press('Add a vessel');
     await page.submit();
     expect(page.text('[role=alert]')).toContain('Give it a name');
     await page.type('name', 'Back jar');
@@ -113,6 +124,26 @@ describe('Cupboard', () => {
     const added = page.sent<ReturnType<typeof VesselPageActions.vesselSent>>(VesselPageActions.vesselSent.type);
     expect(added.map(({ sent }) => sent.vessel.capacityL)).toEqual([5, 4.54609]);
     expect(page.text('ul')).toContain('Demijohn');
+  });
+  it('puts a vessel right under its own draft, and away for good and back', async () => {
+    const spare = { ...big, id: 'W', name: 'Spare' };
+    const page = await PageHarness.open(Cupboard, { vessels: [big, spare], today: 1 });
+    const sent = (): object | undefined => page.sent<ReturnType<typeof VesselPageActions.vesselSent>>(VesselPageActions.vesselSent.type).at(-1)?.sent;
+    await page.press('Add a vessel');
+    await page.type('name', 'Half typed');
+    await page.press('Change Spare');
+    expect(page.value('name')).toBe('Spare');
+    await page.type('capacity', '5 gal');
+    await page.press('Write it down');
+    expect(sent()).toMatchObject({ act: 'change', was: spare, vessel: { ...spare, capacityL: expect.closeTo(18.927, 3) as number } });
+    await page.press('Add a vessel');
+    expect(page.value('name')).toBe('Half typed');
+    await page.press('Change Spare');
+    await page.press('Put it away for good');
+    expect(sent()).toMatchObject({ act: 'change', vessel: { id: 'W', retiredOn: dayAt(1).slice(0, 10) } });
+    expect(page.text('.planks')).not.toContain('Spare');
+    await page.press('Use again: Spare');
+    expect(page.text('.planks')).toContain('Spare');
   });
 });
 
@@ -140,10 +171,12 @@ describe('SupplyList', () => {
     expect(page.text('tbody')).toContain('half a packet of 5 g');
     expect(page.text('tbody')).toContain('past its date');
     const gone = await PageHarness.open(SupplyList, { batches: [sampleBatch([filled(), pitch])], supplies: [packets(1)], today: 1 });
-    expect(gone.text('tbody')).toContain('used up');
+    expect(gone.text('tbody')).not.toContain('Crisp');
+    expect(gone.text('details')).toContain('Used up: 1');
   });
   it('takes sugar by weight in any unit and yeast by the packet, and keeps what it refuses', async () => {
     const page = await PageHarness.open(SupplyList);
+    await page.press('Add a packet or jar');
     await page.choose('supplyWhat', 'sugar:sucrose');
     await page.type('supplyAmount', 'a bag');
     await page.submit();
@@ -157,6 +190,22 @@ describe('SupplyList', () => {
     const saved = page.saved('supplies');
     expect(saved[0]).toMatchObject({ kind: 'sugar', refId: 'sucrose', unit: 'g', amount: expect.closeTo(453.6, 1) as number, packetG: null });
     expect(saved[1]).toMatchObject({ kind: 'yeast', refId: 'restart', unit: 'packet', amount: 3, packetG: 5 });
+  });
+  it('is put right by what is found of it, whatever the logs have used', async () => {
+    const pitch = sampleEntry('pitched', 0.1, {
+      yeastId: 'crisp-cider',
+      massG: 5,
+      method: 'sprinkled',
+      juiceC: 18,
+      supplies: [{ supplyId: '01S00000000000000000000YST', amount: 1 }],
+    });
+    const page = await PageHarness.open(SupplyList, { batches: [sampleBatch([filled(), pitch])], supplies: [packets(4)], today: 1 });
+    await page.press('Change Crisp cider type');
+    expect(page.value('supplyAmount')).toBe('3');
+    await page.type('supplyAmount', '1');
+    await page.submit();
+    // One in the log and one in the drawer: two were brought in.
+    expect(page.saved('supplies')[0]).toMatchObject({ amount: 2, bestBefore: '2026-09-01' });
   });
 });
 
@@ -178,9 +227,11 @@ describe('SettingsPage', () => {
     expect((saved(page) as { offsetSg: number }).offsetSg).toBeCloseTo(-0.002, 9);
   });
   it.each([
-    ['calibrated', '70 C', 'between 4 and 30'],
-    ['hottest', 'very', 'between 5 and 50'],
-    ['offset', '1.2', 'between 0.980 and 1.020'],
+    ['calibrated', '70 C', 'between 4 °C and 30 °C'],
+    ['hottest', 'very', 'is not a temperature'],
+    ['hottest', '70 C', 'between 5 °C and 50 °C'],
+    ['offset', '1.2', 'too far off to be corrected'],
+    ['offset', 'about one', 'too far off to be corrected'],
   ])('refuses %s of %s and says why', async (field, text, why) => {
     const page = await PageHarness.open(SettingsPage);
     await page.type(field, text);

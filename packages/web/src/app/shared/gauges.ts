@@ -1,3 +1,4 @@
+import { isInUse } from '../state/in-use';
 import type { InstrumentDto, VersionedSettings } from '@trug/contract/plain';
 
 /** What a gravity can be read with. */
@@ -29,7 +30,7 @@ const plainGauge = (kind: Gauge['kind'], { calibratedAtC, offsetSg }: Pick<Versi
  */
 export function gaugesOf(instruments: readonly InstrumentDto[], settings: Pick<VersionedSettings, 'calibratedAtC' | 'offsetSg'>): readonly Gauge[] {
   return (['hydrometer', 'refractometer'] as const).flatMap((kind): readonly Gauge[] => {
-    const own = instruments.filter((i) => i.kind === kind);
+    const own = instruments.filter((i) => i.kind === kind && isInUse(i));
     if (own.length === 0) return [plainGauge(kind, settings)];
     return own.map(({ id, name, calibratedAtC, offset }) => ({
       id,

@@ -3,6 +3,7 @@ import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Problem } from '@trug/contract/plain';
 import { PageHarness } from '../../testing/page-harness';
+import { until } from '../../testing/until';
 import { App } from './app';
 import { PLACES } from './places';
 import { AppApiActions } from '../state/app.actions';
@@ -53,6 +54,21 @@ describe('App', () => {
     expect(app.text('[role=dialog]')).toContain('New batch');
     await press('Escape');
     expect(app.has('[role=dialog]')).toBe(false);
+  });
+  it('opens the quick sums over any place, works one out while it is typed, and is put away by Escape', async () => {
+    const app = await PageHarness.open(App, { settings: { volume: 'us-gal', mass: 'imperial' } });
+    await press('q');
+    await until(() => app.has('trug-quick-sums'));
+    await app.choose('quickSum', 'sugar');
+    await app.type('sugar-volumeL', '5 gal');
+    await app.type('sugar-sg', '1.046');
+    await app.type('sugar-wanted', '1.05');
+    expect(app.text('.answer')).toMatch(/White sugar ?\d+(\.\d+)? (lb|oz)/);
+    await app.type('sugar-wanted', '1.040');
+    expect(app.text('.answer .field-error')).not.toBe('');
+    await press('Escape');
+    expect(app.has('trug-quick-sums')).toBe(false);
+    expect(TestBed.inject(Router).url).toBe('/');
   });
   it('wears the light that was chosen', async () => {
     await PageHarness.open(App, { settings: { theme: 'lamplight' } });

@@ -10,11 +10,13 @@ import { Trouble } from '../browser/trouble';
 import { DraftOffers } from '../writing/draft-offers';
 import { Units } from '../units/units';
 import { isTyping, keyAct } from './keys';
+import { QuickSums } from './quick-sums';
 import { PLACES } from './places';
 import { AppActions } from '../state/app.actions';
 import { appFeature } from '../state/app.reducer';
 import { LiveChanges } from '../state/live-changes';
 import { settingsFeature } from '../state/settings.reducer';
+import { TrugApi } from '../state/trug-api';
 import { ZoneOfBrowser } from '../state/zone-of-browser';
 import { Outbox } from '../writing/outbox';
 
@@ -25,7 +27,7 @@ const TICK_MS = 60_000;
 @Component({
   selector: 'trug-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterOutlet, RouterLink, RouterLinkActive, Icon],
+  imports: [RouterOutlet, RouterLink, RouterLinkActive, Icon, QuickSums],
   templateUrl: './app.html',
   styleUrl: './app.scss',
   host: { '(document:keydown)': 'press($event)' },
@@ -59,6 +61,8 @@ export class App {
     const id = /^\/batch\/([^/?#]+)/.exec(this.url())?.[1];
     return id !== undefined && !this.views().some((view) => view.batch.id === id);
   });
+  protected readonly home = this.store.selectSignal(appFeature.selectHome);
+  private readonly api = inject(TrugApi);
   private readonly mode = this.store.selectSignal(appFeature.selectMode);
   /** What stands in the way of writing, on every page but the one where it is mended. */
   protected readonly notice = computed(() =>
@@ -67,6 +71,7 @@ export class App {
   /** What went wrong inside Trug itself, where something did. */
   protected readonly trouble = inject(Trouble).said;
   protected readonly helpOpen = signal(false);
+  protected readonly sumsOpen = signal(false);
   protected readonly today = computed(() => (this.now() === '' ? '' : this.units.day(this.now(), true)));
 
   constructor() {
@@ -110,23 +115,39 @@ export class App {
     if (isTyping(event.target)) return;
     const act = keyAct(event.key, this.afterG);
     this.afterG = act === 'waiting';
-    if (act === 'help') this.helpOpen.update((open) => !open);
+    if (act === 'sums') {
+      // The letter is not typed into the field that opens.
+      event.preventDefault();
+      this.sumsOpen.set(true);
+    } else if (act === 'help') this.helpOpen.update((open) => !open);
     else if (act !== null && act !== 'waiting') {
       event.preventDefault();
       void this.router.navigateByUrl(act.go);
     }
   }
 
-  /** While something is on its way to be filed, no main button sends anything more. */
+  /** While something is on its way to be filed, nothing that writes sends anything more. */
   private holdBack(event: Event): void {
     if (!this.outbox.holds() || !(event.target instanceof Element)) return;
-    if (event.type === 'click' && event.target.closest('.btn-main') === null) return;
+    if (event instanceof MouseEvent && event.type === 'click' && !isHeld(event.target, event.detail)) return;
     event.preventDefault();
     event.stopPropagation();
   }
 
+  /** Back to the maker's own cellar, whether or not the season could still be told. */
+  protected leaveSeason(home: string): void {
+    const go = (): void => {
+      location.assign(home);
+    };
+    this.api.leaveSeason().subscribe({ next: go, error: go });
+  }
+
   protected leaveOffer(key: string): void {
     this.drafts.withdraw(key);
+  }
+
+  protected moment(atMs: number): string {
+    return this.units.moment(new Date(atMs).toISOString());
   }
 
   protected hour(atMs: number): string {
@@ -134,7 +155,8 @@ export class App {
   }
 
   private leave(event: KeyboardEvent): void {
-    if (this.helpOpen()) this.helpOpen.set(false);
+    if (this.sumsOpen()) this.sumsOpen.set(false);
+    else if (this.helpOpen()) this.helpOpen.set(false);
     else if (isTyping(event.target) && event.target instanceof HTMLElement) event.target.blur();
     else {
       const [, place, id, page] = this.router.url.split('/');
@@ -142,4 +164,9 @@ export class App {
       else void this.router.navigateByUrl('/shelf');
     }
   }
+}
+
+/** Main buttons are held back, and the second press of a double one where another button may stand under the finger by now. */
+function isHeld(target: Element, pressedTimes: number): boolean {
+  return target.closest('.btn-main') !== null || (pressedTimes > 1 && target.closest('[data-writes]') !== null);
 }

@@ -11,6 +11,7 @@ describe('keyAct', () => {
   it('begins a batch and lists the keys', () => {
     expect(keyAct('n', false)).toEqual({ go: '/new' });
     expect(keyAct('?', false)).toBe('help');
+    expect(keyAct('q', false)).toBe('sums');
   });
 });
 

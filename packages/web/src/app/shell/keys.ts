@@ -1,10 +1,10 @@
 import { PLACES } from './places';
 
 /** What a key asks for. */
-export type KeyAct = { readonly go: string } | 'help' | 'waiting' | null;
+export type KeyAct = { readonly go: string } | 'help' | 'sums' | 'waiting' | null;
 
 /**
- * Reads a key press: `g` then a letter opens a place, `n` begins a batch, `?` lists the keys.
+ * Reads a key press: `g` then a letter opens a place, `n` begins a batch, `q` opens the quick sums, `?` lists the keys.
  *
  * @param key - the key's name
  * @param afterG - whether `g` was the last key
@@ -17,6 +17,7 @@ export function keyAct(key: string, afterG: boolean): KeyAct {
   }
   if (key === 'g') return 'waiting';
   if (key === 'n') return { go: '/new' };
+  if (key === 'q') return 'sums';
   return key === '?' ? 'help' : null;
 }
 

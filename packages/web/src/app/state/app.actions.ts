@@ -11,6 +11,8 @@ export interface Snapshot {
   readonly mode: CellarMode;
   /** The last change of the book that this cannot be behind. */
   readonly head: string;
+  /** Where the maker's own Trug answers when this is a season to look around in. */
+  readonly home: string | null;
   readonly batches: readonly BatchDto[];
   readonly vessels: readonly VesselDto[];
   readonly settings: VersionedSettings;

@@ -11,20 +11,30 @@ export interface AppState {
   readonly mode: CellarMode;
   /** The last change that what was loaded cannot be behind; empty before the first load. */
   readonly head: string;
+  /** Where the maker's own Trug answers when this is a season to look around in; null in their own. */
+  readonly home: string | null;
   /** Whether the first load has come. */
   readonly loaded: boolean;
   /** Why the last load failed; null when it did not. */
   readonly problem: Problem | null;
 }
 
-const initial: AppState = { now: '', loadedAtMs: 0, mode: 'open', head: '', loaded: false, problem: null };
+const initial: AppState = { now: '', loadedAtMs: 0, mode: 'open', head: '', home: null, loaded: false, problem: null };
 
 /** The day and the state of the book. */
 export const appFeature = createFeature({
   name: 'app',
   reducer: createReducer(
     initial,
-    on(AppApiActions.loaded, (_state, { snapshot: { now, loadedAtMs, mode, head } }) => ({ now, loadedAtMs, mode, head, loaded: true, problem: null })),
+    on(AppApiActions.loaded, (_state, { snapshot: { now, loadedAtMs, mode, head, home } }) => ({
+      now,
+      loadedAtMs,
+      mode,
+      head,
+      home,
+      loaded: true,
+      problem: null,
+    })),
     on(AppApiActions.loadFailed, (state, { problem }) => ({ ...state, problem })),
     on(AppActions.ticked, (state, { now, atMs }) => (state.now === '' ? state : { ...state, now, loadedAtMs: atMs })),
   ),

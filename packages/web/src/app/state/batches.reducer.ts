@@ -38,6 +38,9 @@ const withKnownLog = (batch: BatchDto, known: BatchDto | undefined): BatchDto =>
 export const isBehind = ({ entries, summary: { head } }: BatchDto): boolean =>
   entries !== null && (entries.length !== head.count || (entries.at(-1)?.id ?? null) !== head.lastId);
 
+/** Whether a log was on its way while more was filed and told of: logs only grow, and another book comes with its list. */
+const isOvertaken = ({ entries }: BatchDto, known: BatchDto | undefined): boolean => (entries?.length ?? 0) < (known?.summary.head.count ?? 0);
+
 /** Batches: entries are shown at once and taken back when the server refuses them. */
 export const batchesFeature = createFeature({
   name: 'batches',
@@ -50,7 +53,13 @@ export const batchesFeature = createFeature({
       ),
     ),
     on(BatchPageActions.filingSent, (state, { sent }) => withEntries(state, sent.entries)),
-    on(BatchApiActions.filingStored, BatchApiActions.logsFetched, (state, { batches }) => adapter.upsertMany([...batches], state)),
+    on(BatchApiActions.filingStored, (state, { batches }) => adapter.upsertMany([...batches], state)),
+    on(BatchApiActions.logsFetched, (state, { batches }) =>
+      adapter.upsertMany(
+        batches.filter((batch) => !isOvertaken(batch, state.entities[batch.id])),
+        state,
+      ),
+    ),
     on(BatchApiActions.filingRefused, (state, { sent }) => withoutEntries(state, sent.entries)),
     on(BatchApiActions.batchesRefreshed, (state, { batches }) =>
       adapter.upsertMany(

@@ -9,7 +9,7 @@ const selectHeldVesselIds = createSelector(
 );
 
 /** Vessels that came back empty and were not cleaned since. */
-export const selectDirtyVessels = createSelector(selectSummaries, vesselsFeature.selectAll, selectHeldVesselIds, (summaries, vessels, held) =>
+export const selectDirtyVessels = createSelector(selectSummaries, vesselsFeature.selectInUse, selectHeldVesselIds, (summaries, vessels, held) =>
   dirtyVessels(
     summaries.flatMap((s) => s.emptied),
     vessels.map(({ id, cleanedAt = null }) => ({ id, cleanedAt })),
@@ -18,7 +18,7 @@ export const selectDirtyVessels = createSelector(selectSummaries, vesselsFeature
 );
 
 /** The maker's vessels with nothing in them, those that are clean first: only they are ever chosen for the maker. */
-export const selectFreeVessels = createSelector(selectHeldVesselIds, selectDirtyVessels, vesselsFeature.selectAll, (held, dirty, vessels) => {
+export const selectFreeVessels = createSelector(selectHeldVesselIds, selectDirtyVessels, vesselsFeature.selectInUse, (held, dirty, vessels) => {
   const soiled = new Set(dirty.map((d) => d.vesselId));
   return vessels
     .filter((vessel) => !held.has(vessel.id))

@@ -15,6 +15,7 @@ const book = {
   loadedAtMs: 0,
   mode: 'open' as const,
   head: 'run.0',
+  home: null,
   batches: [sampleBatch([filled()])],
   vessels: [],
   juices: [],
@@ -59,6 +60,14 @@ describe('batchesFeature', () => {
     const fresh = batchesFeature.reducer(start, AppApiActions.loaded({ snapshot: { ...book, batches: [{ ...later, entries: null }] } })).entities[BATCH_ID];
     expect(fresh?.entries).toBeNull();
     expect(fresh && isBehind(fresh)).toBe(false);
+  });
+  it('leaves a log that was on its way while more was filed', () => {
+    const [overtaken, later] = [sampleBatch([filled()]), sampleBatch([filled(), pitched()])];
+    const filed = batchesFeature.reducer(loaded, BatchApiActions.filingStored({ sent: { batches: [], entries: [] }, batches: [later] }));
+    expect(batchesFeature.reducer(filed, BatchApiActions.logsFetched({ batches: [overtaken] })).entities[BATCH_ID]?.entries).toHaveLength(2);
+    // Another book took the place: its list says so first.
+    const other = batchesFeature.reducer(filed, AppApiActions.loaded({ snapshot: { ...book, batches: [{ ...overtaken, entries: null }] } }));
+    expect(batchesFeature.reducer(other, BatchApiActions.logsFetched({ batches: [overtaken] })).entities[BATCH_ID]?.entries).toHaveLength(1);
   });
   it('shows nothing at once of a batch whose log is not here', () => {
     const without = batchesFeature.reducer(start, AppApiActions.loaded({ snapshot: { ...book, batches: [{ ...sampleBatch([filled()]), entries: null }] } }));

@@ -39,6 +39,9 @@ export function problemOf(error: unknown): Problem {
   };
 }
 
+/** What a maker may change about a vessel. */
+const vesselFacts = ({ name, kind, capacityL, retiredOn = null }: VesselDto) => ({ name, kind, capacityL, retiredOn });
+
 /** The server as the store sees it. */
 @Injectable({ providedIn: 'root' })
 export class TrugApi {
@@ -46,7 +49,7 @@ export class TrugApi {
 
   load(): Observable<Snapshot> {
     return forkJoin({
-      clock: this.http.get<{ readonly now: string; readonly mode: CellarMode; readonly head: string }>(API_PATHS.clock),
+      clock: this.http.get<{ readonly now: string; readonly mode: CellarMode; readonly head: string; readonly home: string | null }>(API_PATHS.clock),
       batches: this.http.get<readonly BatchDto[]>(API_PATHS.batches),
       vessels: this.http.get<readonly VesselDto[]>(API_PATHS.vessels),
       settings: this.http.get<VersionedSettings>(API_PATHS.settings),
@@ -54,7 +57,7 @@ export class TrugApi {
       supplies: this.http.get<readonly SupplyDto[]>(API_PATHS.supplies),
       instruments: this.http.get<readonly InstrumentDto[]>(API_PATHS.instruments),
       places: this.http.get<readonly PlaceDto[]>(API_PATHS.places),
-    }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, mode: clock.mode, head: clock.head, loadedAtMs: Date.now(), ...rest })));
+    }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, mode: clock.mode, head: clock.head, home: clock.home, loadedAtMs: Date.now(), ...rest })));
   }
 
   /** Some of the lists as they are now. */
@@ -87,6 +90,8 @@ export class TrugApi {
     switch (sent.act) {
       case 'add':
         return this.http.post<VesselDto>(API_PATHS.vessels, sent.vessel);
+      case 'change':
+        return this.http.put<VesselDto>(path, { ...vesselFacts(sent.vessel), was: vesselFacts(sent.was) });
       case 'remove':
         return this.http.delete(path).pipe(map(() => null));
       case 'clean':
@@ -104,6 +109,16 @@ export class TrugApi {
 
   remove({ of, resource }: Named): Observable<unknown> {
     return this.http.delete(`${API_PATHS[of]}/${resource.id}`, { params: { version: resource.version } });
+  }
+
+  /** Makes a season to look around in and gives where it answers; unsubscribing stops it. */
+  openSeason(): Observable<string> {
+    return this.http.post<{ readonly url: string }>(API_PATHS.season, null).pipe(map(({ url }) => url));
+  }
+
+  /** Throws the season away that this is. */
+  leaveSeason(): Observable<string> {
+    return this.http.delete<{ readonly home: string }>(API_PATHS.season).pipe(map(({ home }) => home));
   }
 
   saveSettings(settings: VersionedSettings): Observable<VersionedSettings> {

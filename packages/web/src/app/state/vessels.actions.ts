@@ -5,6 +5,8 @@ import { createActionGroup, props } from '@ngrx/store';
 export type VesselWrite =
   | { readonly act: 'add'; readonly vessel: VesselDto }
   | { readonly act: 'remove'; readonly vessel: VesselDto }
+  /** Put right, or put away for good; `was` as it was read. */
+  | { readonly act: 'change'; readonly vessel: VesselDto; readonly was: VesselDto }
   /** Cleaned now. */
   | { readonly act: 'clean'; readonly vessel: VesselDto; readonly at: string }
   /** The last cleaning taken back. */

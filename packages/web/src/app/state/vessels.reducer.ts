@@ -1,6 +1,7 @@
 import { createEntityAdapter, type EntityState } from '@ngrx/entity';
 import { createFeature, createReducer, createSelector, on } from '@ngrx/store';
 import type { VesselDto } from '@trug/contract/plain';
+import { isInUse } from './in-use';
 import { AppApiActions } from './app.actions';
 import { VesselApiActions, VesselPageActions, type VesselWrite } from './vessels.actions';
 
@@ -8,7 +9,7 @@ const adapter = createEntityAdapter<VesselDto>();
 
 /** As it is shown before the server answers. */
 function shown(state: EntityState<VesselDto>, sent: VesselWrite): EntityState<VesselDto> {
-  if (sent.act === 'add') return adapter.upsertOne(sent.vessel, state);
+  if (sent.act === 'add' || sent.act === 'change') return adapter.upsertOne(sent.vessel, state);
   return sent.act === 'clean' ? adapter.upsertOne({ ...sent.vessel, cleanedAt: sent.at }, state) : state;
 }
 
@@ -23,11 +24,16 @@ export const vesselsFeature = createFeature({
     on(VesselApiActions.vesselStored, (state, { vessel }) => adapter.upsertOne(vessel, state)),
     on(VesselApiActions.vesselGone, (state, { sent }) => adapter.removeOne(sent.vessel.id, state)),
     on(VesselApiActions.vesselRefused, (state, { sent }) =>
-      sent.act === 'add' ? adapter.removeOne(sent.vessel.id, state) : adapter.upsertOne(sent.vessel, state),
+      sent.act === 'add' ? adapter.removeOne(sent.vessel.id, state) : adapter.upsertOne(sent.act === 'change' ? sent.was : sent.vessel, state),
     ),
   ),
   extraSelectors: ({ selectVesselsState }) => {
     const selectors = adapter.getSelectors(selectVesselsState);
-    return { ...selectors, selectVesselById: createSelector(selectors.selectAll, (vessels) => new Map(vessels.map((v) => [v.id, v]))) };
+    return {
+      ...selectors,
+      /** Those that are used; logs tell of the others by their ids. */
+      selectInUse: createSelector(selectors.selectAll, (vessels) => vessels.filter((v) => isInUse(v))),
+      selectVesselById: createSelector(selectors.selectAll, (vessels) => new Map(vessels.map((v) => [v.id, v]))),
+    };
   },
 });

@@ -1,15 +1,19 @@
 import { Injectable, signal } from '@angular/core';
 
-/** What another window has begun to write on the form that is open here. */
+/** A draft of the form that is open here, for the maker to say what becomes of it. */
 export interface DraftOffer {
   readonly key: string;
+  /** Begun in another window and not here, or begun some time ago and in the form now. */
+  readonly from: 'window' | 'before';
   /** When it was last typed in, ms since 1970. */
   readonly atMs: number;
-  /** Brings it into this window. */
+  /** Brings another window's into this one, or goes on with one's own. */
   readonly takeUp: () => void;
+  /** Leaves the other window's there, or throws one's own away. */
+  readonly leave: () => void;
 }
 
-/** Drafts of other windows that are offered here. */
+/** Drafts that are offered here. */
 @Injectable({ providedIn: 'root' })
 export class DraftOffers {
   private readonly made = signal<readonly DraftOffer[]>([]);

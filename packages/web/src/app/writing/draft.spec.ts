@@ -96,6 +96,43 @@ describe('a draft', () => {
   });
 });
 
+describe('a draft of some time ago', () => {
+  const HOURS = 3_600_000;
+  const begin = (hoursAgo: number): { readonly mine: Draft<Fields>; readonly offers: DraftOffers; readonly key: string } => {
+    draft().set('a', 'typed');
+    TestBed.tick();
+    const key = Object.keys(localStorage)[0] ?? '';
+    const kept = JSON.parse(localStorage.getItem(key) ?? '') as object;
+    localStorage.setItem(key, JSON.stringify({ ...kept, atMs: Date.now() - hoursAgo * HOURS }));
+    TestBed.resetTestingModule();
+    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
+    const mine = draft();
+    TestBed.tick();
+    return { mine, offers: TestBed.inject(DraftOffers), key };
+  };
+  it('says from when it is, keeps that day until something is typed, and is thrown away when asked', () => {
+    const { mine, offers, key } = begin(30);
+    const [offer] = offers.all();
+    expect(offer?.from).toBe('before');
+    expect(Date.now() - (offer?.atMs ?? 0)).toBeGreaterThan(29 * HOURS);
+    expect(localStorage.getItem(key)).toContain(String(offer?.atMs));
+    offer?.leave();
+    TestBed.tick();
+    expect(mine.fields()).toEqual({ a: '', b: 'x' });
+    expect(localStorage.getItem(key)).toBeNull();
+  });
+  it('thrown away leaves what its form was filled with since', () => {
+    const { mine, offers } = begin(30);
+    mine.fill({ a: 'of the record', b: 'x' });
+    expect(mine.fields().a).toBe('typed');
+    offers.all()[0]?.leave();
+    expect(mine.fields().a).toBe('of the record');
+  });
+  it('needs no word after a reload', () => {
+    expect(begin(0).offers.all()).toEqual([]);
+  });
+});
+
 describe('a draft of another window', () => {
   const other = { by: 'OTHER', atMs: 5, fields: { a: 'theirs' } };
   it('that is open is offered, and only brought over when it is asked for', async () => {
@@ -113,7 +150,7 @@ describe('a draft of another window', () => {
     stored('test@OTHER', other);
     const mine = draft();
     await until(() => mine.fields().a === 'theirs');
-    expect(TestBed.inject(DraftOffers).all()).toEqual([]);
+    expect(TestBed.inject(DraftOffers).all()).toMatchObject([{ from: 'before', atMs: 5 }]);
   });
   it('never touches what was typed here', async () => {
     stored('test@OTHER', other);

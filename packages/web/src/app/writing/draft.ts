@@ -91,6 +91,9 @@ function othersOf(key: string): readonly StoredDraft[] {
     .sort((a, b) => b.atMs - a.atMs);
 }
 
+/** A draft typed in since then is what the maker is at, and needs no word, ms. */
+const JUST_NOW_MS = 10 * 60_000;
+
 /** The draft that carries a yeast chosen when the batch was begun to the day it is pitched. */
 export const PITCH_DRAFT = 'pitch';
 
@@ -116,25 +119,43 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
   const offers = inject(DraftOffers);
   const own = storageKeyOf(key, windowId());
   const left = storageKeyOf(key, NOBODY);
-  const begun = restored(initial, storedDraft(own) ?? storedDraft(left));
+  const ownDraft = storedDraft(own);
+  const begun = restored(initial, ownDraft ?? storedDraft(left));
   const fields = signal(begun);
   /** What the form holds while nothing was typed. */
   let untouched = initial;
+  /** What is stored already. */
+  let stored: T | null = ownDraft ? begun : null;
   let kept = true;
   effect(() => {
     const now = fields();
     // Only what was typed is kept, so that opening a form leaves nothing behind.
-    if (kept && now !== untouched) writeStored(own, { by: windowId(), atMs: Date.now(), fields: now } satisfies StoredDraft);
+    if (!kept || now === untouched || now === stored) return;
+    stored = now;
+    writeStored(own, { by: windowId(), atMs: Date.now(), fields: now } satisfies StoredDraft);
   });
+  const throwAway = (): void => {
+    stored = untouched;
+    fields.set(untouched);
+    removeStored(own);
+    removeStored(left);
+  };
+  const offerOwn = ({ atMs }: StoredDraft): void => {
+    if (Date.now() - atMs > JUST_NOW_MS) offers.make({ key, from: 'before', atMs, takeUp: () => undefined, leave: throwAway });
+  };
   const takeUp = (other: StoredDraft): void => {
     fields.set(restored(initial, other));
     removeStored(storageKeyOf(key, other.by));
   };
+  if (ownDraft && begun !== initial) offerOwn(ownDraft);
   if (begun === initial) {
     void lookAround(key, () => untracked(fields) === untouched).then((found) => {
       if (!found) return;
-      if (found.open) offers.make({ key, atMs: found.draft.atMs, takeUp: () => takeUp(found.draft) });
-      else takeUp(found.draft);
+      if (found.open) offers.make({ key, from: 'window', atMs: found.draft.atMs, takeUp: () => takeUp(found.draft), leave: () => undefined });
+      else {
+        takeUp(found.draft);
+        offerOwn(found.draft);
+      }
     });
   }
   inject(DestroyRef).onDestroy(() => offers.withdraw(key));
@@ -146,10 +167,10 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
       fields.update((now) => ({ ...now, [field]: value }));
       put(form, field, value);
     },
-    fill: (stored) => {
-      if (untracked(fields) !== untouched) return;
-      untouched = stored;
-      fields.set(stored);
+    fill: (filled) => {
+      const isUntouched = untracked(fields) === untouched;
+      untouched = filled;
+      if (isUntouched) fields.set(filled);
     },
     clear: (filed, next) => fields.update((now) => withoutFiled(now, filed, next)),
     forget: () => {

@@ -10,11 +10,11 @@ import { DEFAULT_SETTINGS, type VersionedSettings } from '@trug/contract/plain';
 import type { BatchDto } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
 import { Subject } from 'rxjs';
-import { BATCH_ID, filled, pitched, reading, sampleBatch } from '../../testing/sample-batch';
+import { BATCH_ID, filled, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
 import { AppActions } from '../state/app.actions';
 import { appEffects } from '../state/app.effects';
 import { appFeature } from '../state/app.reducer';
-import { BatchPageActions, type Filing } from '../state/batches.actions';
+import { BatchApiActions, BatchPageActions, type Filing } from '../state/batches.actions';
 import { batchesEffects } from '../state/batches.effects';
 import { batchesFeature } from '../state/batches.reducer';
 import { provideTrugState } from '../state/provide-state';
@@ -167,6 +167,29 @@ describe('filing', () => {
     undo.next();
     const back = { kind: 'corrected', payload: { entryId: written.id, replacement: { kind: 'reading', payload: written.payload } } };
     expect(await answered('POST', '/api/entries', {})).toMatchObject({ entries: [back] });
+  });
+  it('takes each press on a line for an act of its own, though the answer to the one before never came', async () => {
+    opened();
+    const written = reading(3, 1.03);
+    void writer.file(filingOf(written), 'Written down.');
+    await answered('POST', '/api/entries', {});
+    const press = async (way: 'strikeOut' | 'putBack', answer: object | null): Promise<string> => {
+      const pressed = writer[way](written, '');
+      const { entries } = (await answered('POST', '/api/entries', answer ?? { ...problem, status: 503 }, answer ? 200 : 503)) as { entries: { id: string }[] };
+      await pressed;
+      return entries[0]?.id ?? '';
+    };
+    const struck = await press('strikeOut', null);
+    // No answer: the same press once more is the same act.
+    expect(await press('strikeOut', {})).toBe(struck);
+    const ids = [struck, await press('putBack', {}), await press('strikeOut', {}), await press('putBack', {})];
+    expect(new Set(ids).size).toBe(4);
+    // A press whose answer this window never heard, and which arrived: what is pressed after it is another one.
+    const unheard = await press('strikeOut', null);
+    const arrived = { ...sampleEntry('corrected', 4, { entryId: written.id, replacement: null }), id: unheard };
+    const log = store.selectSignal(batchesFeature.selectAll)()[0]?.entries ?? [];
+    store.dispatch(BatchApiActions.logsFetched({ batches: [sampleBatch([...log, arrived])] }));
+    expect(await press('putBack', {})).not.toBe(unheard);
   });
   it('begins a batch with its first entries, once however often it is pressed', async () => {
     opened();

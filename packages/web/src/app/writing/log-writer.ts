@@ -4,6 +4,7 @@ import { Actions, ofType } from '@ngrx/effects';
 import { Store, type Action } from '@ngrx/store';
 import type { Problem, VersionedSettings, VesselDto } from '@trug/contract/plain';
 import type { Entry, EntryKind, EntryPayloads } from '@trug/core';
+import { justAfter } from '@trug/core/book/entry/act-moment';
 import { putBack, takeBack } from '@trug/core/book/entry/take-back';
 import { daysBetween, MOST_DAYS_AHEAD } from '@trug/core/matter/quantity/days';
 import { filter, take } from 'rxjs';
@@ -18,6 +19,7 @@ import { SettingsApiActions, SettingsPageActions } from '../state/settings.actio
 import { settingsFeature } from '../state/settings.reducer';
 import { VesselApiActions, VesselPageActions, type VesselWrite } from '../state/vessels.actions';
 import { refusalByContract, refusalByCore, refusalOfResource } from './check-before-filing';
+import { DoneAt } from './done-at';
 import { isAnswered, Outbox, type Sending } from './outbox';
 import { Says } from './says';
 import { TwoVersions } from './two-versions/two-versions';
@@ -49,20 +51,22 @@ export class LogWriter {
   private readonly versions = inject(TwoVersions);
   private readonly says = inject(Says);
   private readonly clock = inject(Clock);
+  private readonly doneAt = inject(DoneAt);
   private readonly batches = this.store.selectSignal(batchesFeature.selectEntities);
   private readonly choices = this.store.selectSignal(settingsFeature.selectSettings);
 
-  /** Now by the server's clock, which may stand at another day than this machine's. */
+  /** When what is filed was done: now by the server's clock, which may stand at another day than this machine's, or as the maker says. */
   now(): string {
-    return this.clock.now();
+    return this.doneAt.at() ?? this.clock.now();
   }
 
   /** An entry as it will be sent. Without a day of its own it comes after everything the batch's log already holds. */
   entry(batchId: string, act: Act, lastEntryAt: string | null = null): Entry {
-    const clock = this.now();
+    const clock = this.clock.now();
     // What a wrong clock dated far ahead is no reason to date anything else ahead.
     const follows = lastEntryAt !== null && lastEntryAt >= clock && daysBetween(clock, lastEntryAt) < MOST_DAYS_AHEAD / 2;
-    const now = follows ? new Date(Date.parse(lastEntryAt) + 1000).toISOString() : clock;
+    const done = act.kind === 'corrected' ? null : this.doneAt.at();
+    const now = done ?? (follows ? justAfter(lastEntryAt) : clock);
     return { id: newId(), batchId, at: act.at ?? now, writtenAt: clock, note: act.note ?? '', kind: act.kind, payload: act.payload } as Entry;
   }
 
@@ -82,16 +86,19 @@ export class LogWriter {
    * Files entries and the batches that begin with them, all or none, each once however often it is pressed.
    *
    * @param says - what the maker said, by which a repeat is known; the filing itself when nothing else is known
+   * @param press - which press of a button it is, where no form holds what is filed: another press is another act
    */
-  async file(filing: Filing, said: string, says?: unknown): Promise<Sent<Filing>> {
+  async file(filing: Filing, said: string, says?: unknown, press = ''): Promise<Sent<Filing>> {
+    const untimely = press === '' ? this.doneAt.problem() : null;
+    if (untimely !== null) return { refused: untimely, body: filing };
     const begun = new Set(filing.batches.map((b) => b.id));
     const logs = [...new Set(filing.entries.map((e) => e.batchId).filter((id) => !begun.has(id)))];
     const isOneLog = begun.size === 0 && logs.length === 1;
     const sending = {
-      key: isOneLog ? entriesKey(filing.entries) : logs.length === 0 ? `begin:${filing.entries[0]?.kind ?? ''}` : `pour:${logs.join('+')}`,
+      key: isOneLog ? `${entriesKey(filing.entries)}${press}` : logs.length === 0 ? `begin:${filing.entries[0]?.kind ?? ''}` : `pour:${logs.join('+')}`,
       body: filing,
       freshIds: [...begun, ...filing.entries.map((e) => e.id)],
-      now: this.now(),
+      now: this.clock.now(),
       says: says ?? filing,
     };
     const { answer, body } = await this.send(sending, (sent) => BatchPageActions.filingSent({ sent }), [
@@ -135,7 +142,7 @@ export class LogWriter {
     const isNew = resource.version === 0;
     const key = `${of}:${isNew ? 'new' : resource.id}`;
     const before = isNew ? null : resourceById(this.store, resource.id);
-    const sending = { key, body: named, freshIds: isNew ? [resource.id] : [], now: this.now(), says };
+    const sending = { key, body: named, freshIds: isNew ? [resource.id] : [], now: this.clock.now(), says };
     const { answer, body } = await this.send(sending, (sent) => ResourcePageActions.resourceSaved({ sent }), [
       ResourceApiActions.resourceStored.type,
       ResourceApiActions.resourceRefused.type,
@@ -160,16 +167,25 @@ export class LogWriter {
     return this.addVessel({ ...vessel, id: newId() });
   }
 
+  /** Puts a vessel right, or away for good. */
+  async changeVessel(was: VesselDto, changes: Partial<VesselDto>, said: string): Promise<string | null> {
+    const vessel = { ...was, ...changes };
+    const { answer } = await this.sendVessel({ act: 'change', vessel, was }, `vessels:${was.id}`, []);
+    if (answer) return answer.detail;
+    this.says.written(said, () => void this.undoVessel({ act: 'change', vessel: was, was: vessel }));
+    return null;
+  }
+
   /** Says that a vessel was cleaned now. */
   async cleanVessel(vessel: VesselDto): Promise<void> {
-    const at = this.now();
+    const at = this.clock.now();
     const { answer } = await this.sendVessel({ act: 'clean', vessel, at }, `vessels:${vessel.id}`, []);
     if (answer) this.says.refused(answer.detail);
     else this.says.written(`${vessel.name} is clean.`, () => void this.undoVessel({ act: 'unclean', vessel, at }));
   }
 
   /** Changes some of the maker's choices, which are in force at once. */
-  async choose(changes: Partial<VersionedSettings>): Promise<void> {
+  async choose(changes: Partial<VersionedSettings>, said = 'Kept.'): Promise<void> {
     const before = this.choices();
     const sent = { ...before, ...changes };
     const answer = await this.answerTo(SettingsPageActions.settingsChanged({ sent }), sent, [
@@ -179,7 +195,7 @@ export class LogWriter {
     const fields = Object.keys(changes);
     const was = Object.fromEntries(Object.entries(before).filter(([field]) => fields.includes(field)));
     if (answer) this.says.refused(answer.detail);
-    else this.says.written('Kept.', () => void this.choose(was));
+    else this.says.written(said, () => void this.choose(was));
   }
 
   private logOf(batchId: string): readonly Entry[] {
@@ -188,7 +204,15 @@ export class LogWriter {
 
   private async correct(entry: Entry, payload: EntryPayloads['corrected'] | null, note: string, said: string): Promise<string | null> {
     if (payload === null) return null;
-    return (await this.file({ batches: [], entries: [this.entry(entry.batchId, { kind: 'corrected', payload, note })] }, said)).refused;
+    const corrected = this.entry(entry.batchId, { kind: 'corrected', payload, note });
+    return (await this.file({ batches: [], entries: [corrected] }, said, undefined, this.pressOn([corrected]))).refused;
+  }
+
+  /** Tells one press on lines of a log from the next: by how often those have been corrected so far. */
+  private pressOn(corrections: readonly Entry[]): string {
+    const ids = new Set(corrections.flatMap((e) => (e.kind === 'corrected' ? [e.payload.entryId] : [])));
+    const logs = [...new Set(corrections.map((e) => e.batchId))].flatMap((id) => this.logOf(id));
+    return `#${logs.filter((e) => e.kind === 'corrected' && ids.has(e.payload.entryId)).length}`;
   }
 
   /** Takes back what was filed together, last first: what came of an entry goes before it. */
@@ -197,7 +221,8 @@ export class LogWriter {
       const payload = takeBack(entry, this.logOf(entry.batchId));
       return payload ? [this.entry(entry.batchId, { kind: 'corrected', payload, note: 'taken back' })] : [];
     });
-    if (strikes.length > 0) await this.file({ batches: [], entries: strikes }, entries.every((e) => e.kind === 'corrected') ? 'Taken back.' : TAKEN_BACK);
+    const said = entries.every((e) => e.kind === 'corrected') ? 'Taken back.' : TAKEN_BACK;
+    if (strikes.length > 0) await this.file({ batches: [], entries: strikes }, said, undefined, this.pressOn(strikes));
   }
 
   private async undoResource({ resource: { id } }: Named, before: Named | null): Promise<void> {
@@ -221,7 +246,7 @@ export class LogWriter {
   }
 
   private sendVessel(write: VesselWrite, key: string, freshIds: readonly string[]): Promise<{ readonly answer: Problem | null; readonly body: VesselWrite }> {
-    return this.send({ key, body: write, freshIds, now: this.now(), aside: true }, (sent) => VesselPageActions.vesselSent({ sent }), [
+    return this.send({ key, body: write, freshIds, now: this.clock.now(), aside: true }, (sent) => VesselPageActions.vesselSent({ sent }), [
       VesselApiActions.vesselStored.type,
       VesselApiActions.vesselGone.type,
       VesselApiActions.vesselRefused.type,

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
+import { Word } from '../../shared/word/word';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { CarbonateId, CoreError, Liquid, Need, SulfiteForm } from '@trug/core';
@@ -11,6 +12,7 @@ import { daysBetween } from '@trug/core/matter/quantity/days';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { figure } from '@trug/core/base/worked/figures';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
@@ -66,7 +68,21 @@ const LASTING: readonly string[] = ['lactose', 'erythritol'];
 @Component({
   selector: 'trug-adjust-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, CautionList, Working, SupplyTake, SelectField, ToggleField, Refusal],
+  imports: [
+    Word,
+    ActHead,
+    SaidPipe,
+    ReactiveFormsModule,
+    RouterLink,
+    NumberField,
+    QuantityField,
+    CautionList,
+    Working,
+    SupplyTake,
+    SelectField,
+    ToggleField,
+    Refusal,
+  ],
   templateUrl: './adjust-page.html',
   styleUrl: './adjust-page.scss',
 })

@@ -154,6 +154,8 @@ describe('the curve', () => {
       tempText: (t) => `${t} °C`,
       dayText: (iso) => dayText(iso),
       hourText: (iso) => iso.slice(11, 16),
+      yearText: (iso) => iso.slice(0, 4),
+      readOn: null,
     };
     return curveDrawing({ ...data, ...changes }, { width: 756, height: 330 });
   };
@@ -162,11 +164,15 @@ describe('the curve', () => {
     expect(d.points).toEqual([]);
     expect(d.dayTicks.length).toBeGreaterThan(2);
   });
-  it('lays the heat out as a ribbon that changes where it changed', () => {
+  it('tints the ground by the warmth it stood in, and takes the last of it on for the days ahead', () => {
     const d = drawing([filled(), pitched(), sampleEntry('moved', 5, { place: 'shed', tempC: 8 }), reading(12, 1.03)], 20);
-    expect(d.ribbon.map((r) => r.tempC)).toEqual([18, 8, 18]);
-    expect(d.ribbon.map((r) => r.label)).toEqual(['18 °C', '8 °C', '18 °C']);
-    for (const part of d.ribbon) expect(part.shade).toBeGreaterThanOrEqual(0);
+    expect(d.ground.map((g) => [g.shade, g.ahead])).toEqual([
+      [0.7, false],
+      [0.2, false],
+      [0.7, false],
+      [0.7, true],
+    ]);
+    expect(d.warmths.map((w) => w.text)).toEqual(['18 °C', '8 °C']);
   });
   it('keeps acts of one day from covering one another', () => {
     const d = drawing([...finishedLog(), racked, primed, bottled], 36);

@@ -1,4 +1,5 @@
 import { strengthText } from '../../units/strength-text';
+import { Word } from '../../shared/word/word';
 import { SaidPipe } from '../../units/said.pipe';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatTabsModule } from '@angular/material/tabs';
@@ -37,7 +38,7 @@ import { vesselsFeature } from '../../state/vessels.reducer';
 @Component({
   selector: 'trug-batch-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, RouterLink, MatTabsModule, Icon, Tape, Path, Care, Now, Curve, Ahead, Log, Contents, Family],
+  imports: [Word, SaidPipe, RouterLink, MatTabsModule, Icon, Tape, Path, Care, Now, Curve, Ahead, Log, Contents, Family],
   providers: [DeviceFeed],
   templateUrl: './batch-page.html',
   styleUrl: './batch-page.scss',
@@ -96,7 +97,7 @@ export class BatchPage {
           status: view.verdict?.value.status ?? null,
           endOn: this.endOn(),
           readOn: view.verdict?.value.next.kind === 'read' ? view.verdict.value.next.dueOn : null,
-          jobs: view.jobs,
+          jobs: view.due,
         })
       : [];
   });

@@ -88,6 +88,8 @@ describe('curveDrawing', () => {
       tempText: (t) => `${t} °C`,
       dayText: (iso: string) => dayText(iso),
       hourText: (iso: string) => iso.slice(11, 16),
+      yearText: (iso: string) => iso.slice(0, 4),
+      readOn: null,
     },
     { width: 756, height: 330 },
   );

@@ -1,17 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { Word } from '../../shared/word/word';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { runSteps } from '@trug/core/finish/bottle/run-steps';
 import { BOTTLE_KINDS, bottleById } from '@trug/core/base/reference/bottle-kinds';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import { chanceText } from '@trug/core/finish/bottle/bottle-safety';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { STATUS_WORDS } from '@trug/core/ferment/verdict/verdict';
 import { bottlingRoutes, type RouteId } from '@trug/core/book/plan/bottling-routes';
-import { COLD_KEG_MOST_C } from '@trug/core/book/kinds/kegged';
 import { warmestSinceEnd } from '@trug/core/book/state/sealed-gas-of';
 import { maySeal, sealWay } from '@trug/core/book/state/sealing';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
+import { PrimingDrawn } from './priming-drawn';
+import { RunTray } from './run-tray';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
@@ -22,6 +26,7 @@ import { Units } from '../../units/units';
 import { Working } from '../../shared/working/working';
 import { CAP_COLOURS } from '@trug/core/book/state/entry-choices';
 import { bottlingPlan } from '@trug/core/book/plan/bottling-plan';
+import { bottleActs, kegActs } from './bottle-acts';
 import { NEW_BENCH, readBottles, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../units/said.pipe';
@@ -33,9 +38,6 @@ import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
 import { TypedLine } from '../../shared/field/typed-line';
 import { Refusal } from '../../shared/refusal/refusal';
 
-/** Fizz a keg is given where nobody chose. @source usual draught level */
-const KEG_VOLUMES = 2.4;
-
 /** What stays behind with the lees where nobody says, L. @source our estimate */
 const USUAL_LOSS_L = 0.4;
 
@@ -44,6 +46,10 @@ const USUAL_LOSS_L = 0.4;
   selector: 'trug-bottle-bench',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    PrimingDrawn,
+    RunTray,
+    Word,
+    ActHead,
     SaidPipe,
     ReactiveFormsModule,
     RouterLink,
@@ -169,8 +175,18 @@ export class BottleBench {
     const holds = plan.levels.some((level) => level.holds);
     return holds ? `As lively as these bottles take, ${plan.targetVolumes} vol` : `The least there is, ${least?.volumes ?? 0} vol`;
   });
-  /** Caps to draw: one for each bottle, or a row that stands for many. */
-  protected readonly drawnCaps = computed(() => Array.from({ length: Math.min(60, this.run()?.value.bottleCount ?? 0) }, (_, i) => i));
+  /** Whether a plastic one goes with the lot. */
+  protected readonly hasTest = computed(() => this.fields().testBottle === 'yes' && this.priming() !== null);
+  protected readonly sugarName = computed(() => this.sugarChoices().find((c) => c.id === this.fields().sugar)?.name ?? '');
+  protected readonly steps = computed(() => {
+    const bottleCount = this.run()?.value.bottleCount ?? 0;
+    if (bottleCount === 0 || this.route() === 'cold-keg') return [];
+    const { mode, cap } = this.fields();
+    const massG = this.priming()?.value.massG;
+    const priming =
+      massG === undefined ? null : { massG, of: this.sugarName().toLowerCase(), mode: mode === 'per-bottle' ? ('per-bottle' as const) : ('bulk' as const) };
+    return runSteps({ bottleCount, priming, testBottle: this.hasTest(), capColour: cap, today: this.writer.now(), zone: this.units.zone() });
+  });
   protected readonly runLine = computed(() => {
     const run = this.run();
     if (!run) return '';
@@ -186,6 +202,17 @@ export class BottleBench {
     return [...sealed, caution('keg')];
   });
   protected readonly kegs = computed(() => this.free().filter((v) => v.kind === 'keg'));
+
+  protected isTicked(stepId: string): boolean {
+    return this.fields().ticked.split(',').includes(stepId);
+  }
+
+  protected tick(stepId: string, done: boolean): void {
+    const others = this.fields()
+      .ticked.split(',')
+      .filter((id) => id !== '' && id !== stepId);
+    this.draft.set('ticked', (done ? [...others, stepId] : others).join(','));
+  }
 
   protected isChosen(kindId: string): boolean {
     return this.chosen().some((b) => b.kindId === kindId);
@@ -224,7 +251,7 @@ export class BottleBench {
       return;
     }
     const acknowledged = dangers.map((d) => d.id);
-    const acts = this.route() === 'cold-keg' ? this.kegActs(plan.liquid.volumeL, acknowledged) : this.bottleActs(acknowledged);
+    const acts = this.actsOf(acknowledged);
     if (typeof acts === 'string') {
       this.refusal.set(acts);
       return;
@@ -234,69 +261,28 @@ export class BottleBench {
     this.refusal.set(refused);
   }
 
-  private bottleActs(acknowledged: readonly string[]): readonly Act[] | string {
+  private actsOf(acknowledged: readonly string[]): readonly Act[] | string {
     const view = this.view();
+    const plan = this.plan();
+    if (!view || !plan) return 'There is nothing in this batch to put by.';
+    if (this.route() === 'cold-keg') {
+      const keg = this.kegs()[0];
+      return keg ? kegActs(keg, this.fields(), plan.liquid.volumeL, acknowledged) : 'No keg is free. Add one in the cupboard first.';
+    }
     const run = this.run();
-    const priming = this.priming();
-    if (!view || !run || run.value.bottleCount === 0) return 'No bottle can be filled. Choose a kind of bottle, and leave less behind.';
+    if (!run || run.value.bottleCount === 0) return 'No bottle can be filled. Choose a kind of bottle, and leave less behind.';
     const unread = this.doseRead();
     if (unread?.ok === false) return unread.error.message;
     const problem = this.primingProblem();
     if (problem !== null) return `${problem}. Choose a livelier fizz, or bottle it still.`;
-    const { sugar, mode, testBottle, cap } = this.fields();
-    const primed: readonly Act[] = priming
-      ? [
-          {
-            kind: 'primed',
-            payload: {
-              fermentableId: sugar,
-              massG: priming.value.massG,
-              mode: mode === 'per-bottle' ? 'per-bottle' : 'bulk',
-              targetVolumes: this.plan()?.targetVolumes ?? 0,
-              warmestSinceEndC: this.warmestC(),
-            },
-          },
-        ]
-      : [];
-    const bottles = run.value.lots.filter((lot) => lot.count > 0).map(({ kindId, count }) => ({ kindId, count }));
-    const capColour = CAP_COLOURS.find((c) => c === cap) ?? 'rust';
-    return [
-      ...primed,
-      {
-        kind: 'bottled',
-        payload: {
-          bottles,
-          testBottle: testBottle === 'yes' && priming !== null,
-          lossL: this.lossL(),
-          crate: this.crateName(view.batch.name, view.state.crates.length),
-          capColour,
-          hottestC: this.hottestC(),
-          acknowledged: [...acknowledged],
-        },
-      },
-    ];
-  }
-
-  /** Jars bottled one after another are told apart by their number. */
-  private crateName(name: string, before: number): string {
-    return before === 0 ? name : `${name.slice(0, 56)} ${before + 1}`;
-  }
-
-  private kegActs(volumeL: number, acknowledged: readonly string[]): readonly Act[] | string {
-    const keg = this.kegs()[0];
-    if (!keg) return 'No keg is free. Add one in the cupboard first.';
-    const fill = Math.min(volumeL, keg.capacityL);
-    return [
-      {
-        kind: 'kegged',
-        payload: {
-          vessel: { vesselId: keg.id, volumeL: fill },
-          lossL: volumeL - fill,
-          targetVolumes: Number(this.fields().fizz) || KEG_VOLUMES,
-          storeC: COLD_KEG_MOST_C - 1,
-          acknowledged: [...acknowledged],
-        },
-      },
-    ];
+    const massG = this.priming()?.value.massG;
+    return bottleActs(view, this.fields(), {
+      bottles: run.value.lots.filter((lot) => lot.count > 0).map(({ kindId, count }) => ({ kindId, count })),
+      primed: massG === undefined ? null : { massG, targetVolumes: plan.targetVolumes, warmestSinceEndC: this.warmestC() },
+      testBottle: this.hasTest(),
+      lossL: this.lossL(),
+      hottestC: this.hottestC(),
+      acknowledged,
+    });
   }
 }

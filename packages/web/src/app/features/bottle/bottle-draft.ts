@@ -15,6 +15,8 @@ export interface BottleBenchFields {
   /** Chosen kinds of bottle, `kind:count` apart by commas; an empty count fills as many as there is drink for. */
   readonly bottles: string;
   readonly testBottle: string;
+  /** Steps of the run that are done, apart by commas. */
+  readonly ticked: string;
 }
 
 /** A bench nobody has touched. */
@@ -32,6 +34,7 @@ export const NEW_BENCH: BottleBenchFields = {
   cap: 'rust',
   bottles: 'crown-500:',
   testBottle: 'yes',
+  ticked: '',
 };
 
 /**

@@ -4,6 +4,7 @@ import { RouterLink } from '@angular/router';
 import type { Need } from '@trug/core';
 import { clearingWays, type ClearingWay, type HazeCause } from '@trug/core/ferment/clear/clearing-ways';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
@@ -33,7 +34,7 @@ const USUAL_C = 15;
 @Component({
   selector: 'trug-clear-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, SupplyTake, TimedSteps, Working, SelectField, Refusal],
+  imports: [ActHead, SaidPipe, ReactiveFormsModule, RouterLink, CautionList, SupplyTake, TimedSteps, Working, SelectField, Refusal],
   templateUrl: './clear-page.html',
   styleUrl: './clear-page.scss',
 })

@@ -43,6 +43,7 @@ describe('places', () => {
   const saved = (page: PageHarness): PlaceDto | undefined => page.saved('places').at(-1);
   it('begin with a usual year', async () => {
     const page = await PageHarness.open(PlaceList);
+    await page.press('Add a place');
     await page.choose('placeLike', 'cellar');
     await page.type('placeName', 'the vault');
     await page.press('Put it in');

@@ -9,6 +9,7 @@ import { TextField } from '../../shared/field/text-field';
 import { Units } from '../../units/units';
 import { selectBatchViews } from '../../state/batch-views.selectors';
 import { DeviceApi } from './device-api';
+import { Rename } from './rename';
 import { checkedText, INSTRUMENTS, offsetText } from './instrument-words';
 import { SaidPipe } from '../../units/said.pipe';
 import { appFeature } from '../../state/app.reducer';
@@ -32,7 +33,7 @@ const ROOM_C = 20;
 @Component({
   selector: 'trug-instrument-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, TextField, SelectField, Refusal],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, TextField, SelectField, Rename, Refusal],
   templateUrl: './instrument-card.html',
   styleUrl: './instrument-card.scss',
 })
@@ -55,6 +56,7 @@ export class InstrumentCard {
     (batchId) => this.asked.set(batchId === (this.card().batchId ?? '') ? null : batchId),
   );
   protected readonly checking = signal(false);
+  protected readonly changing = signal(false);
   protected readonly forgetting = signal(false);
   protected readonly said = signal<string | null>(null);
   protected readonly refusal = signal<string | null>(null);
@@ -99,6 +101,15 @@ export class InstrumentCard {
     this.checkForm.reset();
   }
 
+  protected async rename(name: string): Promise<void> {
+    await this.save({ name });
+    this.changing.set(false);
+  }
+
+  protected retire(): Promise<void> {
+    return this.save({ retiredOn: this.units.dateOf(this.now()) });
+  }
+
   protected async standIn(): Promise<void> {
     const batchId = this.asked();
     await this.save({ batchId: batchId === '' ? null : batchId });
@@ -130,16 +141,10 @@ export class InstrumentCard {
     if (refused === null) this.said.set('What it sent about this batch is taken out. The log is as it was.');
   }
 
-  private async save(changes: Partial<Pick<InstrumentDto, 'offset' | 'checkedOn' | 'batchId'>>): Promise<void> {
-    const { id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId } = this.card();
-    this.refusal.set(
-      (
-        await this.writer.save(
-          { of: 'instruments', resource: { id, version, kind, name, calibratedAtC, offset, checkedOn, posts, batchId, ...changes } },
-          `${name} is kept as it is now.`,
-        )
-      ).refused,
-    );
+  private async save(changes: Partial<Pick<InstrumentDto, 'name' | 'offset' | 'checkedOn' | 'batchId' | 'retiredOn'>>): Promise<void> {
+    const resource = Object.assign({}, this.card(), changes);
+    const said = changes.retiredOn ? `${resource.name} is put away for good.` : `${resource.name} is kept as it is now.`;
+    this.refusal.set((await this.writer.save({ of: 'instruments', resource }, said)).refused);
   }
 
   private async look(): Promise<void> {

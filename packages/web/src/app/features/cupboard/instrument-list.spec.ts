@@ -20,6 +20,7 @@ async function savedSoon(page: PageHarness): Promise<InstrumentDto | undefined> 
 describe('instruments in the cupboard', () => {
   it('are put in with where their scale is true', async () => {
     const page = await PageHarness.open(InstrumentList);
+    await page.press('Add an instrument');
     await page.type('instrumentName', 'Long one');
     await page.type('instrumentAt', '60 F');
     await page.press('Put it in');
@@ -28,6 +29,7 @@ describe('instruments in the cupboard', () => {
   });
   it('are not put in without a name', async () => {
     const page = await PageHarness.open(InstrumentList);
+    await page.press('Add an instrument');
     await page.press('Put it in');
     expect(page.text()).toContain('Give it a name');
     expect(saved(page)).toBeUndefined();
@@ -41,6 +43,22 @@ describe('instruments in the cupboard', () => {
     expect(page.text()).toContain('reads 0.002 high');
     expect(await savedSoon(page)).toMatchObject({ offset: -0.002, version: 1 });
     expect(saved(page)?.checkedOn).toMatch(/^\d{4}-\d\d-\d\d$/);
+  });
+  it('are renamed and put away for good, after which nothing is read with them, and used again', async () => {
+    const own = sampleInstrument({ offset: -0.002 });
+    const page = await PageHarness.open(InstrumentList, { instruments: [own] });
+    await page.press('change');
+    await page.type('rename', 'Chipped one');
+    await page.press('Write it down');
+    expect(await savedSoon(page)).toMatchObject({ id: own.id, name: 'Chipped one', offset: -0.002 });
+    await page.press('change');
+    await page.press('Put it away for good');
+    await until(() => page.text().includes('Put away for good: 1'));
+    const away = saved(page);
+    expect(away?.retiredOn).toMatch(/^\d{4}-\d\d-\d\d$/);
+    expect(gaugesOf(away ? [away] : [], { calibratedAtC: 20, offsetSg: 0 })[0]).toMatchObject({ id: 'hydrometer', offsetSg: 0 });
+    await page.press('Use again: Chipped one');
+    await until(() => saved(page)?.retiredOn === null);
   });
   it('are not corrected by a figure that cannot be', async () => {
     const page = await PageHarness.open(InstrumentList, { instruments: [sampleInstrument()] });

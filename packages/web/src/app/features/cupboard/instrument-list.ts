@@ -7,6 +7,8 @@ import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { TextField } from '../../shared/field/text-field';
 import { newId } from '../../browser/new-id';
 import { Units } from '../../units/units';
+import { isInUse } from '../../state/in-use';
+import { RetiredList } from './retired-list';
 import { InstrumentCard } from './instrument-card';
 import { INSTRUMENTS } from './instrument-words';
 import { instrumentsFeature } from '../../state/resources.reducer';
@@ -23,14 +25,17 @@ const USUAL_C = 20;
 @Component({
   selector: 'trug-instrument-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, InstrumentCard, QuantityField, TextField, SelectField, TickField, Refusal],
+  imports: [ReactiveFormsModule, InstrumentCard, RetiredList, QuantityField, TextField, SelectField, TickField, Refusal],
   templateUrl: './instrument-list.html',
   styleUrl: './instrument-list.scss',
 })
 export class InstrumentList {
   private readonly writer = inject(LogWriter);
   private readonly units = inject(Units);
-  protected readonly instruments = inject(Store).selectSignal(instrumentsFeature.selectAll);
+  private readonly stored = inject(Store).selectSignal(instrumentsFeature.selectAll);
+  protected readonly instruments = computed(() => this.stored().filter(isInUse));
+  protected readonly retired = computed(() => this.stored().filter((i) => !isInUse(i)));
+  protected readonly adding = signal(false);
   protected readonly kinds = INSTRUMENTS;
   protected readonly draft = createDraft('instrument', EMPTY);
   protected readonly posts = controlOver(
@@ -69,5 +74,10 @@ export class InstrumentList {
     const { refused } = await this.writer.save({ of: 'instruments', resource }, `${resource.name} is in the cupboard.`);
     this.refusal.set(refused);
     if (refused === null) this.draft.clear(typed, { ...EMPTY, kind: kind.id });
+  }
+
+  protected async useAgain(id: string): Promise<void> {
+    const own = this.retired().find((i) => i.id === id);
+    if (own) await this.writer.save({ of: 'instruments', resource: Object.assign({}, own, { retiredOn: null }) }, `${own.name} is in use again.`);
   }
 }

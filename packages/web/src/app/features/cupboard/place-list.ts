@@ -6,6 +6,8 @@ import { USUAL_PLACES } from '@trug/core/ferment/forecast/place-curve';
 import { createDraft } from '../../writing/draft';
 import { TextField } from '../../shared/field/text-field';
 import { newId } from '../../browser/new-id';
+import { isInUse } from '../../state/in-use';
+import { RetiredList } from './retired-list';
 import { PlaceYear } from './place-year';
 import { placesFeature } from '../../state/resources.reducer';
 import { LogWriter } from '../../writing/log-writer';
@@ -18,13 +20,16 @@ const EMPTY = { name: '', like: 'shed' };
 @Component({
   selector: 'trug-place-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, PlaceYear, TextField, SelectField, Refusal],
+  imports: [ReactiveFormsModule, PlaceYear, RetiredList, TextField, SelectField, Refusal],
   templateUrl: './place-list.html',
   styleUrl: './instrument-list.scss',
 })
 export class PlaceList {
   private readonly writer = inject(LogWriter);
-  protected readonly places = inject(Store).selectSignal(placesFeature.selectAll);
+  private readonly stored = inject(Store).selectSignal(placesFeature.selectAll);
+  protected readonly places = computed(() => this.stored().filter(isInUse));
+  protected readonly retired = computed(() => this.stored().filter((p) => !isInUse(p)));
+  protected readonly adding = signal(false);
   protected readonly usual = USUAL_PLACES;
   protected readonly draft = createDraft('place', EMPTY);
   protected readonly refusal = signal<string | null>(null);
@@ -42,5 +47,10 @@ export class PlaceList {
     const { refused } = await this.writer.save({ of: 'places', resource: place }, `${name} is among your places.`);
     this.refusal.set(refused);
     if (refused === null) this.draft.clear(typed, EMPTY);
+  }
+
+  protected async useAgain(id: string): Promise<void> {
+    const own = this.retired().find((p) => p.id === id);
+    if (own) await this.writer.save({ of: 'places', resource: Object.assign({}, own, { retiredOn: null }) }, `${own.name} is in use again.`);
   }
 }

@@ -4,6 +4,7 @@ import { readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../units/units';
 import { LogWriter } from '../../writing/log-writer';
 import { TypedLine } from '../../shared/field/typed-line';
+import { Rename } from './rename';
 import { Refusal } from '../../shared/refusal/refusal';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
@@ -15,9 +16,23 @@ const WARMEST_C = 30;
 @Component({
   selector: 'trug-place-year',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [TypedLine, Refusal],
+  imports: [TypedLine, Rename, Refusal],
   template: `
-    <b>{{ place().name }}</b>
+    <div class="named">
+      <b>{{ place().name }}</b>
+      <button
+        class="link quiet"
+        type="button"
+        [attr.aria-label]="'Change ' + place().name"
+        [attr.aria-expanded]="changing()"
+        (click)="changing.set(!changing())"
+      >
+        change
+      </button>
+    </div>
+    @if (changing()) {
+      <trug-rename [name]="place().name" (renamed)="rename($event)" (retired)="retire()" />
+    }
     <div class="year">
       @for (m of months(); track m.name; let i = $index) {
         <div class="month">
@@ -45,6 +60,7 @@ export class PlaceYear {
   private readonly writer = inject(LogWriter);
   private readonly units = inject(Units);
   readonly place = input.required<PlaceDto>();
+  protected readonly changing = signal(false);
   protected readonly refusal = signal<string | null>(null);
   protected readonly texts = linkedSignal(() => this.place().monthlyC.map((c) => this.units.temperature(c)));
   protected readonly changed = computed(() => this.texts().some((text, i) => text !== this.units.temperature(this.place().monthlyC[i] ?? 0)));
@@ -68,9 +84,20 @@ export class PlaceYear {
       this.refusal.set(`“${this.texts()[wrong] ?? ''}” for ${MONTHS[wrong] ?? ''} is no temperature. Write it as 12 C or 54 F.`);
       return;
     }
-    const { id, version, name } = this.place();
-    const resource = { id, version, name, monthlyC: read.flatMap((c) => c ?? []) };
-    this.refusal.set((await this.writer.save({ of: 'places', resource }, `The year of ${name} is kept.`)).refused);
+    await this.keep({ monthlyC: read.flatMap((c) => c ?? []) }, `The year of ${this.place().name} is kept.`);
+  }
+
+  protected async rename(name: string): Promise<void> {
+    await this.keep({ name }, `It is called ${name} now.`);
+    this.changing.set(false);
+  }
+
+  protected retire(): Promise<void> {
+    return this.keep({ retiredOn: this.units.dateOf(this.writer.now()) }, `${this.place().name} is put away for good.`);
+  }
+
+  private async keep(changes: Partial<Pick<PlaceDto, 'name' | 'monthlyC' | 'retiredOn'>>, said: string): Promise<void> {
+    this.refusal.set((await this.writer.save({ of: 'places', resource: Object.assign({}, this.place(), changes) }, said)).refused);
   }
 
   private readC(text: string): number | null {

@@ -7,6 +7,7 @@ import { FAULT_QUESTIONS, type FaultAnswers, type FaultQuestionId } from '@trug/
 import { findFaults } from '@trug/core/book/faults/find-faults';
 import { answersOf, signsInNotes } from '@trug/core/book/faults/signs-in-notes';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
@@ -28,7 +29,7 @@ const UNKNOWN = 'unknown';
 @Component({
   selector: 'trug-fault-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, Working, SelectField, Refusal],
+  imports: [ActHead, SaidPipe, ReactiveFormsModule, RouterLink, CautionList, Working, SelectField, Refusal],
   templateUrl: './fault-page.html',
   styleUrl: './fault-page.scss',
 })

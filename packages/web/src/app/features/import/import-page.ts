@@ -7,6 +7,7 @@ import { API_PATHS, type ReadingsReply } from '@trug/contract/plain';
 import { COLUMN_ROLES, guessColumns, type ColumnRole, type TableGuess } from '@trug/core/book/device/guess-columns';
 import { readingsFromTable } from '@trug/core/book/device/readings-from-table';
 import { firstValueFrom } from 'rxjs';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft } from '../../writing/draft';
 import { Says } from '../../writing/says';
@@ -38,7 +39,7 @@ const MOST_FOR_LOG = 200;
 @Component({
   selector: 'trug-import-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, RouterLink, ChoiceField, FileField, SelectField, TextField, Refusal],
+  imports: [ActHead, ReactiveFormsModule, RouterLink, ChoiceField, FileField, SelectField, TextField, Refusal],
   templateUrl: './import-page.html',
   styleUrl: './import-page.scss',
 })

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { caution } from '@trug/core/base/cautions/catalogue';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { LogWriter } from '../../writing/log-writer';
@@ -10,14 +11,11 @@ import { Refusal } from '../../shared/refusal/refusal';
 @Component({
   selector: 'trug-open-keg-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, CautionList, Refusal],
+  imports: [ActHead, RouterLink, CautionList, Refusal],
   template: `
     @if (view(); as v) {
       <section class="page">
-        <div class="page-head">
-          <h1>Open the keg</h1>
-          <span class="quiet">{{ v.batch.name }}. Sugar, juice or yeast goes in only once it is open; then it must be proven again.</span>
-        </div>
+        <trug-act-head [view]="v" [dated]="true" act="Open the keg" says="Sugar, juice or yeast goes in only once it is open; then it must be proven again." />
         <div class="sheet">
           @if (v.state.keg) {
             <trug-cautions [cautions]="cautions" />

@@ -4,6 +4,7 @@ import { RouterLink } from '@angular/router';
 import { attempt } from '@trug/core/base/errors/attempt';
 import { malolacticOutlook, turnedFromTa } from '@trug/core/ferment/clear/malolactic-outlook';
 import { figure } from '@trug/core/base/worked/figures';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
@@ -19,7 +20,7 @@ import { Refusal } from '../../shared/refusal/refusal';
 @Component({
   selector: 'trug-malolactic-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, TextField, Working, ChoiceField, Refusal],
+  imports: [ActHead, SaidPipe, ReactiveFormsModule, RouterLink, CautionList, TextField, Working, ChoiceField, Refusal],
   templateUrl: './malolactic-page.html',
   styleUrl: './malolactic-page.scss',
 })

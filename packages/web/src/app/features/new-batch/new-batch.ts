@@ -1,4 +1,5 @@
 import { Router } from '@angular/router';
+import { Word } from '../../shared/word/word';
 import { Outbox } from '../../writing/outbox';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
@@ -70,7 +71,7 @@ const LEAST_SUGAR_G = 0.5;
 @Component({
   selector: 'trug-new-batch',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, NumberField, QuantityField, CautionList, Working, Vessel, TextField, SelectField, ChoiceField, Refusal],
+  imports: [Word, SaidPipe, ReactiveFormsModule, NumberField, QuantityField, CautionList, Working, Vessel, TextField, SelectField, ChoiceField, Refusal],
   templateUrl: './new-batch.html',
   styleUrl: './new-batch.scss',
 })

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft } from '../../writing/draft';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
@@ -9,7 +10,7 @@ import { Units } from '../../units/units';
 import { placeTempAt } from '@trug/core/ferment/forecast/place-curve';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { Store } from '@ngrx/store';
-import { SaidPipe } from '../../units/said.pipe';
+import { isInUse } from '../../state/in-use';
 import { placesFeature } from '../../state/resources.reducer';
 import { OfferedLine } from '../../shared/field/offered-line';
 import { LogWriter } from '../../writing/log-writer';
@@ -19,14 +20,11 @@ import { Refusal } from '../../shared/refusal/refusal';
 @Component({
   selector: 'trug-move-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, OfferedLine, Refusal],
+  imports: [ActHead, ReactiveFormsModule, RouterLink, QuantityField, CautionList, OfferedLine, Refusal],
   template: `
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
-        <div class="page-head">
-          <h1>Move it</h1>
-          <span class="quiet">{{ v.batch.name }} · {{ v.verdict?.value?.next?.text | said }}</span>
-        </div>
+        <trug-act-head [view]="v" [dated]="true" act="Move it" [says]="v.verdict?.value?.next?.text ?? ''" />
         <div class="sheet">
           <trug-offered
             label="Where to"
@@ -65,7 +63,11 @@ export class MovePage {
   protected readonly refusal = signal<string | null>(null);
   protected readonly cautions = [caution('lift-glass')];
 
-  protected readonly placeNames = computed(() => this.places().map((p) => p.name));
+  protected readonly placeNames = computed(() =>
+    this.places()
+      .filter(isInUse)
+      .map((p) => p.name),
+  );
 
   constructor() {
     this.draft.form.controls.place.valueChanges.subscribe((place) => this.knownAt(place));

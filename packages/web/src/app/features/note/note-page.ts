@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft } from '../../writing/draft';
 import { type Act, LogWriter } from '../../writing/log-writer';
@@ -12,14 +13,11 @@ import { Refusal } from '../../shared/refusal/refusal';
 @Component({
   selector: 'trug-note-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, RouterLink, TextField, SelectField, Refusal],
+  imports: [ActHead, ReactiveFormsModule, RouterLink, TextField, SelectField, Refusal],
   template: `
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
-        <div class="page-head">
-          <h1>Write a note</h1>
-          <span class="quiet">{{ v.batch.name }}</span>
-        </div>
+        <trug-act-head [view]="v" [dated]="true" act="Write a note" />
         <div class="sheet">
           <trug-text label="What you saw, smelt, tasted or did" name="text" formControlName="text" [rows]="3" />
           <trug-select

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
+import { Word } from '../../shared/word/word';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { Need, TimedPlan } from '@trug/core';
@@ -10,6 +11,7 @@ import { pitchSteps, type PitchWay } from '@trug/core/ferment/yeast/pitch-steps'
 import { rankYeasts, YEAST_AIMS, type YeastAim } from '@trug/core/ferment/yeast/rank-yeasts';
 import { yeastTogether } from '@trug/core/ferment/yeast/yeast-together';
 import { Store } from '@ngrx/store';
+import { ActHead } from '../../shared/act-head/act-head';
 import { selectSuppliesLeft } from '../../state/supplies.selectors';
 import { injectBatchView } from '../../state/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
@@ -58,6 +60,8 @@ const TEASPOON_G = kitchenWeights('yeast', null).gramsPerTeaspoon ?? 3;
   selector: 'trug-pitch-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    Word,
+    ActHead,
     SaidPipe,
     ReactiveFormsModule,
     RouterLink,

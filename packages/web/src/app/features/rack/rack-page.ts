@@ -10,6 +10,7 @@ import { fillableShare, fillEvenly } from '@trug/core/finish/rack/fill-evenly';
 import { headspaceCheck } from '@trug/core/finish/rack/headspace';
 import { leftoverWays, type LeftoverWay } from '@trug/core/finish/rack/leftover-ways';
 import { toppingWays, type ToppingWay } from '@trug/core/finish/rack/topping-ways';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
@@ -38,7 +39,7 @@ const LEAST_OVER_L = 0.1;
 @Component({
   selector: 'trug-rack-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, Working, Vessel, MatCheckbox, Refusal],
+  imports: [ActHead, SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, Working, Vessel, MatCheckbox, Refusal],
   templateUrl: './rack-page.html',
   styleUrl: './rack-page.scss',
 })

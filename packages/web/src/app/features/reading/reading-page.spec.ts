@@ -84,6 +84,22 @@ describe('ReadingPage', () => {
     await page.submit();
     expect(page.written()[0]?.at.slice(0, 10)).toBe(dayAt(10).slice(0, 10));
   });
+  it('files nothing for a day that is none or is still to come, and stays as it is', async () => {
+    const page = await open();
+    await page.type('gravity', '1.012');
+    await page.choose('dayChoice', 'other');
+    await page.settled();
+    for (const [day, why] of [
+      ['never', /Pick the day/],
+      ['Wed, 30 Dec 2026', /still to come/],
+    ] as const) {
+      await page.change('day', day);
+      await page.submit();
+      expect(page.text('[role=alert]')).toMatch(why);
+      expect(page.value('gravity')).toBe('1.012');
+    }
+    expect(page.written()).toEqual([]);
+  });
   it('says what is missing or unreadable', async () => {
     const page = await open();
     await page.submit();

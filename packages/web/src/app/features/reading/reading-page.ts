@@ -1,3 +1,4 @@
+import { ActHead } from '../../shared/act-head/act-head';
 import { strengthText } from '../../units/strength-text';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
@@ -5,11 +6,12 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { EntryPayloads, Liquid, ReadingInstrument, ReadingQuestion } from '@trug/core';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
-import { momentIn } from '@trug/core/matter/quantity/zone';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft, type Draft } from '../../writing/draft';
 import { firstWrong, NumberField, numberOf } from '../../shared/field/number-field';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { actMoment } from '@trug/core/book/entry/act-moment';
+import { MOMENT_WORDS } from '../../units/moment-words';
 import { Units } from '../../units/units';
 import { gaugesOf } from '../../shared/gauges';
 import { DrawnStem } from './drawn-stem';
@@ -31,6 +33,7 @@ import { Refusal } from '../../shared/refusal/refusal';
   selector: 'trug-reading-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    ActHead,
     SaidPipe,
     ReactiveFormsModule,
     RouterLink,
@@ -73,9 +76,10 @@ export class ReadingPage {
     const last = this.view()?.state.readings.at(-1);
     return last ? `Last time ${this.units.gravity(last.sg)} on ${this.units.day(last.at, true)}.` : 'The first reading since it was filled.';
   });
+  private readonly moment = computed(() => actMoment({ day: this.fields().day, hour: '', now: this.writer.now(), lastEntryAt: null, zone: this.units.zone() }));
   private readonly at = computed(() => {
-    const { day } = this.fields();
-    return day === '' ? this.writer.now() : momentIn(day, '12:00', this.units.zone());
+    const moment = this.moment();
+    return (moment.ok ? moment.at : null) ?? this.writer.now();
   });
   /** What it can be read with: the maker's own, and plain ones where there are none. */
   protected readonly gauges = computed(() => gaugesOf(this.instruments(), this.settings()));
@@ -166,6 +170,8 @@ export class ReadingPage {
     const preview = this.preview();
     const { sample, place, ph, ta, bubbles } = this.fields();
     if (!preview || preview.unreadable) return preview?.unreadable ?? 'Nothing to file yet.';
+    const moment = this.moment();
+    if (!moment.ok && moment.why !== 'before-log') return MOMENT_WORDS[moment.why];
     if (this.open().length > 0) return 'Answer the question beside the gravity first.';
     const temps = { sample: readQuantity(this.units, sample, 'temperature'), place: readQuantity(this.units, place, 'temperature') };
     if (temps.sample?.ok === false) return temps.sample.error.message;

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
+import { Word } from '../../shared/word/word';
 import { RouterLink } from '@angular/router';
 import type { Need } from '@trug/core';
 import { attempt } from '@trug/core/base/errors/attempt';
@@ -6,6 +7,7 @@ import { restartPlan } from '@trug/core/ferment/yeast/restart-plan';
 import { restartInputOf, restartOutcomeOf } from '@trug/core/book/outlook/restart-of';
 import { yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { yeastTogether } from '@trug/core/ferment/yeast/yeast-together';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { Icon } from '../../shared/icon/icon';
@@ -21,7 +23,7 @@ import { Refusal } from '../../shared/refusal/refusal';
 @Component({
   selector: 'trug-restart-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, RouterLink, CautionList, Icon, SupplyTake, TimedSteps, Working, Refusal],
+  imports: [Word, ActHead, SaidPipe, RouterLink, CautionList, Icon, SupplyTake, TimedSteps, Working, Refusal],
   templateUrl: './restart-page.html',
   styleUrl: './restart-page.scss',
 })

@@ -5,7 +5,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { VersionedSettings } from '@trug/contract/plain';
 import type { Attempt, ParsedQuantity } from '@trug/core';
-import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { firstRefusal, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../units/units';
 import { ZoneField } from './zone-field';
 import { browserZone } from '../../browser/browser-zone';
@@ -14,6 +14,12 @@ import { settingsFeature } from '../../state/settings.reducer';
 import { controlOf, controlOver } from '../../shared/field/control-of';
 import type { Choice } from '../../shared/field/select-field';
 import { TextField } from '../../shared/field/text-field';
+import { plainNumber } from '../../shared/field/plain-number';
+import { isWithin, type Range } from '@trug/core/base/errors/guards';
+import { LIMITS } from '@trug/core/base/errors/limits';
+import { checkInstrument } from '@trug/core/book/device/instrument-check';
+import { STRENGTH_SCHOOL_WORDS } from '@trug/core/matter/measure/strength-schools';
+import { ChoiceField } from '../../shared/field/choice-field';
 import { ToggleField } from '../../shared/field/toggle-field';
 import { Refusal } from '../../shared/refusal/refusal';
 
@@ -75,13 +81,8 @@ const CHOICES: readonly Setting[] = [
   {
     field: 'strengthSchool',
     label: 'Strength by',
-    why: 'Mass balance gives about 131 at cider strength and 135 at wine strength, so the fixed factors are right where they speak.',
-    options: [
-      { id: 'mass-balance', name: 'mass balance' },
-      { id: 'x131.25', name: '× 131.25' },
-      { id: 'x135', name: '× 135' },
-      { id: 'duty-table', name: 'sliding table' },
-    ],
+    why: '',
+    options: STRENGTH_SCHOOL_WORDS,
   },
   {
     field: 'theme',
@@ -99,14 +100,18 @@ const CHOICES: readonly Setting[] = [
 @Component({
   selector: 'trug-settings-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, RouterLink, QuantityField, ZoneField, TextField, ToggleField, Refusal],
+  imports: [ReactiveFormsModule, RouterLink, QuantityField, ZoneField, TextField, ToggleField, ChoiceField, Refusal],
   template: `
     <section class="page">
       <div class="page-head"><h1>Settings</h1></div>
       <p class="book"><a class="link" routerLink="/settings/book">Where it is kept: backups, going back, out and in</a></p>
       <div class="grid">
         @for (choice of choices; track choice.field) {
-          <trug-toggle [label]="choice.label" [attr.name]="choice.field" [formControl]="choice.control" [options]="choice.options" [hint]="choice.why" />
+          @if (choice.field === 'strengthSchool') {
+            <trug-choice class="wide" [label]="choice.label" [name]="choice.field" [formControl]="choice.control" [options]="choice.options" />
+          } @else {
+            <trug-toggle [label]="choice.label" [attr.name]="choice.field" [formControl]="choice.control" [options]="choice.options" [hint]="choice.why" />
+          }
         }
         <trug-zone-field
           [zone]="settings().timeZoneChosen ? settings().timeZone : ''"
@@ -119,6 +124,7 @@ const CHOICES: readonly Setting[] = [
           dimension="temperature"
           [placeholder]="units.temperature(settings().calibratedAtC)"
           hint="It stands on the stem or its box, often 20 °C or 60 °F."
+          [error]="problems().calibrated"
           [formControl]="calibratedControl"
         />
         <trug-text
@@ -126,6 +132,7 @@ const CHOICES: readonly Setting[] = [
           name="offset"
           [placeholder]="(1 - settings().offsetSg).toFixed(3)"
           hint="At the temperature it is marked for. Trug adds the difference to each reading."
+          [error]="problems().water"
           [formControl]="waterControl"
         />
         <trug-quantity
@@ -133,6 +140,7 @@ const CHOICES: readonly Setting[] = [
           name="hottest"
           dimension="temperature"
           [placeholder]="units.temperature(settings().hottestC)"
+          [error]="problems().hottest"
           [formControl]="hottestControl"
         />
       </div>
@@ -178,33 +186,45 @@ export class SettingsPage {
     this.save({ timeZone: zone === '' ? browserZone() : zone, timeZoneChosen: zone !== '' });
   }
 
-  protected keepFigures(): void {
+  /** What is typed, and what it was found to be. */
+  private readonly typed = computed(() => {
     const calibrated = readQuantity(this.units, this.calibrated(), 'temperature');
-    const hottest = readQuantity(this.units, this.hottest(), 'temperature');
-    const water = this.water().trim() === '' ? null : Number(this.water().replace(',', '.'));
-    const changes: { calibratedAtC?: number; hottestC?: number; offsetSg?: number } = {};
-    const why = [
-      outside(calibrated, 4, 30) ? this.units.say('A hydrometer is marked for a temperature between 4 and 30 °C.') : null,
-      outside(hottest, 5, 50) ? this.units.say('The hottest day lies between 5 and 50 °C.') : null,
-      water !== null && !(Math.abs(1 - water) <= 0.02)
-        ? 'In plain water a hydrometer reads between 0.980 and 1.020. Further off, it is broken or the wrong instrument.'
-        : null,
-    ].find((reason) => reason !== null);
-    this.refusal.set(why ?? null);
-    if (why !== undefined) return;
-    if (calibrated?.ok === true) changes.calibratedAtC = calibrated.value.value;
-    if (hottest?.ok === true) changes.hottestC = hottest.value.value;
-    if (water !== null) changes.offsetSg = 1 - water;
-    this.save(changes);
+    const isMark = calibrated?.ok === true && isWithin(calibrated.value.value, LIMITS.calibratedAtC);
+    const calibratedAtC = isMark ? calibrated.value.value : this.settings().calibratedAtC;
+    return {
+      calibrated,
+      hottest: readQuantity(this.units, this.hottest(), 'temperature'),
+      water: this.water().trim() === '' ? null : checkInstrument('hydrometer', plainNumber(this.water()) ?? NaN, { calibratedAtC, sampleC: calibratedAtC }),
+    };
+  });
+  protected readonly problems = computed(() => {
+    const { calibrated, hottest, water } = this.typed();
+    return {
+      calibrated: this.outside(calibrated, LIMITS.calibratedAtC, 'A hydrometer is marked for a temperature'),
+      hottest: this.outside(hottest, LIMITS.plannedHottestC, 'The hottest day lies'),
+      water: water?.ok === false ? water.text : null,
+    };
+  });
+
+  protected keepFigures(): void {
+    const { calibrated, hottest, water } = this.typed();
+    const refused = firstRefusal([calibrated, hottest]) ?? Object.values(this.problems()).find((why) => why !== null) ?? null;
+    this.refusal.set(refused);
+    if (refused !== null) return;
+    this.save({
+      ...(calibrated?.ok === true ? { calibratedAtC: calibrated.value.value } : {}),
+      ...(hottest?.ok === true ? { hottestC: hottest.value.value } : {}),
+      ...(water?.ok === true ? { offsetSg: water.offset } : {}),
+    });
   }
 
-  private save(changes: Partial<Record<keyof VersionedSettings, string | number | boolean>>): void {
+  private outside(read: Attempt<ParsedQuantity> | null, limits: Range, what: string): string | null {
+    if (read?.ok !== true || isWithin(read.value.value, limits)) return null;
+    return `${what} between ${this.units.temperature(limits.min)} and ${this.units.temperature(limits.max)}.`;
+  }
+
+  private save(changes: Partial<Record<Exclude<keyof VersionedSettings, 'putOff'>, string | number | boolean>>): void {
     // Each choice is offered by this page from what the contract allows for it.
     void this.writer.choose(changes as Partial<VersionedSettings>);
   }
-}
-
-/** Whether something was typed that is unreadable or out of range. */
-function outside(read: Attempt<ParsedQuantity> | null, min: number, max: number): boolean {
-  return read !== null && (!read.ok || read.value.value < min || read.value.value > max);
 }

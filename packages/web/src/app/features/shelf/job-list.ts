@@ -1,11 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { JobKind, JobUrgency } from '@trug/core';
+import { wantedJobs } from '@trug/core/book/plan/put-off';
 import { juiceJobs } from '@trug/core/book/plan/juice-jobs';
+import { countText } from '@trug/core/matter/quantity/count-text';
 import { vesselJobs } from '@trug/core/book/plan/vessel-jobs';
 import { selectDirtyVessels } from '../../state/free-vessels';
 import { selectJobs, selectZone } from '../../state/batch-views.selectors';
+import { settingsFeature } from '../../state/settings.reducer';
+import { JobMenu } from './job-menu';
 import { SaidPipe } from '../../units/said.pipe';
 import { appFeature } from '../../state/app.reducer';
 import { juicesFeature } from '../../state/resources.reducer';
@@ -45,86 +49,10 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
 @Component({
   selector: 'trug-job-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, RouterLink],
-  template: `
-    <h2>What is due</h2>
-    @for (group of groups(); track group.urgency) {
-      <section [class]="group.urgency" [attr.aria-label]="group.title">
-        <h3 [class.late]="group.urgency === 'overdue'">
-          <span>{{ group.title }}</span
-          ><span>{{ group.jobs.length }}</span>
-        </h3>
-        <ul>
-          @for (job of group.jobs; track job.id) {
-            <li>
-              <span class="swatch" [style.background]="'var(--tape-' + job.tape + ')'"></span>
-              <div>
-                <b>{{ job.title | said }}</b>
-                <p>{{ job.detail | said }}</p>
-              </div>
-              <a class="btn btn-small" [routerLink]="job.link" [attr.aria-label]="job.verb + ': ' + job.title">{{ job.verb }}</a>
-            </li>
-          }
-        </ul>
-      </section>
-    } @empty {
-      <p class="quiet">Nothing is due. Jobs appear here by themselves from what you write down.</p>
-    }
-  `,
-  styles: `
-    :host {
-      display: block;
-      padding: 1.375rem 1.125rem 2rem;
-      border-left: 1px solid var(--line);
-      background: var(--surface);
-    }
-    h3 {
-      display: flex;
-      justify-content: space-between;
-      margin-top: 1rem;
-      padding-bottom: 0.375rem;
-      border-bottom: 1px solid var(--line);
-      color: var(--quiet);
-      font: 600 0.875rem var(--text);
-    }
-    .late {
-      color: var(--danger);
-    }
-    ul {
-      margin: 0;
-      padding: 0;
-      list-style: none;
-    }
-    li {
-      display: grid;
-      grid-template-columns: 12px 1fr auto;
-      gap: 0 0.625rem;
-      align-items: start;
-      padding: 0.625rem 0;
-      border-bottom: 1px dotted var(--line);
-    }
-    .swatch {
-      height: 20px;
-      margin-top: 2px;
-      border: 1px solid var(--line);
-    }
-    b {
-      font: 600 1rem / 1.3 var(--head);
-    }
-    p {
-      margin: 0.125rem 0 0;
-      color: var(--quiet);
-      font-size: 0.875rem;
-      line-height: 1.4;
-    }
-    @media (max-width: 1023px) {
-      :host {
-        border-left: 0;
-        border-block: 1px solid var(--line);
-        padding: 1rem;
-      }
-    }
-  `,
+  imports: [SaidPipe, RouterLink, JobMenu],
+  templateUrl: './job-list.html',
+  styleUrl: './job-list.scss',
+  host: { '[class.whole]': 'whole()' },
 })
 export class JobList {
   private readonly store = inject(Store);
@@ -134,28 +62,70 @@ export class JobList {
   private readonly dirty = this.store.selectSignal(selectDirtyVessels);
   private readonly vessels = this.store.selectSignal(vesselsFeature.selectVesselById);
   private readonly now = this.store.selectSignal(appFeature.selectNow);
+  private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
+  /** Jobs of juices and empty vessels, as the maker wants them. */
+  private readonly ofOthers = computed(() => {
+    if (this.now() === '') return [];
+    const { putOff } = this.settings();
+    const ofJuices = wantedJobs(juiceJobs(this.juices(), this.now(), this.zone()), putOff, this.now(), this.zone());
+    const ofVessels = wantedJobs(
+      vesselJobs(this.dirty(), (id) => this.nameOf(id), this.now(), this.zone()),
+      putOff,
+      this.now(),
+      this.zone(),
+    );
+    return [
+      ...ofJuices.map((job) => ({ ...job, place: job.kind === 'strain' ? ['/juice', job.juiceId] : ['/juice'], fragment: '' })),
+      ...ofVessels.map((job) => ({ ...job, tape: 'slate', place: ['/cupboard'], fragment: job.id.split(':')[0] ?? '' })),
+    ];
+  });
   private readonly jobs = computed(() => [
-    ...(this.now() === '' ? [] : juiceJobs(this.juices(), this.now(), this.zone())).map((job) => ({
-      ...job,
-      place: job.kind === 'strain' ? ['/juice', job.juiceId] : ['/juice'],
-    })),
-    ...this.ofBatches().map((job) => ({ ...job, tape: job.batch.tape, place: ['/batch', job.batch.id] })),
-    ...vesselJobs(this.dirty(), (id) => this.vessels().get(id)?.name ?? 'a vessel', this.now(), this.zone()).map((job) => ({
-      ...job,
-      tape: 'slate',
-      place: ['/cupboard'],
-    })),
+    ...this.ofBatches().map((job) => ({ ...job, tape: job.batch.tape, place: ['/batch', job.batch.id], fragment: '' })),
+    ...this.ofOthers(),
   ]);
-  protected readonly groups = computed(() =>
-    HEADS.map(({ urgency, title }) => ({
-      urgency,
-      title,
-      jobs: this.jobs()
-        .filter((job) => job.urgency === urgency)
-        .map((job) => {
-          const { page, verb } = ACTS[job.kind];
-          return { ...job, verb, link: [...job.place, ...(page === '' ? [] : [page])] };
-        }),
-    })).filter((group) => group.jobs.length > 0),
-  );
+  /** Ids of jobs whose every word is shown. */
+  protected readonly opened = signal<ReadonlySet<string>>(new Set());
+  /** Whether a phone shows more than the most urgent. */
+  protected readonly whole = signal(false);
+  protected readonly groups = computed(() => {
+    let place = 0;
+    return HEADS.map(({ urgency, title }) => {
+      const jobs = this.jobs().filter((job) => job.urgency === urgency);
+      const rows = foldAlike(jobs).map((alike) => {
+        const [first] = alike;
+        const { page, verb } = ACTS[first.kind];
+        place += 1;
+        return {
+          ...first,
+          verb,
+          link: [...first.place, ...(page === '' ? [] : [page])],
+          fragment: alike.length === 1 && first.fragment !== '' ? first.fragment : undefined,
+          title: alike.length === 1 ? first.title : `Clean ${countText(alike.length, 'vessel')}`,
+          detail: alike.length === 1 ? first.detail : `${alike.map((job) => this.nameOf(job.fragment)).join(', ')}. ${first.detail}`,
+          single: alike.length === 1,
+          beyond: place > MOST_ON_A_PHONE,
+        };
+      });
+      return { urgency, title, count: jobs.length, rows };
+    }).filter((group) => group.rows.length > 0);
+  });
+  protected readonly beyond = computed(() => this.groups().flatMap((group) => group.rows.filter((row) => row.beyond)).length);
+
+  private nameOf(vesselId: string): string {
+    return this.vessels().get(vesselId)?.name ?? 'a vessel';
+  }
+
+  protected toggle(id: string): void {
+    this.opened.update((open) => new Set(open.has(id) ? [...open].filter((other) => other !== id) : [...open, id]));
+  }
+}
+
+/** A phone shows this many jobs before the shelf. */
+const MOST_ON_A_PHONE = 3;
+
+/** Vessels to clean are one row: they are done at one sink. */
+function foldAlike<J extends { readonly kind: JobKind }>(jobs: readonly J[]): readonly [J, ...J[]][] {
+  const rows = jobs.filter((job) => job.kind !== 'clean').map((job): [J, ...J[]] => [job]);
+  const [first, ...rest] = jobs.filter((job) => job.kind === 'clean');
+  return first === undefined ? rows : [...rows, [first, ...rest]];
 }

@@ -63,7 +63,7 @@ const TAG_TITLES: Readonly<Record<string, string>> = {
 
 function tagOf(view: BatchView, forCrate: boolean, now: string, units: Units): Tag | null {
   const crateKinds = ['test-bottle', 'open-one'];
-  const job = view.jobs.find((j) => crateKinds.includes(j.kind) === forCrate && (j.urgency === 'overdue' || j.urgency === 'today'));
+  const job = view.due.find((j) => crateKinds.includes(j.kind) === forCrate && (j.urgency === 'overdue' || j.urgency === 'today'));
   if (!job) return null;
   const days = calendarDays(job.dueAt, now, units.zone());
   const when = job.urgency === 'today' ? (job.dueAt.length > 10 ? `after ${units.hour(job.dueAt)}` : 'today') : `${days} ${days === 1 ? 'day' : 'days'} late`;

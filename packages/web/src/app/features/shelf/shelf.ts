@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, inject, untracked } from '@angular/core';
+import { whenIdle } from '../../browser/when-idle';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { Tape } from '../../shared/tape/tape';
@@ -6,6 +7,7 @@ import { Units } from '../../units/units';
 import { Vessel } from '../../shared/vessel/vessel';
 import { selectBatchViews } from '../../state/batch-views.selectors';
 import { CrateFront } from './crate-front';
+import { FirstRun } from './first-run';
 import { JobList } from './job-list';
 import { shelfItems } from './shelf-items';
 import { countText } from '@trug/core/matter/quantity/count-text';
@@ -13,11 +15,14 @@ import { appFeature } from '../../state/app.reducer';
 import { BatchPageActions } from '../../state/batches.actions';
 import { vesselsFeature } from '../../state/vessels.reducer';
 
+/** How many batches' logs are fetched before one is opened. */
+const MOST_AHEAD = 12;
+
 /** Home: the maker's vessels on a plank, drawn to scale, and what is due. */
 @Component({
   selector: 'trug-shelf',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Vessel, Tape, CrateFront, JobList],
+  imports: [RouterLink, Vessel, Tape, CrateFront, FirstRun, JobList],
   templateUrl: './shelf.html',
   styleUrl: './shelf.scss',
 })
@@ -36,6 +41,17 @@ export class Shelf {
     if (count === 0) return this.items().length > 0 ? 'All vessels are empty.' : '';
     return `${countText(count, 'vessel')}, ${this.units.volumeAbout(litres)}, ${working} working`;
   });
+
+  constructor() {
+    const destroyed = inject(DestroyRef);
+    // What stands here is opened next: its logs come while nothing else goes on.
+    afterNextRender(() => destroyed.onDestroy(whenIdle(() => untracked(() => this.warmAll()))));
+  }
+
+  private warmAll(): void {
+    const ids = new Set(this.items().map((item) => item.batchId));
+    for (const id of [...ids].slice(0, MOST_AHEAD)) this.warm(id);
+  }
 
   /** Asks for the log of a batch that is about to be opened. */
   protected warm(batchId: string): void {

@@ -5,6 +5,7 @@ import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Liquid } from '@trug/core';
 import { FOAM_ROOM_FRACTION } from '@trug/core/finish/rack/headspace';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft } from '../../writing/draft';
 import { selectFreeVessels } from '../../state/free-vessels';
@@ -24,14 +25,11 @@ const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without s
 @Component({
   selector: 'trug-split-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, SelectField, MatCheckbox, Refusal],
+  imports: [ActHead, SaidPipe, ReactiveFormsModule, RouterLink, SelectField, MatCheckbox, Refusal],
   template: `
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
-        <div class="page-head">
-          <h1>Split it for a trial</h1>
-          <span class="quiet">{{ v.batch.name }}, {{ units.volume(volumeL()) }}</span>
-        </div>
+        <trug-act-head [view]="v" [dated]="true" act="Split it for a trial" how="rack" />
         <div class="sheet">
           <p>Each vessel you tick becomes a batch of its own, of the same juice. Change one thing in it, and compare them at the end.</p>
           <trug-select label="What will be different" name="change" formControlName="change" [options]="changes" />

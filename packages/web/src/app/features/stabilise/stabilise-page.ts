@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { Word } from '../../shared/word/word';
 import { RouterLink } from '@angular/router';
 import { stabiliseDose } from '@trug/core/finish/bottle/stabilise-dose';
 import { NOT_STABILISED, whyNotStabilised, type NotStabilised } from '@trug/core/book/kinds/stabilised';
 import type { Need } from '@trug/core';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
@@ -24,14 +26,17 @@ const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly 
 @Component({
   selector: 'trug-stabilise-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, RouterLink, CautionList, SupplyTake, Working, Refusal],
+  imports: [Word, ActHead, SaidPipe, RouterLink, CautionList, SupplyTake, Working, Refusal],
   template: `
     @if (view(); as v) {
       <section class="page">
-        <div class="page-head">
-          <h1>Stabilise it</h1>
-          <span class="quiet">{{ v.batch.name }}. Sulfite and sorbate together keep a finished drink from starting again, so that it can be sweetened.</span>
-        </div>
+        <trug-act-head
+          [view]="v"
+          [dated]="true"
+          act="Stabilise it"
+          says="Sulfite and sorbate together keep a finished drink from starting again, so that it can be sweetened."
+          how="stir-in"
+        />
         @if (whole()) {
           <p class="says" role="status">It holds its whole dose already{{ view()?.state?.stabilisedAt ? '' : ', but does not count as stabilised' }}.</p>
           <a class="btn" [routerLink]="['/batch', v.batch.id]">Back to it</a>
@@ -45,9 +50,9 @@ const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly 
                 </p>
               }
               <dl class="figures-list">
-                <dt>Potassium metabisulfite</dt>
+                <dt><trug-word label="Potassium metabisulfite" /></dt>
                 <dd class="num">{{ units.mass(d.value.metabisulfiteG) }}</dd>
-                <dt>Potassium sorbate</dt>
+                <dt><trug-word label="Potassium sorbate" /></dt>
                 <dd class="num">{{ units.mass(d.value.sorbateG) }}</dd>
               </dl>
               <ol>
@@ -62,7 +67,7 @@ const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly 
                 <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>
               </div>
             </div>
-            <aside class="card">
+            <aside role="region" aria-label="What comes of it" class="card">
               <h2>Before it goes in</h2>
               <trug-cautions [cautions]="d.cautions" />
               <trug-working [steps]="d.steps" />

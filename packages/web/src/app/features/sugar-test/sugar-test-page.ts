@@ -11,6 +11,7 @@ import type { SugarTest } from '@trug/core/book/kinds/tested';
 import type { RawGravity } from '@trug/core/matter/measure/raw-gravity';
 import { hasFreshReading, sugarFound } from '@trug/core/book/kinds/tested';
 import { figure } from '@trug/core/base/worked/figures';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
@@ -32,7 +33,7 @@ const SAMPLE_C = 20;
 @Component({
   selector: 'trug-sugar-test-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, CautionList, NumberField, QuantityField, ChoiceField, Refusal],
+  imports: [ActHead, SaidPipe, ReactiveFormsModule, RouterLink, CautionList, NumberField, QuantityField, ChoiceField, Refusal],
   templateUrl: './sugar-test-page.html',
   styleUrl: '../malolactic/malolactic-page.scss',
 })

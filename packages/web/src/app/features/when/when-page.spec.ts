@@ -15,7 +15,7 @@ describe('WhenPage', () => {
   it('shows the maker’s own day and hour of an entry dated ahead, and puts it right as a correction', async () => {
     const page = await open('Pacific/Auckland');
     expect(page.value('hour')).toBe('22:30');
-    expect(page.text('.page-head')).toContain('Wed 30 Dec 2026, 22:30');
+    expect(page.text('trug-act-head')).toContain('Wed 30 Dec 2026, 22:30');
     await page.change('day', 'Mon, 5 Oct 2026');
     await page.type('hour', '8:15');
     await page.submit();
@@ -24,7 +24,7 @@ describe('WhenPage', () => {
     ]);
   });
   it.each([
-    ['hour', 'noon', /as 14:30/],
+    ['hour', 'teatime', /as 14:30/],
     ['hour', '25:00', /as 14:30/],
     ['day', 'never', /Pick the day/],
   ])('says what is wrong with a %s of “%s”, and files nothing', async (field, text, why) => {

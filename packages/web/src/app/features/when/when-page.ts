@@ -4,28 +4,28 @@ import { RouterLink } from '@angular/router';
 import type { Entry } from '@trug/core';
 import { describeEntry } from '@trug/core/book/log/describe-entry';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
+import { parseHour } from '@trug/core/matter/quantity/hour';
 import { momentIn } from '@trug/core/matter/quantity/zone';
+import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
+import { MOMENT_WORDS } from '../../units/moment-words';
 import { Units } from '../../units/units';
 import { DateField, NO_DAY } from '../../shared/field/date-field';
 import { TextField } from '../../shared/field/text-field';
 import { LogWriter } from '../../writing/log-writer';
 import { Refusal } from '../../shared/refusal/refusal';
 
-const HOUR = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/;
-
 /** The day and hour an entry says it happened, put right: for one written on a wrong day, or while a clock was wrong. */
 @Component({
   selector: 'trug-when-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, RouterLink, DateField, TextField, Refusal],
+  imports: [ActHead, ReactiveFormsModule, RouterLink, DateField, TextField, Refusal],
   template: `
     @if (entry(); as e) {
       <form class="page" [formGroup]="form" (ngSubmit)="file(e)">
-        <div class="page-head">
-          <h1>When was it?</h1>
-          <span class="quiet">{{ words(e) }}, written down for {{ units.moment(e.at) }}</span>
-        </div>
+        @if (view(); as v) {
+          <trug-act-head [view]="v" act="When was it?" [says]="words(e) + ', written down for ' + units.moment(e.at)" />
+        }
         <div class="sheet">
           <trug-date label="Day" name="day" formControlName="day" />
           <trug-text label="Hour, on your clock" name="hour" formControlName="hour" placeholder="14:30" />
@@ -50,7 +50,7 @@ export class WhenPage {
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   readonly entryId = input.required<string>();
-  private readonly view = injectBatchView(this.id);
+  protected readonly view = injectBatchView(this.id);
   protected readonly refusal = signal<string | null>(null);
   /** The entry as it stands. */
   protected readonly entry = computed(() => effectiveEntries(this.view()?.log ?? []).entries.find((e) => e.id === this.entryId()) ?? null);
@@ -71,17 +71,17 @@ export class WhenPage {
   protected async file(entry: Entry): Promise<void> {
     const view = this.view();
     const { day, hour } = this.form.getRawValue();
-    const clock = HOUR.exec(hour.trim());
+    const clock = parseHour(hour);
     if (!view || entry.kind === 'corrected') return;
     if (day === '' || day === NO_DAY) {
-      this.refusal.set('Pick the day it was, or write it as the picker does.');
+      this.refusal.set(MOMENT_WORDS['no-day']);
       return;
     }
-    if (!clock) {
-      this.refusal.set('Write the hour as 14:30.');
+    if (clock === null) {
+      this.refusal.set(MOMENT_WORDS['no-hour']);
       return;
     }
-    const at = momentIn(day, `${(clock[1] ?? '').padStart(2, '0')}:${clock[2] ?? ''}`, this.units.zone());
+    const at = momentIn(day, clock, this.units.zone());
     const replacement = { kind: entry.kind, at, note: entry.note, payload: entry.payload };
     // The entry's own kind and payload stand beside one another again.
     const payload = { entryId: entry.id, replacement } as Extract<Entry, { kind: 'corrected' }>['payload'];

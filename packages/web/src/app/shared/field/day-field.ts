@@ -18,7 +18,7 @@ const WEEK = 7;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ReactiveFormsModule, SelectField, DateField],
   template: `
-    <trug-select [label]="label()" name="dayChoice" none="now" [options]="days()" [formControl]="choice" />
+    <trug-select [label]="label()" name="dayChoice" [none]="none()" [options]="days()" [formControl]="choice" />
     @if (isOther()) {
       @defer (on immediate) {
         <trug-date spoken="Which day" name="day" [formControl]="earlier" />
@@ -37,6 +37,8 @@ export class DayField {
   private readonly units = inject(Units);
   private readonly clock = inject(Clock);
   readonly label = input('Day');
+  /** What it is called when no day is chosen. */
+  readonly none = input('now');
   protected readonly held = controlled('');
   protected readonly choice = new FormControl('', { nonNullable: true });
   protected readonly earlier = new FormControl('', { nonNullable: true });

@@ -80,10 +80,12 @@ describe('the fan', () => {
         tempText: (t) => `${t} °C`,
         dayText: (iso: string) => dayText(iso),
         hourText: (iso: string) => iso.slice(11, 16),
+        yearText: (iso: string) => iso.slice(0, 4),
+        readOn: null,
       },
       { width: 756, height: 330 },
     ).fan;
-  it('opens at today and names the likely day; an end nobody can see has no name', () => {
+  it('begins at the last reading and names the likely day; an end nobody can see has no name', () => {
     expect(drawn(15).label?.text).toBe('about 16 Oct');
     expect(drawn(null).label).toBeNull();
     expect(drawn(null).area).toMatch(/^M/);

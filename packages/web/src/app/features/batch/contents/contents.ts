@@ -1,4 +1,5 @@
 import { strengthText } from '../../../units/strength-text';
+import { Word } from '../../../shared/word/word';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { BatchState } from '@trug/core';
 import { phOf, taOf } from '@trug/core/matter/liquid/acid-chemistry';
@@ -9,22 +10,29 @@ import { cartonPlusMinus } from '@trug/core/matter/measure/correct-gravity';
 import { yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { fermentableGPerL, fermentedShare, gravityOf, sweetnessGPerL } from '@trug/core/matter/liquid/views';
 import { figure } from '@trug/core/base/worked/figures';
+import { PartsDrawn } from './parts-drawn';
 import { Units } from '../../../units/units';
 
 /** What is in it: the liquid as the sums have it, each figure with its unit. */
 @Component({
   selector: 'trug-contents',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Word, PartsDrawn],
   template: `
     @if (rows().length > 0) {
-      <dl>
-        @for (row of rows(); track row.name) {
-          <div>
-            <dt>{{ row.name }}</dt>
-            <dd class="num">{{ row.value }}</dd>
-          </div>
+      <div class="both">
+        @if (liquid(); as l) {
+          <trug-parts-drawn [liquid]="l" />
         }
-      </dl>
+        <dl>
+          @for (row of rows(); track row.name) {
+            <div>
+              <dt><trug-word [label]="row.name" /></dt>
+              <dd class="num">{{ row.value }}</dd>
+            </div>
+          }
+        </dl>
+      </div>
       <p class="hint">Reckoned from what was measured. Acid and pH not measured are taken as usual for the fruit.</p>
     } @else {
       <p class="quiet">The vessels are empty.</p>
@@ -37,7 +45,19 @@ import { Units } from '../../../units/units';
       gap: 0 1.5rem;
       margin: 0;
     }
-    div {
+    .both {
+      display: grid;
+      grid-template-columns: 20rem minmax(0, 1fr);
+      gap: 1rem 2rem;
+      align-items: start;
+      padding-top: 0.75rem;
+    }
+    @media (max-width: 900px) {
+      .both {
+        grid-template-columns: minmax(0, 1fr);
+      }
+    }
+    dl > div {
       display: flex;
       justify-content: space-between;
       padding: 0.4rem 0;
@@ -55,6 +75,7 @@ import { Units } from '../../../units/units';
 export class Contents {
   private readonly units = inject(Units);
   readonly state = input.required<BatchState>();
+  protected readonly liquid = computed(() => drinkOf(this.state())?.liquid ?? null);
   protected readonly rows = computed(() => {
     const { yeastId, pitchedAt, acidMeasured } = this.state();
     const drink = drinkOf(this.state());

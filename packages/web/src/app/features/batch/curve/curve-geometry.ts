@@ -1,11 +1,14 @@
-import type { BatchState, BandDay, DeviceGravity, Entry, Forecast } from '@trug/core';
+import type { BatchState, DeviceGravity, Entry, Forecast } from '@trug/core';
 import { DAY_MS } from '@trug/core/matter/quantity/days';
 import { scaleLinear, scaleUtc } from 'd3-scale';
-import { area, line } from 'd3-shape';
+import { line } from 'd3-shape';
 import { deviceDrawings, type DeviceDrawing } from './curve-devices';
+import { aheadDays, fanOf, type AheadDay, type Fan } from './curve-fan';
+import { heatGround, heatWords, type HeatGround, type HeatWord } from './curve-heat';
+import { curvePegs, type CurvePeg } from './curve-pegs';
 import type { TimeSpan } from './curve-zoom';
 
-/** The drawing's size and margins, px. */
+/** The drawing's size, px. */
 export interface CurveSize {
   readonly width: number;
   readonly height: number;
@@ -27,14 +30,16 @@ export interface CurveDrawing {
   readonly points: readonly CurvePoint[];
   readonly gravityTicks: readonly { readonly y: number; readonly label: string }[];
   readonly dayTicks: readonly { readonly x: number; readonly label: string }[];
-  readonly ribbon: readonly { readonly x: number; readonly width: number; readonly tempC: number; readonly shade: number; readonly label: string }[];
-  readonly pegs: readonly { readonly x: number; readonly label: string; readonly row: number }[];
+  readonly ground: readonly HeatGround[];
+  readonly warmths: readonly HeatWord[];
+  readonly pegs: readonly CurvePeg[];
   readonly endY: number | null;
   readonly endLabel: string;
   readonly todayX: number;
-  /** What lies ahead: the band as an area, its middle as a line; empty without a forecast. */
-  readonly fan: { readonly area: string; readonly middle: string; readonly label: { readonly x: number; readonly y: number; readonly text: string } | null };
+  readonly fan: Fan;
   readonly devices: readonly DeviceDrawing[];
+  /** Whether labels stand in a margin of their own, or there is no room for one. */
+  readonly roomy: boolean;
   /** The stretch of time drawn, and the whole there is. */
   readonly span: TimeSpan;
   readonly whole: TimeSpan;
@@ -56,39 +61,38 @@ export interface CurveData {
   readonly span: TimeSpan | null;
   /** The pitch the forecast counts its days from. */
   readonly pitchedAt: string | null;
+  /** The day a reading would tell most; null when none is wanted. */
+  readonly readOn: string | null;
   readonly gravityText: (sg: number) => string;
   readonly tempText: (tempC: number) => string;
   /** A day and an hour on the maker's own calendar and clock. */
   readonly dayText: (iso: string) => string;
   readonly hourText: (iso: string) => string;
+  readonly yearText: (iso: string) => string;
 }
 
-const MARGIN = { left: 58, right: 18, top: 34, bottom: 62 };
-const PEGS: Partial<Record<Entry['kind'], string>> = {
-  pitched: 'pitched',
-  racked: 'racked',
-  primed: 'primed',
-  bottled: 'bottled',
-  stabilised: 'stabilised',
-  kegged: 'kegged',
-};
+const MARGIN = { left: 58, right: 18, roomyRight: 104, top: 30, bottom: 72 };
 /** Least span of the gravity axis, so that a flat line is not blown up. */
 const LEAST_SPAN_SG = 0.012;
-/** Below this width there is room for half the dates. */
-const NARROW_PX = 500;
+/** Below this width there is room for half the dates, and none for a margin of words. */
+export const NARROW_PX = 500;
 
 /**
- * Lays the curve out: gravity against days, temperature beneath, acts as pegs and the end to expect.
+ * Lays the curve out: gravity against days on a ground tinted by warmth, what lies ahead as a fan, acts as pegs beneath.
  *
  * @param data - the batch and how to write figures
  * @param size - the drawing, px
  * @returns paths and positions; no D3 is left to run
  */
 export function curveDrawing(data: CurveData, { width, height }: CurveSize): CurveDrawing {
-  const plot = { left: MARGIN.left, right: width - MARGIN.right, top: MARGIN.top, bottom: height - MARGIN.bottom };
+  const roomy = width >= NARROW_PX;
+  const plot = { left: MARGIN.left, right: width - (roomy ? MARGIN.roomyRight : MARGIN.right), top: MARGIN.top, bottom: height - MARGIN.bottom };
   const startMs = Date.parse(data.startAt);
   const nowMs = Date.parse(data.now);
-  const ahead = aheadOf(data, nowMs);
+  const questioned = new Set(data.questionedIds);
+  const last = data.state.readings.filter((r) => !questioned.has(r.id)).at(-1);
+  const ahead = aheadDays(data.forecast, { ...data, nowMs, last: last ? { atMs: Date.parse(last.at), sg: last.sg } : null });
+  const readAtMs = data.readOn === null ? null : Date.parse(data.readOn);
   const newestMs = Math.max(nowMs, ...data.devices.map((d) => d.smooth.atMs.at(-1) ?? 0));
   const lastMs = Math.max(newestMs, startMs + 7 * DAY_MS, ahead.at(-1)?.atMs ?? 0);
   const whole = { fromMs: startMs, toMs: lastMs + (ahead.length > 0 ? 0.02 : 0.12) * (lastMs - startMs) };
@@ -98,13 +102,12 @@ export function curveDrawing(data: CurveData, { width, height }: CurveSize): Cur
   const top = Math.max(...gravities) + 0.002;
   const low = Math.min(Math.min(...gravities) - 0.002, top - LEAST_SPAN_SG);
   const y = scaleLinear().domain([low, top]).range([plot.bottom, plot.top]);
-  const questioned = new Set(data.questionedIds);
   const points = data.state.readings.map((r) => ({
     id: r.id,
     x: x(Date.parse(r.at)),
     y: y(r.sg),
     plusMinusPx: Math.abs(y(r.sg) - y(r.sg + r.plusMinus)),
-    title: `${data.gravityText(r.sg)} on ${data.dayText(r.at)}`,
+    title: `${data.gravityText(r.sg)} on ${data.dayText(r.at)}${r.tempC === null ? '' : `, at ${data.tempText(r.tempC)}`}`,
     questioned: questioned.has(r.id),
   }));
   const start: readonly [number, number] = [x(startMs), y(data.startSg)];
@@ -114,17 +117,26 @@ export function curveDrawing(data: CurveData, { width, height }: CurveSize): Cur
     points,
     gravityTicks: y.ticks(6).map((sg) => ({ y: y(sg), label: data.gravityText(sg) })),
     devices: deviceDrawings(data.devices, { x, y, ...span, columns: plot.right - plot.left }),
+    roomy,
     span,
     whole,
-    dayTicks: x.ticks(width < NARROW_PX ? 3 : 6).map((date) => ({ x: x(date), label: tickText(date.toISOString(), span, data) })),
-    ribbon: ribbonOf(data, x, plot.right, nowMs),
-    pegs: pegsOf(data, x),
+    dayTicks: dayTicks(x.ticks(roomy ? 6 : 3), span, data).map(({ at, label }) => ({ x: x(at), label })),
+    ground: heatGround(data.state.temps, x, { ...plot, nowMs }),
+    warmths: heatWords(data.state.temps, data.tempText),
+    pegs: curvePegs(data.entries, { startAt: data.startAt, readAtMs, readText: data.readOn === null ? '' : `read on ${data.dayText(data.readOn)}` }, x, plot),
     endY: data.expectedEndSg === null ? null : y(data.expectedEndSg),
-    endLabel: data.expectedEndSg === null ? '' : `${width < NARROW_PX ? 'end,' : 'where it should end,'} about ${data.gravityText(data.expectedEndSg)}`,
+    endLabel: data.expectedEndSg === null ? '' : data.gravityText(data.expectedEndSg),
     todayX: x(nowMs),
-    fan: fanOf(data, ahead, x, y),
+    fan: fanOf(ahead, doneOf(data), x, y),
     plot,
   };
+}
+
+/** The likely end, and how it is told. */
+function doneOf({ forecast, pitchedAt, dayText }: CurveData): { readonly atMs: number; readonly text: string } | null {
+  const day = forecast?.finishDay.p50 ?? null;
+  if (day === null || pitchedAt === null) return null;
+  return { atMs: Date.parse(pitchedAt) + day * DAY_MS, text: `about ${dayText(new Date(Date.parse(pitchedAt) + Math.round(day) * DAY_MS).toISOString())}` };
 }
 
 /** The gravities the axis must hold: everything, or what lies in the stretch looked at. */
@@ -139,87 +151,18 @@ function gravitiesShown(data: CurveData, ahead: readonly AheadDay[], span: TimeS
   return own.length + devices.length === 0 ? [data.startSg] : [...own, ...devices];
 }
 
-/** Days, or hours where less than three days are shown. */
-function tickText(at: string, { fromMs, toMs }: TimeSpan, { dayText, hourText }: Pick<CurveData, 'dayText' | 'hourText'>): string {
-  return toMs - fromMs < 3 * DAY_MS ? `${dayText(at)} ${hourText(at)}` : dayText(at);
-}
-
-type TimeScale = ReturnType<typeof scaleUtc<number>>;
-
-interface AheadDay {
-  readonly atMs: number;
-  readonly p10: number;
-  readonly p50: number;
-  readonly p90: number;
-}
-
-/** Days drawn past the latest likely finish, and the most drawn at all, so that what was read stays readable. */
-const PAST_FINISH_DAYS = 3;
-const MOST_AHEAD = 2.2;
-const LEAST_AHEAD_DAYS = 14;
-
-/** The days of the forecast that are drawn: from today until it is most likely done. */
-function aheadOf({ forecast, pitchedAt, startAt }: CurveData, nowMs: number): readonly AheadDay[] {
-  if (!forecast || pitchedAt === null) return [];
-  const pitchedMs = Date.parse(pitchedAt);
-  const gone = (nowMs - Date.parse(startAt)) / DAY_MS;
-  const finish = forecast.finishDay.p90 ?? forecast.finishDay.p50 ?? Infinity;
-  const today = (nowMs - pitchedMs) / DAY_MS;
-  const last = Math.min(finish + PAST_FINISH_DAYS, today + Math.max(LEAST_AHEAD_DAYS, MOST_AHEAD * gone));
-  const { band } = forecast;
-  const [before, after] = [band[Math.floor(today)], band[Math.floor(today) + 1]];
-  if (!before || !after) return [];
-  // The fan opens just at today, between two of the forecast's days.
-  const share = today - before.day;
-  const between = (of: (d: AheadDay | BandDay) => number): number => of(before) * (1 - share) + of(after) * share;
-  const first: AheadDay = { atMs: nowMs, p10: between((d) => d.p10), p50: between((d) => d.p50), p90: between((d) => d.p90) };
-  const rest = band.filter(({ day }) => day > today && day <= last).map(({ day, p10, p50, p90 }) => ({ atMs: pitchedMs + day * DAY_MS, p10, p50, p90 }));
-  return rest.length === 0 ? [] : [first, ...rest];
-}
-
-function fanOf({ forecast, pitchedAt, dayText }: CurveData, ahead: readonly AheadDay[], x: TimeScale, y: (sg: number) => number): CurveDrawing['fan'] {
-  const band = area<AheadDay>()
-    .x((d) => x(d.atMs))
-    .y0((d) => y(d.p10))
-    .y1((d) => y(d.p90));
-  const middle = line<AheadDay>()
-    .x((d) => x(d.atMs))
-    .y((d) => y(d.p50));
-  const done = forecast?.finishDay.p50 ?? null;
-  const doneMs = done === null || pitchedAt === null ? null : Date.parse(pitchedAt) + done * DAY_MS;
-  const shown = doneMs !== null && doneMs > (ahead[0]?.atMs ?? Infinity) && doneMs <= (ahead.at(-1)?.atMs ?? 0);
-  const at = shown ? ahead.find((d) => d.atMs >= doneMs) : undefined;
-  const label =
-    at && pitchedAt !== null && done !== null
-      ? { x: x(at.atMs), y: y(at.p50), text: `about ${dayText(new Date(Date.parse(pitchedAt) + Math.round(done) * DAY_MS).toISOString())}` }
-      : null;
-  return { area: band(ahead) ?? '', middle: middle(ahead) ?? '', label };
-}
-
-function ribbonOf(data: CurveData, x: TimeScale, right: number, nowMs: number): CurveDrawing['ribbon'] {
-  const { temps } = data.state;
-  let labelledC: number | null = null;
-  return temps.flatMap((temp, i) => {
-    const from = Math.max(x(Date.parse(temp.at)), MARGIN.left);
-    const to = Math.min(x(Date.parse(temps[i + 1]?.at ?? new Date(nowMs).toISOString())), right);
-    if (to - from < 0.5) return [];
-    const changed = labelledC === null || Math.abs(labelledC - temp.tempC) >= 1;
-    const label = changed && to - from > 34 ? data.tempText(temp.tempC) : '';
-    if (label !== '') labelledC = temp.tempC;
-    // 0 is a cold cellar, 1 a warm kitchen.
-    return [{ x: from, width: to - from, tempC: temp.tempC, shade: Math.min(1, Math.max(0, (temp.tempC - 4) / 20)), label }];
-  });
-}
-
-function pegsOf(data: CurveData, x: TimeScale): CurveDrawing['pegs'] {
-  let lastX = -Infinity;
-  let row = 0;
-  return data.entries.flatMap((entry) => {
-    const label = PEGS[entry.kind];
-    if (label === undefined || Date.parse(entry.at) < Date.parse(data.startAt) - DAY_MS) return [];
-    const at = x(Date.parse(entry.at));
-    row = at - lastX < 70 ? row + 1 : 0;
-    lastX = at;
-    return [{ x: at, label, row: row % 2 }];
+/** Days, or hours where less than three days are shown; a year stands where it breaks. */
+function dayTicks(
+  dates: readonly Date[],
+  { fromMs, toMs }: TimeSpan,
+  { dayText, hourText, yearText, now }: Pick<CurveData, 'dayText' | 'hourText' | 'yearText' | 'now'>,
+): readonly { readonly at: Date; readonly label: string }[] {
+  const isClose = toMs - fromMs < 3 * DAY_MS;
+  let year = yearText(now);
+  return dates.map((at, i) => {
+    const iso = at.toISOString();
+    const breaks = yearText(iso) !== year || (i === 0 && yearText(new Date(toMs).toISOString()) !== yearText(iso));
+    year = yearText(iso);
+    return { at, label: `${dayText(iso)}${breaks ? ` ${year}` : ''}${isClose ? ` ${hourText(iso)}` : ''}` };
   });
 }

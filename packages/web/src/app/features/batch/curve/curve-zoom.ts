@@ -56,3 +56,18 @@ function within({ fromMs, toMs }: TimeSpan, whole: TimeSpan): TimeSpan | null {
   const shift = Math.max(0, whole.fromMs - fromMs) - Math.max(0, toMs - whole.toMs);
   return { fromMs: fromMs + shift, toMs: toMs + shift };
 }
+
+/**
+ * The stretch after a wheel or two fingers: so many times as long, the moment under the hand staying where it is.
+ *
+ * @param shown - the stretch now drawn
+ * @param whole - everything there is
+ * @param at - the place of the hand as a share of the plot's width, 0–1
+ * @param times - below one closer, above one wider
+ * @returns the new stretch within the whole; null for everything
+ */
+export function spanAround(shown: TimeSpan, whole: TimeSpan, at: number, times: number): TimeSpan | null {
+  const length = Math.max(LEAST_MS, (shown.toMs - shown.fromMs) * times);
+  const under = shown.fromMs + at * (shown.toMs - shown.fromMs);
+  return within({ fromMs: under - at * length, toMs: under + (1 - at) * length }, whole);
+}

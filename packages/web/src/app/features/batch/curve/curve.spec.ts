@@ -3,7 +3,8 @@ import { dayText } from '@trug/core/matter/quantity/days';
 import { DAY_MS } from '@trug/core/matter/quantity/days';
 import { dayAt, filled, pitched, reading, sampleView } from '../../../../testing/sample-batch';
 import { curveDrawing, type CurveData } from './curve-geometry';
-import { spanAfterKey, spanBetween } from './curve-zoom';
+import { createHand } from './curve-hand';
+import { spanAfterKey, spanAround, spanBetween } from './curve-zoom';
 
 const whole = { fromMs: 0, toMs: 40 * DAY_MS };
 const days = (from: number, to: number): { fromMs: number; toMs: number } => ({ fromMs: from * DAY_MS, toMs: to * DAY_MS });
@@ -23,6 +24,28 @@ describe('looking closer at the curve', () => {
     expect(spanAfterKey(days(5, 35), whole, '-')).toBeNull();
     expect(spanAfterKey(days(5, 35), whole, '0')).toBeNull();
     expect(spanAfterKey(whole, whole, 'x')).toBeUndefined();
+  });
+});
+
+describe('fingers on the curve', () => {
+  it('drag over a stretch with one, pinch with two about the place between, and a slip does nothing', () => {
+    const hand = createHand();
+    hand.down(1, 100);
+    expect(hand.move(1, 160)).toEqual({ is: 'drag', from: 100, to: 160 });
+    expect(hand.up(1)).toEqual({ is: 'dragged', from: 100, to: 160 });
+    hand.down(1, 100);
+    hand.down(2, 200);
+    expect(hand.move(2, 300)).toEqual({ is: 'pinch', at: 200, times: 0.5 });
+    // The finger that stays has begun nothing.
+    expect(hand.up(2)).toBeNull();
+    expect(hand.move(1, 150)).toBeNull();
+    expect(hand.up(1)).toBeNull();
+    expect(hand.move(9, 150)).toBeNull();
+  });
+  it('zoom about the moment under them, within what there is', () => {
+    expect(spanAround(whole, whole, 0.25, 0.5)).toEqual(days(5, 25));
+    expect(spanAround(days(5, 25), whole, 0.5, 0.5)).toEqual(days(10, 20));
+    expect(spanAround(days(5, 25), whole, 0, 4)).toBeNull();
   });
 });
 
@@ -56,6 +79,8 @@ describe('a device on the curve', () => {
     tempText: String,
     dayText: (iso: string) => dayText(iso),
     hourText: (iso: string) => iso.slice(11, 16),
+    yearText: (iso: string) => iso.slice(0, 4),
+    readOn: null,
   });
   const size = { width: 756, height: 330 };
 
@@ -68,6 +93,13 @@ describe('a device on the curve', () => {
     const silent = [...every(1, 100), ...every(1, 480).slice(200)];
     expect(curveDrawing(data([device(silent)]), size).devices[0]?.line.match(/M/g)).toHaveLength(2);
     expect(curveDrawing(data([device(every(1, 480))]), size).devices[0]?.line.match(/M/g)).toHaveLength(1);
+  });
+  it('says the year where it breaks, and the day to read as a peg ahead', () => {
+    const late = { ...data([]), now: '2027-01-20T10:00:00.000Z', readOn: '2027-01-25' };
+    const labels = curveDrawing(late, size).dayTicks.map((t) => t.label);
+    expect(labels.filter((l) => / 20\d\d$/.test(l)).length).toBeGreaterThanOrEqual(1);
+    expect(labels.filter((l) => / 20\d\d$/.test(l)).length).toBeLessThanOrEqual(2);
+    expect(curveDrawing(late, size).pegs.at(-1)).toMatchObject({ label: 'read on 25 Jan', ahead: true });
   });
   it('spreads what is looked at over the whole picture, with hours where it is short', () => {
     const span = { fromMs: startMs + 5 * DAY_MS, toMs: startMs + 7 * DAY_MS };

@@ -2,19 +2,23 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import type { DeviceGravity, Forecast } from '@trug/core';
 import { gravityOf } from '@trug/core/matter/liquid/views';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
-import { injectNarrow } from '../../../browser/narrow';
+import { injectMeasuredWidth } from '../../../browser/measured-width';
 import { Units } from '../../../units/units';
 import type { BatchView } from '../../../state/batch-views.selectors';
-import { curveDrawing } from './curve-geometry';
-import { spanAfterKey, spanBetween, type TimeSpan } from './curve-zoom';
+import { curveDrawing, NARROW_PX } from './curve-geometry';
+import { createHand, type HandAct } from './curve-hand';
+import { spanAfterKey, spanAround, spanBetween, type TimeSpan } from './curve-zoom';
 
-const SIZE = { width: 756, height: 330 };
-const PHONE_SIZE = { width: 400, height: 300 };
+/** Width until it is measured, px. */
+const USUAL_PX = 756;
+const HEIGHT_PX = { narrow: 330, wide: 410 };
+/** What one notch of a wheel zooms by. */
+const WHEEL_TIMES = 1.2;
 
 /** A shorter drag was a slip of the hand, px. */
 const LEAST_DRAG_PX = 12;
 
-/** Gravity against days, with the temperature as a ribbon, the acts as pegs and the same figures as a table. */
+/** Gravity against days on a ground of warmth, what lies ahead as a fan, the acts as pegs and the same figures as a table. */
 @Component({
   selector: 'trug-curve',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -34,8 +38,12 @@ export class Curve {
   /** Two places of a drag under way, px of the drawing. */
   protected readonly drag = signal<readonly [number, number] | null>(null);
   protected readonly clipId = `curve-clip-${(Curve.made += 1)}`;
-  private readonly narrow = injectNarrow();
-  protected readonly size = computed(() => (this.narrow() ? PHONE_SIZE : SIZE));
+  private readonly width = injectMeasuredWidth(USUAL_PX);
+  protected readonly size = computed(() => ({ width: this.width(), height: this.width() < NARROW_PX ? HEIGHT_PX.narrow : HEIGHT_PX.wide }));
+  private readonly hand = createHand();
+  /** The reading that is pointed at. */
+  protected readonly told = signal<string | null>(null);
+  protected readonly tellsOf = computed(() => this.drawing()?.points.find((p) => p.id === this.told()) ?? null);
   protected readonly asTable = signal(false);
   protected readonly drawing = computed(() => {
     const { state, verdict, log } = this.view();
@@ -54,10 +62,12 @@ export class Curve {
         devices: this.devices(),
         span: this.span(),
         pitchedAt: state.pitch?.at ?? null,
+        readOn: verdict?.value.next.kind === 'read' ? verdict.value.next.dueOn : null,
         gravityText: (sg) => this.units.gravity(sg),
         tempText: (tempC) => this.units.temperature(tempC),
         dayText: (iso) => this.units.day(iso),
         hourText: (iso) => this.units.hour(iso),
+        yearText: (iso) => this.units.dateOf(iso).slice(0, 4),
       },
       this.size(),
     );
@@ -85,23 +95,41 @@ export class Curve {
     const at = this.pxOf(event);
     if (at === null) return;
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
-    this.drag.set([at, at]);
+    this.obey(this.hand.down(event.pointerId, at));
   }
 
   protected follow(event: PointerEvent): void {
-    const [from] = this.drag() ?? [];
     const at = this.pxOf(event);
-    if (from !== undefined && at !== null) this.drag.set([from, at]);
+    if (at !== null) this.obey(this.hand.move(event.pointerId, at));
   }
 
-  protected end(): void {
-    const drag = this.drag();
+  protected end(event: PointerEvent): void {
+    this.obey(this.hand.up(event.pointerId));
+  }
+
+  protected giveUp(): void {
+    this.obey(this.hand.cancel());
+  }
+
+  /** A wheel alone scrolls the page; with the key that zooms everywhere it zooms here, as a pinch on a pad does. */
+  protected wheel(event: WheelEvent): void {
+    const at = event.ctrlKey ? this.pxOf(event) : null;
+    if (at === null) return;
+    event.preventDefault();
+    this.obey({ is: 'pinch', at, times: event.deltaY > 0 ? WHEEL_TIMES : 1 / WHEEL_TIMES });
+  }
+
+  private obey(act: HandAct): void {
     const drawing = this.drawing();
-    this.drag.set(null);
-    if (!drag || !drawing || Math.abs(drag[1] - drag[0]) < LEAST_DRAG_PX) return;
+    this.drag.set(act?.is === 'drag' ? [act.from, act.to] : null);
+    if (!drawing || !act || act.is === 'drag') return;
     const { left, right } = drawing.plot;
-    const found = spanBetween(drawing.span, [(drag[0] - left) / (right - left), (drag[1] - left) / (right - left)]);
-    if (found) this.span.set(found);
+    const share = (px: number): number => (px - left) / (right - left);
+    if (act.is === 'pinch') this.span.set(spanAround(drawing.span, drawing.whole, share(act.at), act.times));
+    else if (Math.abs(act.to - act.from) >= LEAST_DRAG_PX) {
+      const found = spanBetween(drawing.span, [share(act.from), share(act.to)]);
+      if (found) this.span.set(found);
+    }
   }
 
   /** Closer, wider, along, or everything, by the name of a key. */
@@ -112,7 +140,7 @@ export class Curve {
     return next !== undefined;
   }
 
-  private pxOf(event: PointerEvent): number | null {
+  private pxOf(event: MouseEvent): number | null {
     const box = (event.currentTarget as Element).getBoundingClientRect();
     const drawing = this.drawing();
     if (!drawing || box.width === 0) return null;

@@ -5,14 +5,16 @@ import { Store } from '@ngrx/store';
 import { Units } from '../../../units/units';
 import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
 import { Compare } from './compare';
+import { FamilyFlow } from './family-flow';
 import { familyOf } from './family-members';
 
 /** Family: from which juice or batch it came, where it went, and its siblings side by side. */
 @Component({
   selector: 'trug-family',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, RouterLink, Compare],
+  imports: [SaidPipe, RouterLink, Compare, FamilyFlow],
   template: `
+    <trug-family-flow [view]="view()" />
     <trug-compare [view]="view()" />
     @if (family(); as f) {
       @if (f.from.length > 0) {

@@ -60,9 +60,13 @@ import { LogWriter } from '../../../writing/log-writer';
                 [attr.aria-label]="'Put the day of ' + line.lead + ' right, ' + line.day"
                 >Its day</a
               >
-              <button class="link" type="button" (click)="strike(line)" [attr.aria-label]="'Strike out ' + line.lead + ' of ' + line.day">Strike out</button>
+              <button class="link" type="button" data-writes (click)="strike(line)" [attr.aria-label]="'Strike out ' + line.lead + ' of ' + line.day">
+                Strike out
+              </button>
             } @else {
-              <button class="link" type="button" (click)="putBack(line)" [attr.aria-label]="'Put back ' + line.lead + ' of ' + line.day">Put back</button>
+              <button class="link" type="button" data-writes (click)="putBack(line)" [attr.aria-label]="'Put back ' + line.lead + ' of ' + line.day">
+                Put back
+              </button>
             }
           </span>
         </li>

@@ -1,5 +1,6 @@
 import { SaidPipe } from '../../../units/said.pipe';
-import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { injectNarrow } from '../../../browser/narrow';
 import type { PathStop } from '@trug/core/book/plan/path-stops';
 
 /** The garden line of a batch: nine stops, a solid line behind and a dotted one ahead. */
@@ -9,9 +10,14 @@ import type { PathStop } from '@trug/core/book/plan/path-stops';
   imports: [SaidPipe],
   template: `
     <ol aria-label="Path of this batch" tabindex="0">
-      @for (stop of stops(); track stop.stage) {
+      @for (stop of shown(); track stop.stage) {
         <li [class]="stop.state" [attr.aria-current]="stop.state === 'here' ? 'step' : null">
-          <svg viewBox="0 0 28 28" aria-hidden="true">
+          @if ($index > 0) {
+            <svg class="way" viewBox="0 0 100 12" preserveAspectRatio="none" aria-hidden="true">
+              <path d="M0,6 C28,0 36,0 50,6 S76,12 100,6" />
+            </svg>
+          }
+          <svg class="stop" viewBox="0 0 28 28" aria-hidden="true">
             <circle cx="14" cy="14" [attr.r]="stop.state === 'here' ? 11 : 8" />
             @if (stop.state === 'done') {
               <path d="M10,14 l3,3 l5,-6" />
@@ -28,11 +34,17 @@ import type { PathStop } from '@trug/core/book/plan/path-stops';
         </li>
       }
     </ol>
+    @if (narrow()) {
+      <button class="link" type="button" [attr.aria-expanded]="open()" (click)="open.set(!open())">
+        {{ open() ? 'Only where it is' : hidden() }}
+      </button>
+    }
   `,
   styles: `
     ol {
       display: grid;
-      grid-template-columns: repeat(9, minmax(70px, 1fr));
+      grid-auto-flow: column;
+      grid-auto-columns: minmax(70px, 1fr);
       margin: 0;
       padding: 0;
       list-style: none;
@@ -46,23 +58,28 @@ import type { PathStop } from '@trug/core/book/plan/path-stops';
       text-align: center;
       font-size: 0.8125rem;
     }
-    li + li::before {
-      content: '';
+    .way {
       position: absolute;
       z-index: 0;
-      top: 12px;
-      left: -50%;
-      width: 100%;
-      border-top: 3px dotted var(--line);
+      top: 8px;
+      left: calc(-50% + 15px);
+      width: calc(100% - 30px);
+      height: 12px;
+      path {
+        fill: none;
+        stroke: var(--line);
+        stroke-width: 3;
+        stroke-linecap: round;
+        stroke-dasharray: 0.1 7;
+        vector-effect: non-scaling-stroke;
+      }
     }
-    li.done + li::before {
-      border-top: 3px solid var(--leaf);
+    .done .way path,
+    .here .way path {
+      stroke: var(--leaf);
+      stroke-dasharray: none;
     }
-    li.done + li.ahead::before {
-      border-top-style: dotted;
-      border-color: var(--line);
-    }
-    svg {
+    .stop {
       position: relative;
       z-index: 1;
       width: 28px;
@@ -71,21 +88,26 @@ import type { PathStop } from '@trug/core/book/plan/path-stops';
       stroke: var(--quiet);
       stroke-width: 2.2;
     }
-    .done svg {
+    .done .stop {
       fill: var(--leaf);
       stroke: var(--leaf);
     }
-    .done path {
+    .done .stop path {
       fill: none;
       stroke: var(--ground);
     }
-    .here svg {
+    .here .stop {
       stroke: var(--russet);
       stroke-width: 4;
     }
     .dot {
       fill: var(--russet);
       stroke: none;
+    }
+    .link {
+      display: block;
+      margin-inline: auto;
+      min-height: 44px;
     }
     b {
       font: 600 1rem / 1.3 var(--head);
@@ -98,4 +120,17 @@ import type { PathStop } from '@trug/core/book/plan/path-stops';
 })
 export class Path {
   readonly stops = input.required<readonly PathStop[]>();
+  protected readonly narrow = injectNarrow();
+  /** Whether a phone shows the whole of it. */
+  protected readonly open = signal(false);
+  private readonly here = computed(() => {
+    const at = this.stops().findIndex((stop) => stop.state === 'here');
+    return at >= 0 ? at : Math.max(0, this.stops().filter((stop) => stop.state === 'done').length - 1);
+  });
+  /** On a phone, where it is with one stop before and one after. */
+  protected readonly shown = computed(() => (this.narrow() && !this.open() ? this.stops().filter((_stop, i) => Math.abs(i - this.here()) <= 1) : this.stops()));
+  protected readonly hidden = computed(() => {
+    const ahead = Math.max(0, this.stops().length - this.here() - 2);
+    return ahead > 0 ? `${ahead} more ahead` : 'All of its path';
+  });
 }

@@ -20,7 +20,7 @@ describe('BlendBench', () => {
     const page = await open();
     await page.press('Closest');
     expect(page.text('.words')).toMatch(/if left dry/);
-    expect(page.text('.result')).toMatch(/Gravity1\.05\d\d± 0\.00/);
+    expect(page.text('.result')).toMatch(/Gravity 1\.05\d\d± 0\.00/);
     expect(page.text()).toContain('will not ferment: Party juice');
     expect(page.count('trug-cylinder')).toBe(3);
   });
@@ -87,7 +87,7 @@ describe('BlendBench', () => {
     await page.change('aim-tanninGPerL', '');
     await page.press('Closest');
     expect(page.value('aim-sg')).toMatch(/^1\.052\d$/);
-    expect(page.text('.result')).toMatch(/Acid, as malic7\.[12]/);
+    expect(page.text('.result')).toMatch(/Acid, as malic 7\.[12]/);
     expect(page.value('aim-tanninGPerL')).toBe('');
     await page.change('aim-taGPerL', 'sharp');
     expect(page.text('.map [role=alert]')).toContain('“sharp” cannot be aimed at here. Write a figure from 0 to 25, such as 5.5.');

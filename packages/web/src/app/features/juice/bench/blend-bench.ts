@@ -1,4 +1,5 @@
 import { SaidPipe } from '../../../units/said.pipe';
+import { Word } from '../../../shared/word/word';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -45,6 +46,7 @@ const USUAL_SHARE = 0.5;
   selector: 'trug-blend-bench',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    Word,
     SaidPipe,
     RouterLink,
     Cylinder,

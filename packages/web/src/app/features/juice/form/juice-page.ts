@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { Word } from '../../../shared/word/word';
 import { ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -41,7 +42,7 @@ const ORIGINS = [
 @Component({
   selector: 'trug-juice-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, RouterLink, NumberField, QuantityField, Working, CautionList, TextField, SelectField, Refusal],
+  imports: [Word, ReactiveFormsModule, RouterLink, NumberField, QuantityField, Working, CautionList, TextField, SelectField, Refusal],
   templateUrl: './juice-page.html',
   styleUrl: './juice-page.scss',
 })

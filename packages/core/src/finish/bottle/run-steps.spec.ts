@@ -1,0 +1,24 @@
+import { runSteps, syrupWaterMl } from './run-steps.js';
+
+const run = { bottleCount: 24, testBottle: true, capColour: 'rust', today: '2026-11-23T10:00:00.000Z' };
+const bulk = { massG: 76, of: 'white sugar', mode: 'bulk' as const };
+const ids = (steps: readonly { readonly id: string }[]): readonly string[] => steps.map((s) => s.id);
+
+describe('the steps of a bottle run', () => {
+  it('dissolve the sugar, stir, and keep a test bottle where fizz is made', () => {
+    const steps = runSteps({ ...run, priming: bulk });
+    expect(ids(steps)).toEqual(['clean', 'syrup', 'stir', 'fill', 'test', 'cap', 'warm']);
+    expect(steps[1]?.how).toContain('76 g of white sugar in 200 mL');
+    expect(steps.at(-1)?.text).toBe('In the warm until Mon 14 Dec');
+  });
+  it('dose bottle by bottle, or not at all', () => {
+    expect(ids(runSteps({ ...run, priming: { ...bulk, mode: 'per-bottle' } }))).toContain('dose');
+    expect(ids(runSteps({ ...run, priming: null, testBottle: false }))).toEqual(['clean', 'fill', 'cap', 'rest']);
+  });
+  it('count the days on the maker’s calendar', () => {
+    expect(runSteps({ ...run, today: '2026-11-23T12:00:00.000Z', zone: 'Pacific/Auckland', priming: bulk }).at(-1)?.text).toBe('In the warm until Tue 15 Dec');
+  });
+  it('take water for a syrup that pours, in steps a jug shows', () => {
+    expect([10, 76, 130].map(syrupWaterMl)).toEqual([50, 200, 350]);
+  });
+});

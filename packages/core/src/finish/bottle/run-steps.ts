@@ -1,0 +1,79 @@
+import { figure } from '../../base/worked/figures.js';
+import { dateAfter, dayText } from '../../matter/quantity/days.js';
+import { countText } from '../../matter/quantity/count-text.js';
+
+/** What a bottle run is made of. */
+export interface RunInput {
+  readonly bottleCount: number;
+  /** The sugar that goes in; null for a still drink. */
+  readonly priming: { readonly massG: number; readonly of: string; readonly mode: 'bulk' | 'per-bottle' } | null;
+  readonly testBottle: boolean;
+  readonly capColour: string;
+  /** ISO 8601. */
+  readonly today: string;
+  readonly zone?: string | undefined;
+}
+
+/** Something to do, in its order, with how. */
+export interface RunStep {
+  readonly id: string;
+  readonly text: string;
+  readonly how: string;
+}
+
+/** mL of water for a gram of sugar: a syrup that pours and sinks through the drink. @source usual practice, two to three */
+const WATER_ML_PER_G = 2.5;
+const WATER_STEP_ML = 50;
+/** Days in the warm until the sugar is gone. @source usual practice, two to three weeks */
+const WARM_DAYS = 21;
+
+/**
+ * Boiled water to dissolve priming sugar in.
+ *
+ * @param massG - the sugar, g
+ * @returns mL, in steps of 50
+ */
+export const syrupWaterMl = (massG: number): number => Math.max(WATER_STEP_ML, Math.ceil((massG * WATER_ML_PER_G) / WATER_STEP_ML) * WATER_STEP_ML);
+
+/**
+ * The steps of a bottle run, in the order they are done.
+ *
+ * @param run - how many bottles, what goes in, and the day
+ * @returns steps
+ * @source usual practice of home makers
+ */
+export function runSteps({ bottleCount, priming, testBottle, capColour, today, zone }: RunInput): readonly RunStep[] {
+  const warmUntil = dayText(dateAfter(today, WARM_DAYS, zone), true);
+  const sweet: readonly RunStep[] =
+    priming === null
+      ? []
+      : priming.mode === 'bulk'
+        ? [
+            {
+              id: 'syrup',
+              text: 'Syrup in, and the drink on top of it',
+              how: `${figure(priming.massG, 0)} g of ${priming.of} in ${syrupWaterMl(priming.massG)} mL of boiled water, cooled. No splashing.`,
+            },
+            { id: 'stir', text: 'Stir slowly, thirty turns', how: 'From the bottom: uneven sugar is the usual burst bottle.' },
+          ]
+        : [{ id: 'dose', text: 'Sugar into each bottle', how: 'Level, never heaped, and each bottle once: tick them off as you go.' }];
+  const test: readonly RunStep[] = testBottle
+    ? [{ id: 'test', text: 'The plastic one in the middle of the run', how: 'Squeezed flat of air and screwed tight: it tells how firm the others are.' }]
+    : [];
+  const rest =
+    priming === null
+      ? { id: 'rest', text: 'Cool and dark', how: 'Try one after two weeks.' }
+      : { id: 'warm', text: `In the warm until ${warmUntil}`, how: 'Closed crate, away from people, then cool and dark.' };
+  return [
+    {
+      id: 'clean',
+      text: `Clean ${countText(bottleCount, 'bottle')}, caps, tube and bucket`,
+      how: 'Hold each to the light. A chip or a scratch is where it breaks.',
+    },
+    ...sweet,
+    { id: 'fill', text: 'Fill from the bottom up', how: 'Leave two fingers of air, no more: what is left at the end goes into a glass.' },
+    ...test,
+    { id: 'cap', text: 'Cap, wipe, tape on the crate', how: `Caps of one colour tell the lot: ${capColour}.` },
+    rest,
+  ];
+}

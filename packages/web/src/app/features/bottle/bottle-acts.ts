@@ -1,0 +1,66 @@
+import type { VesselDto } from '@trug/contract/plain';
+import type { BottleCount } from '@trug/core';
+import { COLD_KEG_MOST_C } from '@trug/core/book/kinds/kegged';
+import { CAP_COLOURS } from '@trug/core/book/state/entry-choices';
+import type { BatchView } from '../../state/batch-views.selectors';
+import type { Act } from '../../writing/log-writer';
+import type { BottleBenchFields } from './bottle-draft';
+
+/** Fizz a keg is given where nobody chose. @source usual draught level */
+const KEG_VOLUMES = 2.4;
+
+/** What a bottle run comes to. */
+export interface RunDone {
+  readonly bottles: readonly BottleCount[];
+  /** The sugar that goes in, g, and what it makes; null for a still drink. */
+  readonly primed: { readonly massG: number; readonly targetVolumes: number; readonly warmestSinceEndC: number } | null;
+  readonly testBottle: boolean;
+  readonly lossL: number;
+  readonly hottestC: number;
+  readonly acknowledged: readonly string[];
+}
+
+/**
+ * The entries of a bottle run: what primed it, and the lot.
+ *
+ * @param view - the batch
+ * @param fields - the bench as set
+ * @param run - what it comes to
+ * @returns acts in the order they are done
+ */
+export function bottleActs({ batch, state }: BatchView, { sugar, mode, cap }: BottleBenchFields, run: RunDone): readonly Act[] {
+  const { primed, bottles, acknowledged, ...rest } = run;
+  const priming: readonly Act[] = primed
+    ? [{ kind: 'primed', payload: { fermentableId: sugar, mode: mode === 'per-bottle' ? 'per-bottle' : 'bulk', ...primed } }]
+    : [];
+  // Jars bottled one after another are told apart by their number.
+  const before = state.crates.length;
+  const crate = before === 0 ? batch.name : `${batch.name.slice(0, 56)} ${before + 1}`;
+  const capColour = CAP_COLOURS.find((colour) => colour === cap) ?? 'rust';
+  return [...priming, { kind: 'bottled', payload: { ...rest, bottles: [...bottles], crate, capColour, acknowledged: [...acknowledged] } }];
+}
+
+/**
+ * The entry of a cold keg.
+ *
+ * @param keg - a free one
+ * @param fields - the bench as set
+ * @param volumeL - what there is to fill, L; what finds no room is lost
+ * @param acknowledged - dangers the maker took on
+ * @returns the act
+ */
+export function kegActs(keg: VesselDto, { fizz }: BottleBenchFields, volumeL: number, acknowledged: readonly string[]): readonly Act[] {
+  const fill = Math.min(volumeL, keg.capacityL);
+  return [
+    {
+      kind: 'kegged',
+      payload: {
+        vessel: { vesselId: keg.id, volumeL: fill },
+        lossL: volumeL - fill,
+        targetVolumes: Number(fizz) || KEG_VOLUMES,
+        storeC: COLD_KEG_MOST_C - 1,
+        acknowledged: [...acknowledged],
+      },
+    },
+  ];
+}
