@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { CellarError } from './db/cellar-error.js';
 import { readConfig, type Config } from './run/config.js';
-import { forkSeason } from './app/fork-season.js';
+import { forkSeason, takeLeave } from './app/fork-season.js';
 import { startServer, type RunningServer, type StartConfig } from './app/start-server.js';
 
 /** How a run ends when it could not begin, so that whoever started it knows what to do. */
@@ -19,7 +19,7 @@ process.umask(0o077);
 
 /** A throw-away season ends when it is left; any other Trug can show one. */
 function seasonOf({ seasonOf: home }: Config): NonNullable<StartConfig['season']> {
-  if (home !== null) return { home, leave: () => process.kill(process.pid, 'SIGTERM') };
+  if (home !== null) return { home, takeLeave, end: () => process.kill(process.pid, 'SIGTERM') };
   return (own) => forkSeason(fileURLToPath(import.meta.url), own);
 }
 

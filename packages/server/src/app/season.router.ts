@@ -24,9 +24,10 @@ export function createSeasonRouter(season: ThrowAwaySeason | SeasonOf | null): R
     });
     if (url !== null) response.json({ url });
   });
-  router.delete('/', (_request, response) => {
+  router.delete('/', async (_request, response) => {
     if (season === null || !('home' in season)) throw new HttpError('not-allowed', 'This is your own cellar, which is not thrown away.');
-    response.once('finish', season.leave);
+    await season.takeLeave();
+    response.once('finish', season.end);
     response.json({ home: season.home });
   });
   return router;

@@ -1,15 +1,27 @@
 import { startTestServer } from '../testing/test-server.js';
 import { createThrowAwaySeason, type SeasonProcess } from './throw-away-season.js';
 
-/** A season's process that only counts how often it was started, and ends when told. */
-function startsOf(): { readonly started: SeasonProcess[]; readonly start: () => Promise<SeasonProcess> } {
-  const started: SeasonProcess[] = [];
+/** A season's process that is left and ends when told. */
+interface Started extends SeasonProcess {
+  readonly leave: () => void;
+}
+
+/** A promise, and what settles it. */
+function settled(): [Promise<void>, () => void] {
+  let settle = (): void => undefined;
+  const promise = new Promise<void>((resolve) => {
+    settle = resolve;
+  });
+  return [promise, settle];
+}
+
+/** A start that only counts how often it was asked for. */
+function startsOf(): { readonly started: Started[]; readonly start: () => Promise<SeasonProcess> } {
+  const started: Started[] = [];
   const start = (): Promise<SeasonProcess> => {
-    let stop = (): void => undefined;
-    const ended = new Promise<void>((resolve) => {
-      stop = resolve;
-    });
-    const one = { url: `http://localhost:${9000 + started.length}`, ended, stop };
+    const [left, leave] = settled();
+    const [ended, stop] = settled();
+    const one = { url: `http://localhost:${9000 + started.length}`, left: Promise.race([left, ended]), ended, leave, stop };
     started.push(one);
     return Promise.resolve(one);
   };
@@ -26,12 +38,13 @@ describe('a season to look around in', () => {
     expect(started).toHaveLength(1);
     expect(fill).toHaveBeenCalledTimes(1);
   });
-  it('is made anew after it was left, from here or by itself', async () => {
+  it.each(['left from its own page, though it has not ended yet', 'ended by itself'])('is made anew after it was %s', async (how) => {
     const { started, start } = startsOf();
     const season = createThrowAwaySeason(start, () => Promise.resolve());
     await season.open(patient());
-    started[0]?.stop();
-    await started[0]?.ended;
+    if (how.startsWith('left')) started[0]?.leave();
+    else started[0]?.stop();
+    await started[0]?.left;
     expect(await season.open(patient())).toBe('http://localhost:9001');
     await season.close();
     expect(await season.open(patient())).toBe('http://localhost:9002');

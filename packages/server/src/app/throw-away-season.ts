@@ -3,6 +3,8 @@ import { makeSeason, type SeasonOptions } from '../demo/make-season.js';
 /** A Trug of its own that a season is made in: another process, with its book in memory. */
 export interface SeasonProcess {
   readonly url: string;
+  /** Settles when it was left from its own page or has ended: nobody is to be sent there any more. */
+  readonly left: Promise<void>;
   /** Settles when it has ended, by itself or not. */
   readonly ended: Promise<void>;
   readonly stop: () => void;
@@ -20,7 +22,9 @@ export interface ThrowAwaySeason {
 export interface SeasonOf {
   /** Where the maker's own Trug answers. */
   readonly home: string;
-  readonly leave: () => void;
+  /** Settles once that one knows that this season was left and sends nobody here any more. */
+  readonly takeLeave: () => Promise<void>;
+  readonly end: () => void;
 }
 
 /**
@@ -54,8 +58,8 @@ export function createThrowAwaySeason(
         if (running) return running.url;
         const started = await start();
         running = started;
-        // Left from its own page, it ends by itself.
-        void started.ended.then(() => {
+        // Left from its own page, it ends by itself; that takes it a while.
+        void started.left.then(() => {
           if (running === started) running = null;
         });
         making = new AbortController();
