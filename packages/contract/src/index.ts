@@ -3,7 +3,7 @@ import 'reflect-metadata';
 export * from './plain.js';
 export { VALIDATION_OPTIONS } from './validation/validation-options.js';
 export { oversizedShape, SHAPE_LIMITS } from './validation/shape-of-request.js';
-export { checkDto, fieldErrors, MOST_FIELDS, type DtoCheck } from './validation/check-dto.js';
+export { checkDto, checkPart, fieldErrors, MOST_FIELDS, type DtoCheck } from './validation/check-dto.js';
 export { checkEntry, NewEntryDto } from './entries/new-entry.dto.js';
 export { PAYLOAD_DTOS, ReplacementDto } from './entries/payload-dtos.js';
 export { AdditionPayloadDto, FilledPayloadDto, GravityDto, ReadingPayloadDto, VesselFillDto } from './entries/liquid-payloads.js';

@@ -5,6 +5,8 @@ export interface ProblemField {
   /** The rule's name, such as `min`. */
   readonly code: string;
   readonly message: string;
+  /** The figures of the rule, such as the most it allows. */
+  readonly details?: Readonly<Record<string, number>>;
 }
 
 /** A refusal in words and facts, as RFC 9457 has it. */

@@ -16,6 +16,14 @@ const LONGEST_MESSAGE = 300;
 /** No list within one record is longer: stirrings of a steeping, runs of a press, parts of a blend. */
 const RECORD_LIMITS = { ...SHAPE_LIMITS, list: 250, values: 5000 };
 
+/** The figures a rule was given, where it has any. */
+function figuresOf(error: ValidationError, code: string): Pick<ProblemField, 'details'> {
+  const told: unknown = error.contexts?.[code];
+  if (typeof told !== 'object' || told === null) return {};
+  const figures = Object.entries(told).filter((pair): pair is [string, number] => typeof pair[1] === 'number');
+  return figures.length > 0 ? { details: Object.fromEntries(figures) } : {};
+}
+
 /**
  * Flattens validation errors to one line a field.
  *
@@ -28,7 +36,12 @@ export function fieldErrors(errors: readonly ValidationError[], prefix = ''): re
     const full = prefix === '' ? error.property : `${prefix}.${error.property}`;
     // What was sent as a field's name may be of any length; what is answered may not.
     const path = full.slice(0, LONGEST_PATH);
-    const own = Object.entries(error.constraints ?? {}).map(([code, message]) => ({ path, code, message: message.slice(0, LONGEST_MESSAGE) }));
+    const own = Object.entries(error.constraints ?? {}).map(([code, message]) => ({
+      path,
+      code,
+      message: message.slice(0, LONGEST_MESSAGE),
+      ...figuresOf(error, code),
+    }));
     return [...own, ...fieldErrors(error.children ?? [], path)];
   });
 }
@@ -49,4 +62,15 @@ export function checkDto<T extends object>(type: ClassConstructor<T>, plain: unk
   const value = plainToInstance(type, plain);
   const fields = fieldErrors(validateSync(value, VALIDATION_OPTIONS)).slice(0, MOST_FIELDS);
   return fields.length === 0 ? { ok: true, value } : { ok: false, fields };
+}
+
+/**
+ * Checks those fields of a contract class that are there already, as a form that is still being filled has them.
+ *
+ * @param type - the class
+ * @param part - some of its fields; what is null or undefined is not there yet
+ * @returns every field of them that was refused
+ */
+export function checkPart<T extends object>(type: ClassConstructor<T>, part: object): readonly ProblemField[] {
+  return fieldErrors(validateSync(plainToInstance(type, part), { ...VALIDATION_OPTIONS, skipMissingProperties: true }));
 }

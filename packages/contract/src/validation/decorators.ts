@@ -7,7 +7,8 @@ import { ArrayMaxSize, IsArray, IsNumber, IsString, Matches, Max, MaxLength, Min
 
 /** A finite number within limits; strings, NaN and infinities are refused. */
 export function InRange(range: Range): PropertyDecorator {
-  return applyDecorators(IsNumber({ allowNaN: false, allowInfinity: false }), Min(range.min), Max(range.max));
+  const context = { min: range.min, max: range.max };
+  return applyDecorators(IsNumber({ allowNaN: false, allowInfinity: false }), Min(range.min, { context }), Max(range.max, { context }));
 }
 
 /** The same, or null where nothing was measured. */
@@ -20,7 +21,7 @@ export function InRangeOrNull(range: Range): PropertyDecorator {
 
 /** Text of bounded length. */
 export function Text(maxLength: number): PropertyDecorator {
-  return applyDecorators(IsString(), MaxLength(maxLength));
+  return applyDecorators(IsString(), MaxLength(maxLength, { context: { max: maxLength } }));
 }
 
 /** A short list of short texts. */

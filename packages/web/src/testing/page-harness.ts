@@ -170,6 +170,12 @@ export class PageHarness {
     return [...new Set(typed.flatMap((el) => el.name || (el.getAttribute('name') ?? '') || []))];
   }
 
+  /** The names of every field that takes a figure, as they stand. */
+  figureNames(): readonly string[] {
+    const typed = [...this.root.querySelectorAll<HTMLInputElement>('trug-quantity input, trug-number input, trug-line.count input, input[inputmode=decimal]')];
+    return [...new Set(typed.map((el) => el.name))];
+  }
+
   async type(name: string, text: string): Promise<void> {
     const field = this.field(name);
     field.value = text;

@@ -5,11 +5,10 @@ import { replay } from '@trug/core/book/log/replay';
 import type { BatchView } from '../state/batch-views.selectors';
 import type { Named, ResourceName } from '../state/resources.actions';
 import { NO_ANSWER } from '../state/trug-api';
+import { loadContract } from './contract';
+import { refusalsText } from './refusal-text';
 
 const DTO_OF = { juices: 'JuiceDto', supplies: 'SupplyDto', places: 'PlaceDto', instruments: 'InstrumentDto' } as const satisfies Record<ResourceName, string>;
-
-/** The contract's rules come with class-validator, which is loaded when something is first written. */
-const contract = (): Promise<typeof import('@trug/contract') | null> => import('@trug/contract').catch(() => null);
 
 /**
  * What the contract has against entries.
@@ -18,11 +17,11 @@ const contract = (): Promise<typeof import('@trug/contract') | null> => import('
  * @returns why they cannot be filed; null when they can
  */
 export async function refusalByContract(entries: readonly Entry[]): Promise<string | null> {
-  const rules = await contract();
+  const rules = await loadContract();
   if (rules === null) return NO_ANSWER;
   for (const entry of entries) {
     const check = rules.checkEntry(entry);
-    if (!check.ok) return check.fields.map((f) => f.message).join(' ');
+    if (!check.ok) return refusalsText(check.fields);
   }
   return null;
 }
@@ -34,10 +33,10 @@ export async function refusalByContract(entries: readonly Entry[]): Promise<stri
  * @returns why it cannot be kept; null when it can
  */
 export async function refusalOfResource({ of, resource }: Named): Promise<string | null> {
-  const rules = await contract();
+  const rules = await loadContract();
   if (rules === null) return NO_ANSWER;
   const check = rules.checkDto<object>(rules[DTO_OF[of]], resource);
-  return check.ok ? null : check.fields.map((f) => `${f.path}: ${f.message}`).join('. ');
+  return check.ok ? null : refusalsText(check.fields);
 }
 
 /**

@@ -1,6 +1,7 @@
 import { DestroyRef, effect, inject, signal, untracked, type WritableSignal } from '@angular/core';
 import { NonNullableFormBuilder, type AbstractControl } from '@angular/forms';
 import { ActivatedRoute } from '@angular/router';
+import { firstUnusable } from '../shared/field/controlled';
 import { DraftOffers } from './draft-offers';
 import { readStored, removeStored, storedKeys, writeStored } from '../browser/stored';
 import { openWindows, windowId } from '../browser/window-id';
@@ -13,8 +14,16 @@ const formOf = <T extends DraftFields>(builder: NonNullableFormBuilder, fields: 
 /** The controls of a draft's fields, by name. */
 export type DraftForm<T extends DraftFields> = ReturnType<typeof formOf<T>>;
 
+/** A form as whoever files it needs it. */
+export interface Filled {
+  /** Why the first of its fields that are shown cannot be used, in words; null when all can. */
+  readonly wrong: () => string | null;
+  /** Forgets the draft once it is filed. */
+  readonly forget: () => void;
+}
+
 /** A draft that survives a reload. */
-export interface Draft<T extends DraftFields> {
+export interface Draft<T extends DraftFields> extends Filled {
   readonly fields: WritableSignal<T>;
   /** The same fields for the kit's controls: each follows the other. */
   readonly form: DraftForm<T>;
@@ -27,8 +36,6 @@ export interface Draft<T extends DraftFields> {
   readonly fill: (stored: T) => void;
   /** Empties the form of what was filed, for the next of its kind: what was typed while it was on its way stays. */
   readonly clear: (filed: T, next: T) => void;
-  /** Forgets the draft once it is filed. */
-  readonly forget: () => void;
 }
 
 /** A draft as this browser keeps it: whose window's, since when, and what was typed. */
@@ -172,6 +179,7 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
       untouched = filled;
       if (isUntouched) fields.set(filled);
     },
+    wrong: () => firstUnusable(form),
     clear: (filed, next) => fields.update((now) => withoutFiled(now, filed, next)),
     forget: () => {
       kept = false;

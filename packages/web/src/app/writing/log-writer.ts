@@ -20,6 +20,7 @@ import { settingsFeature } from '../state/settings.reducer';
 import { VesselApiActions, VesselPageActions, type VesselWrite } from '../state/vessels.actions';
 import { refusalByContract, refusalByCore, refusalOfResource } from './check-before-filing';
 import { DoneAt } from './done-at';
+import type { Filled } from './draft';
 import { isAnswered, Outbox, type Sending } from './outbox';
 import { Says } from './says';
 import { TwoVersions } from './two-versions/two-versions';
@@ -73,13 +74,19 @@ export class LogWriter {
   /**
    * Files acts on a batch, all or none, and goes back to its page, or stays where it is.
    *
+   * @param from - the form they were typed into: nothing is filed while a field of it cannot be used, and it is forgotten once they are
    * @returns why they cannot be filed; null once the server has them
    */
-  async write(view: BatchView, acts: readonly Act[], said: string, then: 'to-batch' | 'stay' = 'to-batch'): Promise<string | null> {
+  async write(view: BatchView, acts: readonly Act[], said: string, from: Filled | 'stay' | null = null): Promise<string | null> {
+    const form = from === 'stay' ? null : from;
+    const unusable = form?.wrong() ?? null;
+    if (unusable !== null) return unusable;
     const entries = acts.map((act) => this.entry(view.batch.id, act, view.state.lastEntryAt));
     const refused = (await refusalByContract(entries)) ?? refusalByCore(view, entries) ?? (await this.file({ batches: [], entries }, said, acts)).refused;
-    if (refused === null && then === 'to-batch') await this.router.navigate(['/batch', view.batch.id]);
-    return refused;
+    if (refused !== null) return refused;
+    form?.forget();
+    if (from !== 'stay') await this.router.navigate(['/batch', view.batch.id]);
+    return null;
   }
 
   /**

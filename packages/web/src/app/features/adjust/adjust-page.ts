@@ -16,8 +16,8 @@ import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
-import { firstWrong, NumberField, numberOf } from '../../shared/field/number-field';
-import { firstRefusal, QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { NumberField, numberOf } from '../../shared/field/number-field';
+import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
 import type { ReadingHints } from '../../units/typed-quantity';
 import { Units } from '../../units/units';
@@ -221,28 +221,10 @@ export class AdjustPage {
     this.refusal.set(null);
   }
 
-  /** Why something typed cannot be used; null when all can. */
-  private wrong(): string | null {
-    const f = this.fields();
-    const figures = firstWrong([
-      [f.abv, 'abv'],
-      [f.ta, 'taGPerL'],
-      [f.ph, 'ph'],
-      [f.tannin, 'tanninGPerL'],
-      [f.packet, 'packetGPerL'],
-      ...(this.unit() === 'tablets' ? [[f.given, 'count'] as const] : []),
-    ]);
-    const amounts = [
-      readQuantity(this.units, f.sg, 'gravity'),
-      this.unit() === 'tablets' ? null : readQuantity(this.units, f.given, this.givenAs(), this.givenHints()),
-    ];
-    return figures ?? firstRefusal(amounts);
-  }
-
   protected async file(): Promise<void> {
     const view = this.view();
     const plan = this.plan();
-    const wrong = this.wrong();
+    const wrong = this.draft.wrong();
     if (wrong !== null) {
       this.refusal.set(wrong);
       return;
@@ -255,9 +237,9 @@ export class AdjustPage {
       this.refusal.set('Nothing needs to go in.');
       return;
     }
-    const refused = await this.writer.write(view, [{ kind: 'addition', payload: { ...plan.payload, supplies: this.take()?.uses() } }], 'Written down.');
-    if (refused === null) this.draft.forget();
-    this.refusal.set(refused);
+    this.refusal.set(
+      await this.writer.write(view, [{ kind: 'addition', payload: { ...plan.payload, supplies: this.take()?.uses() } }], 'Written down.', this.draft),
+    );
   }
 }
 

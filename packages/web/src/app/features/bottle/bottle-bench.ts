@@ -19,15 +19,17 @@ import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
-import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../state/free-vessels';
 import type { ReadingHints } from '../../units/typed-quantity';
 import { Units } from '../../units/units';
 import { Working } from '../../shared/working/working';
 import { CAP_COLOURS } from '@trug/core/book/state/entry-choices';
 import { bottlingPlan } from '@trug/core/book/plan/bottling-plan';
+import { isWithin } from '@trug/core/base/errors/guards';
+import { LIMITS } from '@trug/core/base/errors/limits';
 import { bottleActs, kegActs } from './bottle-acts';
-import { NEW_BENCH, readBottles, type BottleBenchFields } from './bottle-draft';
+import { isCount, NEW_BENCH, readBottles, typedCounts, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../units/said.pipe';
 import { settingsFeature } from '../../state/settings.reducer';
@@ -105,8 +107,14 @@ export class BottleBench {
     return state ? warmestSinceEnd(state) : 15;
   });
   private celsius(text: string, otherwise: number): number {
-    const read = readQuantity(this.units, text, 'temperature');
-    return read?.ok === true && read.value.value >= 0 && read.value.value <= 60 ? read.value.value : otherwise;
+    const typed = numberIn(readQuantity(this.units, text, 'temperature'));
+    return typed !== null && isWithin(typed, LIMITS.hottestC) ? typed : otherwise;
+  }
+  /** Why a temperature that can be read cannot be one of a drink or its store. */
+  protected tempProblem(text: string): string | null {
+    const typed = numberIn(readQuantity(this.units, text, 'temperature'));
+    const { min, max } = LIMITS.hottestC;
+    return typed === null || isWithin(typed, LIMITS.hottestC) ? null : this.units.say(`A drink stands between ${min} and ${max} °C. Write it as 24 °C.`);
   }
   protected readonly warmestC = computed(() => this.celsius(this.fields().warmest, this.usualWarmestC()));
   protected readonly hottestC = computed(() => this.celsius(this.fields().hottest, this.settings().hottestC));
@@ -218,12 +226,13 @@ export class BottleBench {
     return this.chosen().some((b) => b.kindId === kindId);
   }
 
+  /** How many of a kind, as typed. */
   protected countOf(kindId: string): string {
-    return (
-      this.chosen()
-        .find((b) => b.kindId === kindId)
-        ?.count?.toString() ?? ''
-    );
+    return typedCounts(this.fields().bottles).find((b) => b.kindId === kindId)?.count ?? '';
+  }
+
+  protected countProblem(kindId: string): string | null {
+    return isCount(this.countOf(kindId)) ? null : 'Write how many as a whole number, such as 12, or leave it empty for all there is drink for.';
   }
 
   protected choose(kindId: string, on: boolean, count: string): void {
@@ -256,9 +265,7 @@ export class BottleBench {
       this.refusal.set(acts);
       return;
     }
-    const refused = await this.writer.write(view, acts, this.route() === 'cold-keg' ? 'Kegged.' : `Bottled: ${this.runLine()}.`);
-    if (refused === null) this.draft.forget();
-    this.refusal.set(refused);
+    this.refusal.set(await this.writer.write(view, acts, this.route() === 'cold-keg' ? 'Kegged.' : `Bottled: ${this.runLine()}.`, this.draft));
   }
 
   private actsOf(acknowledged: readonly string[]): readonly Act[] | string {
@@ -269,10 +276,10 @@ export class BottleBench {
       const keg = this.kegs()[0];
       return keg ? kegActs(keg, this.fields(), plan.liquid.volumeL, acknowledged) : 'No keg is free. Add one in the cupboard first.';
     }
+    const counted = this.chosen().flatMap((b) => this.countProblem(b.kindId) ?? [])[0];
+    if (counted !== undefined) return counted;
     const run = this.run();
     if (!run || run.value.bottleCount === 0) return 'No bottle can be filled. Choose a kind of bottle, and leave less behind.';
-    const unread = this.doseRead();
-    if (unread?.ok === false) return unread.error.message;
     const problem = this.primingProblem();
     if (problem !== null) return `${problem}. Choose a livelier fizz, or bottle it still.`;
     const massG = this.priming()?.value.massG;

@@ -37,19 +37,24 @@ export const NEW_BENCH: BottleBenchFields = {
   ticked: '',
 };
 
+/** The chosen kinds of bottle with their counts as typed. */
+export const typedCounts = (text: string): readonly { readonly kindId: string; readonly count: string }[] =>
+  text
+    .split(',')
+    .filter((part) => part !== '')
+    .map((part) => {
+      const [kindId = '', count = ''] = part.split(':');
+      return { kindId, count };
+    });
+
+/** Whether a typed count is a number of bottles, or empty for as many as there is drink for. */
+export const isCount = (typed: string): boolean => typed === '' || /^\d{1,4}$/.test(typed);
+
 /**
  * Reads the chosen kinds of bottle.
  *
  * @param text - `kind:count` apart by commas
  * @returns kinds with their counts; null fills as many as there is drink for
  */
-export function readBottles(text: string): BottlingInputs['bottles'] {
-  return text
-    .split(',')
-    .filter((part) => part !== '')
-    .map((part) => {
-      const [kindId = '', count = ''] = part.split(':');
-      const number = Number(count);
-      return { kindId, count: count === '' || !Number.isInteger(number) || number < 0 ? null : number };
-    });
-}
+export const readBottles = (text: string): BottlingInputs['bottles'] =>
+  typedCounts(text).map(({ kindId, count }) => ({ kindId, count: count === '' || !isCount(count) ? null : Number(count) }));

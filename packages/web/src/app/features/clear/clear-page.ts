@@ -87,8 +87,6 @@ export class ClearPage {
     const view = this.view();
     if (!view || way.means === 'time') return;
     const payload = { means: way.means, massG: Math.round(way.massG * 10) / 10, waitDays: way.lookDays[0], supplies: this.take()?.uses() };
-    const refused = await this.writer.write(view, [{ kind: 'clarified', payload }], 'Written down. Now leave it still.');
-    if (refused === null) this.draft.forget();
-    this.refusal.set(refused);
+    this.refusal.set(await this.writer.write(view, [{ kind: 'clarified', payload }], 'Written down. Now leave it still.', this.draft));
   }
 }

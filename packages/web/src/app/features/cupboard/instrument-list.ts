@@ -3,7 +3,7 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import type { InstrumentDto, InstrumentKindId } from '@trug/contract/plain';
 import { createDraft } from '../../writing/draft';
-import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { TextField } from '../../shared/field/text-field';
 import { newId } from '../../browser/new-id';
 import { Units } from '../../units/units';
@@ -12,6 +12,7 @@ import { RetiredList } from './retired-list';
 import { InstrumentCard } from './instrument-card';
 import { INSTRUMENTS } from './instrument-words';
 import { instrumentsFeature } from '../../state/resources.reducer';
+import { holdToContract } from '../../writing/dto-validator';
 import { LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
 import { controlOver } from '../../shared/field/control-of';
@@ -47,17 +48,22 @@ export class InstrumentList {
   protected readonly kind = computed(() => INSTRUMENTS.find((k) => k.id === this.draft.fields().kind) ?? INSTRUMENTS[0]);
   protected readonly usual = this.units.temperature(USUAL_C);
 
+  constructor() {
+    holdToContract(this.draft, {
+      rules: (contract) => contract.InstrumentDto,
+      read: ({ name, calibrated }) => ({ name: name.trim(), calibratedAtC: numberIn(readQuantity(this.units, calibrated, 'temperature')) }),
+      typedInto: { name: 'name', calibratedAtC: 'calibrated' },
+    });
+  }
+
   protected async add(): Promise<void> {
     const typed = this.draft.fields();
     const { name, calibrated, posts } = typed;
     const kind = this.kind();
     const read = readQuantity(this.units, calibrated, 'temperature');
-    if (!kind || name.trim() === '' || read?.ok === false) {
-      this.refusal.set(
-        read?.ok === false
-          ? 'Write the temperature its scale is marked for, such as 20 C. It stands on the paper inside.'
-          : 'Give it a name, so that you know it again.',
-      );
+    const wrong = this.draft.wrong();
+    if (!kind || name.trim() === '' || wrong !== null) {
+      this.refusal.set(wrong ?? 'Give it a name, so that you know it again.');
       return;
     }
     const resource: InstrumentDto = {

@@ -10,6 +10,7 @@ import { isInUse } from '../../state/in-use';
 import { RetiredList } from './retired-list';
 import { PlaceYear } from './place-year';
 import { placesFeature } from '../../state/resources.reducer';
+import { holdToContract } from '../../writing/dto-validator';
 import { LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
 import { Refusal } from '../../shared/refusal/refusal';
@@ -35,12 +36,21 @@ export class PlaceList {
   protected readonly refusal = signal<string | null>(null);
   private readonly like = computed(() => USUAL_PLACES.find((p) => p.id === this.draft.fields().like) ?? USUAL_PLACES[0]);
 
+  constructor() {
+    holdToContract(this.draft, {
+      rules: (contract) => contract.PlaceDto,
+      read: ({ name }) => ({ name: name.trim() }),
+      typedInto: { name: 'name' },
+    });
+  }
+
   protected async add(): Promise<void> {
     const typed = this.draft.fields();
     const name = typed.name.trim();
     const like = this.like();
-    if (name === '' || !like) {
-      this.refusal.set('Give it the name you move batches to, such as the shed.');
+    const wrong = this.draft.wrong();
+    if (name === '' || !like || wrong !== null) {
+      this.refusal.set(wrong ?? 'Give it the name you move batches to, such as the shed.');
       return;
     }
     const place: PlaceDto = { id: newId(), version: 0, name, monthlyC: [...like.monthlyC] };

@@ -6,8 +6,8 @@ import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import { SUPPLY_CATALOGUE } from '@trug/core/book/cupboard/supply-catalogue';
 import { broughtIn } from '@trug/core/book/cupboard/supply-for';
 import { newId } from '../../browser/new-id';
-import { DateField, NO_DAY } from '../../shared/field/date-field';
-import { readNumber } from '../../shared/field/number-field';
+import { DateField } from '../../shared/field/date-field';
+import { numberOf, readNumber } from '../../shared/field/number-field';
 import { readQuantity } from '../../shared/field/quantity-field';
 import { SelectField } from '../../shared/field/select-field';
 import { TextField } from '../../shared/field/text-field';
@@ -16,6 +16,7 @@ import { suppliesFeature } from '../../state/resources.reducer';
 import type { SupplyLeft } from '../../state/supplies.selectors';
 import { Units } from '../../units/units';
 import { createRecordDraft } from '../../writing/record-draft';
+import { holdToContract } from '../../writing/dto-validator';
 import { LogWriter } from '../../writing/log-writer';
 
 const EMPTY = { what: 'yeast:crisp-cider', amount: '', packetG: '', until: '' };
@@ -96,12 +97,25 @@ export class SupplyForm {
   });
   protected readonly amountHint = computed(() => ({ packet: '2', tablet: '50', g: '250 g', mL: '250' })[this.offer().unit]);
 
+  constructor() {
+    holdToContract(this.draft, {
+      rules: (contract) => contract.SupplyDto,
+      read: ({ amount, packetG }) => {
+        const offer = this.offer();
+        const read = this.amountOf(offer, amount);
+        return { amount: typeof read === 'number' ? read : null, packetG: offer.unit === 'packet' ? numberOf(packetG, 'packetG') : null };
+      },
+      typedInto: { amount: 'amount', packetG: 'packetG' },
+    });
+  }
+
   protected async file(): Promise<void> {
     const typed = this.draft().fields();
     const own = this.supply();
     const offer = this.offer();
-    if (typed.until === NO_DAY) {
-      this.refusal.set('Write the day it is good until, or leave it empty.');
+    const wrong = this.draft().wrong();
+    if (wrong !== null) {
+      this.refusal.set(wrong);
       return;
     }
     const amount = this.amountOf(offer, typed.amount);

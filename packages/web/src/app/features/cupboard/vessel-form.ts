@@ -3,12 +3,13 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { VESSEL_KINDS, type VesselDto, type VesselKindId } from '@trug/contract/plain';
 import { LIMITS } from '@trug/core/base/errors/limits';
 import { newId } from '../../browser/new-id';
-import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { SelectField } from '../../shared/field/select-field';
 import { TextField } from '../../shared/field/text-field';
 import { Refusal } from '../../shared/refusal/refusal';
 import { Units } from '../../units/units';
 import { createRecordDraft } from '../../writing/record-draft';
+import { holdToContract } from '../../writing/dto-validator';
 import { LogWriter } from '../../writing/log-writer';
 
 const EMPTY = { name: '', kind: 'jar', capacity: '' };
@@ -58,6 +59,14 @@ export class VesselForm {
   protected readonly refusal = signal<string | null>(null);
   protected readonly usual = computed(() => VESSEL_KINDS.find((k) => k.id === this.draft().fields().kind) ?? VESSEL_KINDS[0]);
 
+  constructor() {
+    holdToContract(this.draft, {
+      rules: (contract) => contract.VesselFactsDto,
+      read: ({ name, capacity }) => ({ name: name.trim(), capacityL: numberIn(readQuantity(this.units, capacity, 'volume')) }),
+      typedInto: { name: 'name', capacityL: 'capacity' },
+    });
+  }
+
   protected async file(): Promise<void> {
     const typed = this.draft().fields();
     const { name, kind, capacity } = typed;
@@ -66,6 +75,11 @@ export class VesselForm {
     const shown = own !== null && capacity === this.units.volume(own.capacityL);
     const capacityL = shown ? own.capacityL : read === null ? this.usual().capacityL : read.ok ? read.value.value : 0;
     const { min, max } = LIMITS.vesselL;
+    const wrong = this.draft().wrong();
+    if (wrong !== null) {
+      this.refusal.set(wrong);
+      return;
+    }
     if (name.trim() === '' || !(capacityL >= min && capacityL <= max)) {
       this.refusal.set(this.units.say(`Give it a name, and a size from ${min} to ${max} L.`));
       return;

@@ -89,8 +89,8 @@ export class FaultPage {
   protected async file(): Promise<void> {
     const view = this.view();
     if (!view) return;
-    const refused = await this.writer.write(view, [{ kind: 'note', payload: { text: noteOf(this.answers(), this.found().value) } }], 'Written down.');
-    if (refused === null) this.draft.forget();
-    this.refusal.set(refused);
+    this.refusal.set(
+      await this.writer.write(view, [{ kind: 'note', payload: { text: noteOf(this.answers(), this.found().value) } }], 'Written down.', this.draft),
+    );
   }
 }

@@ -70,8 +70,6 @@ export class MalolacticPage {
     }
     const { is, wanted } = this.fields();
     const payload = { turnedFraction: turned, wanted: wanted === 'yes', bacteria: is === 'begun', done: is === 'over' };
-    const refused = await this.writer.write(view, [{ kind: 'malolactic', payload }], 'Written down.');
-    if (refused === null) this.draft.forget();
-    this.refusal.set(refused);
+    this.refusal.set(await this.writer.write(view, [{ kind: 'malolactic', payload }], 'Written down.', this.draft));
   }
 }

@@ -15,8 +15,8 @@ import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
 import { newId } from '../../browser/new-id';
 import { CautionList } from '../../shared/caution/caution-list';
 import { batchDraftKey, createDraft, leaveDraft, PITCH_DRAFT } from '../../writing/draft';
-import { firstWrong, NumberField, numberOf } from '../../shared/field/number-field';
-import { firstRefusal, QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { NumberField, numberOf } from '../../shared/field/number-field';
+import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../state/free-vessels';
 import { Units } from '../../units/units';
 import { Vessel } from '../../shared/vessel/vessel';
@@ -29,6 +29,7 @@ import { smallestWithFoamRoom } from '@trug/core/finish/rack/fill-evenly';
 import { batchesFeature } from '../../state/batches.reducer';
 import { instrumentsFeature } from '../../state/resources.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
+import { holdToContract } from '../../writing/dto-validator';
 import { type Act, LogWriter } from '../../writing/log-writer';
 import { TextField } from '../../shared/field/text-field';
 import { SelectField } from '../../shared/field/select-field';
@@ -159,6 +160,11 @@ export class NewBatch {
   );
 
   constructor() {
+    holdToContract(this.draft, {
+      rules: (contract) => contract.NewBatchDto,
+      read: ({ name }) => (name.trim() === '' ? {} : { name: name.trim() }),
+      typedInto: { name: 'name' },
+    });
     // The smallest free vessel that holds it with room for foam is the likely one.
     effect(() => {
       const volumeL = this.volumeL();
@@ -215,14 +221,7 @@ export class NewBatch {
 
   /** What still stands in the way of beginning; null when nothing does. */
   private whyNot(plan: CartonPlan | null, vessel: VesselDto | null): string | null {
-    const { cartonSugar, abv, ph, volume, temp, sg } = this.fields();
-    const figures = firstWrong([
-      [cartonSugar, 'sugarGPer100Ml'],
-      [abv, 'abv'],
-      [ph, 'ph'],
-    ]);
-    const amounts = [readQuantity(this.units, volume, 'volume'), readQuantity(this.units, temp, 'temperature'), readQuantity(this.units, sg, 'gravity')];
-    const wrong = figures ?? firstRefusal(amounts);
+    const wrong = this.draft.wrong();
     if (wrong !== null) return wrong;
     if (!plan) return this.says();
     if (!vessel) return 'Choose a vessel for it, or add one.';

@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft } from '../../writing/draft';
-import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { CautionList } from '../../shared/caution/caution-list';
 import { Units } from '../../units/units';
 import { placeTempAt } from '@trug/core/ferment/forecast/place-curve';
@@ -13,6 +13,7 @@ import { Store } from '@ngrx/store';
 import { isInUse } from '../../state/in-use';
 import { placesFeature } from '../../state/resources.reducer';
 import { OfferedLine } from '../../shared/field/offered-line';
+import { holdToContract } from '../../writing/dto-validator';
 import { LogWriter } from '../../writing/log-writer';
 import { Refusal } from '../../shared/refusal/refusal';
 
@@ -26,14 +27,7 @@ import { Refusal } from '../../shared/refusal/refusal';
       <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
         <trug-act-head [view]="v" [dated]="true" act="Move it" [says]="v.verdict?.value?.next?.text ?? ''" />
         <div class="sheet">
-          <trug-offered
-            label="Where to"
-            name="place"
-            placeholder="the kitchen corner"
-            [text]="fields().place"
-            [offers]="placeNames()"
-            (typed)="draft.form.controls.place.setValue($event)"
-          />
+          <trug-offered label="Where to" name="place" placeholder="the kitchen corner" formControlName="place" [offers]="placeNames()" />
           <trug-quantity
             label="How warm is it there"
             name="temp"
@@ -70,6 +64,11 @@ export class MovePage {
   );
 
   constructor() {
+    holdToContract(this.draft, {
+      rules: (contract) => contract.PAYLOAD_DTOS.moved,
+      read: ({ place, temp }) => ({ place, tempC: numberIn(readQuantity(this.units, temp, 'temperature')) }),
+      typedInto: { place: 'place', tempC: 'temp' },
+    });
     this.draft.form.controls.place.valueChanges.subscribe((place) => this.knownAt(place));
   }
 
@@ -87,8 +86,6 @@ export class MovePage {
       this.refusal.set('Say where it stands now, and how warm it is there.');
       return;
     }
-    const refused = await this.writer.write(view, [{ kind: 'moved', payload: { place, tempC: read.value.value } }], `Moved to ${place}.`);
-    if (refused === null) this.draft.forget();
-    this.refusal.set(refused);
+    this.refusal.set(await this.writer.write(view, [{ kind: 'moved', payload: { place, tempC: read.value.value } }], `Moved to ${place}.`, this.draft));
   }
 }

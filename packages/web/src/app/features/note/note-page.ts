@@ -4,6 +4,7 @@ import { RouterLink } from '@angular/router';
 import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft } from '../../writing/draft';
+import { holdToContract } from '../../writing/dto-validator';
 import { type Act, LogWriter } from '../../writing/log-writer';
 import { TextField } from '../../shared/field/text-field';
 import { SelectField } from '../../shared/field/select-field';
@@ -47,6 +48,14 @@ export class NotePage {
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly refusal = signal<string | null>(null);
 
+  constructor() {
+    holdToContract(this.draft, {
+      rules: ({ PAYLOAD_DTOS }) => PAYLOAD_DTOS[this.draft.fields().kind === 'tasted' ? 'tasted' : 'note'],
+      read: ({ text }) => ({ text }),
+      typedInto: { text: 'text' },
+    });
+  }
+
   protected async file(): Promise<void> {
     const view = this.view();
     const { text, kind } = this.fields();
@@ -55,8 +64,6 @@ export class NotePage {
       return;
     }
     const act: Act = kind === 'tasted' ? { kind: 'tasted', payload: { text, sparkle: null, again: null } } : { kind: 'note', payload: { text } };
-    const refused = await this.writer.write(view, [act], 'Written down.');
-    if (refused === null) this.draft.forget();
-    this.refusal.set(refused);
+    this.refusal.set(await this.writer.write(view, [act], 'Written down.', this.draft));
   }
 }

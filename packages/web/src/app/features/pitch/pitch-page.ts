@@ -205,12 +205,13 @@ export class PitchPage {
     const supplies = this.take()?.uses();
     const note = danger ? `Danger acknowledged: ${danger.id}` : '';
     const method = this.way();
-    const refused = await this.writer.write(
-      view,
-      [{ kind: 'pitched', payload: { yeastId, massG: rate.value.massG, method, juiceC: this.juiceC(), withYeastId, supplies }, note }],
-      'Pitched.',
+    this.refusal.set(
+      await this.writer.write(
+        view,
+        [{ kind: 'pitched', payload: { yeastId, massG: rate.value.massG, method, juiceC: this.juiceC(), withYeastId, supplies }, note }],
+        'Pitched.',
+        this.draft,
+      ),
     );
-    if (refused === null) this.draft.forget();
-    this.refusal.set(refused);
   }
 }

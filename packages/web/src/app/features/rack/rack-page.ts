@@ -203,8 +203,9 @@ export class RackPage {
   protected async file(): Promise<void> {
     const view = this.view();
     const vessels = this.fills().filter((f) => f.volumeL > 0.05);
-    if (!view?.state.liquid || vessels.length === 0 || this.loss()?.ok === false) {
-      this.refusal.set('Choose at least one vessel, and a loss Trug can read.');
+    const wrong = this.draft.wrong();
+    if (!view?.state.liquid || vessels.length === 0 || wrong !== null) {
+      this.refusal.set(wrong ?? 'Choose at least one vessel.');
       return;
     }
     if (this.hasOver()) {
@@ -221,8 +222,7 @@ export class RackPage {
         note: this.fillerL() > 0 ? `${tenths(this.fillerL())} L of boiled glass marbles fill the air` : '',
       },
     ];
-    const refused = this.topL() > 0 ? await this.rackAndTop(view, acts, vessels) : await this.writer.write(view, acts, 'Racked.');
-    if (refused === null) this.draft.forget();
+    const refused = this.topL() > 0 ? await this.rackAndTop(view, acts, vessels) : await this.writer.write(view, acts, 'Racked.', this.draft);
     this.refusal.set(refused);
   }
 
@@ -244,8 +244,10 @@ export class RackPage {
       ...[...acts, into].map((act) => this.writer.entry(batchId, act, view.state.lastEntryAt)),
     ];
     const { refused } = await this.writer.file({ batches: [], entries }, 'Racked and topped up.');
-    if (refused === null) await this.router.navigate(['/batch', batchId]);
-    return refused;
+    if (refused !== null) return refused;
+    this.draft.forget();
+    await this.router.navigate(['/batch', batchId]);
+    return null;
   }
 }
 

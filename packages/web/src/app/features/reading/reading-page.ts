@@ -8,8 +8,8 @@ import type { EntryPayloads, Liquid, ReadingInstrument, ReadingQuestion } from '
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft, type Draft } from '../../writing/draft';
-import { firstWrong, NumberField, numberOf } from '../../shared/field/number-field';
-import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { NumberField, numberOf } from '../../shared/field/number-field';
+import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { actMoment } from '@trug/core/book/entry/act-moment';
 import { MOMENT_WORDS } from '../../units/moment-words';
 import { Units } from '../../units/units';
@@ -154,9 +154,7 @@ export class ReadingPage {
             payload: { entryId, replacement: { kind: 'reading' as const, at: this.correctedAt(entryId), note, payload: built } },
             note: 'corrected',
           };
-    const refused = await this.writer.write(view, [act], entryId === undefined ? 'Written down.' : 'Corrected. What it said before is kept.');
-    if (refused === null) this.draft.forget();
-    else this.refusal.set(refused);
+    this.refusal.set(await this.writer.write(view, [act], entryId === undefined ? 'Written down.' : 'Corrected. What it said before is kept.', this.draft));
   }
 
   private correctedAt(entryId: string): string {
@@ -168,27 +166,22 @@ export class ReadingPage {
   /** The payload, or why there is none yet. */
   private payload(): EntryPayloads['reading'] | string {
     const preview = this.preview();
-    const { sample, place, ph, ta, bubbles } = this.fields();
+    const { place, ph, ta, bubbles } = this.fields();
     if (!preview || preview.unreadable) return preview?.unreadable ?? 'Nothing to file yet.';
     const moment = this.moment();
     if (!moment.ok && moment.why !== 'before-log') return MOMENT_WORDS[moment.why];
     if (this.open().length > 0) return 'Answer the question beside the gravity first.';
-    const temps = { sample: readQuantity(this.units, sample, 'temperature'), place: readQuantity(this.units, place, 'temperature') };
-    if (temps.sample?.ok === false) return temps.sample.error.message;
-    if (temps.place?.ok === false) return temps.place.error.message;
-    const wrong = firstWrong([
-      [ph, 'ph'],
-      [ta, 'taGPerL'],
-    ]);
+    const wrong = this.draft.wrong();
     if (wrong !== null) return wrong;
+    const placeC = numberIn(readQuantity(this.units, place, 'temperature'));
     const phValue = numberOf(ph, 'ph');
     const taGPerL = numberOf(ta, 'taGPerL');
-    if (!preview.raw && phValue === null && taGPerL === null && !temps.place) return 'Write at least a gravity, a pH, an acid or a temperature.';
+    if (!preview.raw && phValue === null && taGPerL === null && placeC === null) return 'Write at least a gravity, a pH, an acid or a temperature.';
     return {
       gravity: preview.raw,
       ph: phValue,
       taGPerL,
-      placeC: temps.place?.value.value ?? null,
+      placeC,
       insistedOn: preview.questions.map((q) => q.id),
       bubbles: bubbles === 'none' || bubbles === 'some' || bubbles === 'lively' ? bubbles : null,
       smell: null,

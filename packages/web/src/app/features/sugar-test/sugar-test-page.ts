@@ -116,8 +116,6 @@ export class SugarTestPage {
       return;
     }
     const payload = { ...test, acknowledged: dangers.map((d) => d.id) };
-    const refused = await this.writer.write(view, [{ kind: 'tested', payload }], 'Written down: the sums go by it from now on.');
-    if (refused === null) this.draft.forget();
-    this.refusal.set(refused);
+    this.refusal.set(await this.writer.write(view, [{ kind: 'tested', payload }], 'Written down: the sums go by it from now on.', this.draft));
   }
 }

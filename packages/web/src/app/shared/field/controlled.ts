@@ -1,32 +1,92 @@
-import { inject, signal, type Signal } from '@angular/core';
-import { NgControl } from '@angular/forms';
+import { DestroyRef, inject, signal, untracked, type Signal } from '@angular/core';
+import { FormGroup, NgControl, type AbstractControl, type ValidationErrors } from '@angular/forms';
+import type { Subscription } from 'rxjs';
 
 /** What a field of the kit holds for the form control it is bound to. */
 export interface Controlled<T> {
   readonly value: Signal<T>;
   readonly isDisabled: Signal<boolean>;
+  /** Why the form refuses it, in words; null when it does not. */
+  readonly refused: Signal<string | null>;
   /** What the maker changed it to. */
   readonly set: (value: T) => void;
   /** The maker has left the field. */
   readonly leave: () => void;
 }
 
+/** The names under which a form's control carries, in words, why the contract refuses it and why its text cannot be used. */
+export const REFUSED = 'refused';
+const UNUSABLE = 'unusable';
+
+/**
+ * The first field of a form that is shown and cannot be used as it stands.
+ *
+ * @param form - a control or a group of them
+ * @returns why, in words; null when all can
+ */
+export function firstUnusable(form: AbstractControl): string | null {
+  if (form instanceof FormGroup) {
+    return Object.values<AbstractControl>(form.controls).reduce<string | null>((found, control) => found ?? firstUnusable(control), null);
+  }
+  form.updateValueAndValidity({ emitEvent: false, onlySelf: true });
+  const why: unknown = form.errors?.[UNUSABLE] ?? form.errors?.[REFUSED];
+  return typeof why === 'string' ? why : null;
+}
+
 /**
  * Binds a field to the form control its template names: by `formControlName` or `[formControl]`.
  *
  * @param empty - what it holds while the form holds nothing
+ * @param problem - why what it holds cannot be used, in words; null when it can
  * @returns the bound value; call within the field's constructor
  */
-export function controlled<T>(empty: T): Controlled<T> {
+export function controlled<T>(empty: T, problem: () => string | null = () => null): Controlled<T> {
   const value = signal(empty);
   const isDisabled = signal(false);
   let tell: (value: T) => void = () => undefined;
   let tellLeft: () => void = () => undefined;
   const control = inject(NgControl, { self: true, optional: true });
+  const refused = signal<string | null>(null);
   if (control) {
+    const look = (): void => {
+      const why: unknown = control.errors?.[REFUSED];
+      refused.set(typeof why === 'string' ? why : null);
+    };
+    const judge = (): ValidationErrors | null => {
+      const why = untracked(problem);
+      return why === null ? null : { [UNUSABLE]: why };
+    };
+    let looking: Subscription | undefined;
+    let judged: AbstractControl | null = null;
+    /** A field that is not shown says nothing of what its control holds. */
+    const letGo = (): void => {
+      looking?.unsubscribe();
+      judged?.removeValidators(judge);
+    };
+    const follow = (): void => {
+      letGo();
+      if (isGone) return;
+      judged = control.control;
+      judged?.addValidators(judge);
+      looking = judged?.statusChanges.subscribe(look);
+      look();
+    };
+    let isGone = false;
+    inject(DestroyRef).onDestroy(() => {
+      isGone = true;
+      letGo();
+    });
     control.valueAccessor = {
-      writeValue: (written: T | null) => value.set(written ?? empty),
-      registerOnChange: (told: (value: T) => void) => (tell = told),
+      writeValue: (written: T | null) => {
+        value.set(written ?? empty);
+        // What is written without a word to others is checked just after this.
+        queueMicrotask(look);
+      },
+      registerOnChange: (told: (value: T) => void) => {
+        tell = told;
+        // A control that is named has its control only once it is set up.
+        queueMicrotask(follow);
+      },
       registerOnTouched: (told: () => void) => (tellLeft = told),
       setDisabledState: (disabled) => isDisabled.set(disabled),
     };
@@ -34,6 +94,7 @@ export function controlled<T>(empty: T): Controlled<T> {
   return {
     value: value.asReadonly(),
     isDisabled: isDisabled.asReadonly(),
+    refused: refused.asReadonly(),
     set: (changed) => {
       value.set(changed);
       tell(changed);

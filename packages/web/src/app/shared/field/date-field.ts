@@ -3,7 +3,7 @@ import { DateAdapter, MAT_DATE_FORMATS, MAT_DATE_LOCALE, type MatDateFormats } f
 import { MatDatepicker, MatDatepickerInput, MatDatepickerToggle } from '@angular/material/datepicker';
 import { MatFormField, MatSuffix } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { controlled } from './controlled';
+import { controlled, type Controlled } from './controlled';
 import { MakersDateAdapter } from './makers-date-adapter';
 
 const DAYS: MatDateFormats = {
@@ -74,10 +74,10 @@ export class DateField {
   readonly label = input('');
   readonly spoken = input<string | null>(null);
   readonly name = input.required<string>();
-  protected readonly held = controlled('');
+  protected readonly held: Controlled<string> = controlled('', () => this.problem());
   protected readonly id = `date-${(made += 1)}`;
   protected readonly date = computed(() => (this.held.value() === '' ? null : dateOf(this.held.value())));
-  protected readonly problem = computed(() => (this.held.value() === NO_DAY ? 'That is no day. Write it as 16 Oct 2026, or pick it.' : null));
+  protected readonly problem = computed((): string | null => (this.held.value() === NO_DAY ? 'That is no day. Write it as 16 Oct 2026, or pick it.' : null));
 
   protected picked(date: Date | null, typed: string): void {
     if (date !== null && !Number.isNaN(date.getTime())) this.held.set(isoDayOf(date));

@@ -34,13 +34,7 @@ const text = (value = ''): FormControl<string> => new FormControl(value, { nonNu
   imports: [ReactiveFormsModule, ChoiceField, DateField, DayField, OfferedLine, NumberField, QuantityField, SelectField, TextField, TickField, ToggleField],
   template: `
     <form [formGroup]="form">
-      <trug-offered
-        label="Place"
-        name="place"
-        [text]="form.value.place ?? ''"
-        [offers]="['the shed', 'the porch']"
-        (typed)="form.controls.place.setValue($event)"
-      />
+      <trug-offered label="Place" name="place" formControlName="place" [offers]="['the shed', 'the porch']" />
       <trug-quantity label="Volume" name="volume" dimension="volume" formControlName="volume" hint="to the brim" />
       <trug-number label="pH" name="ph" figure="ph" formControlName="ph" />
       <trug-select label="Sugar" name="sugar" formControlName="sugar" none="nothing" usual="" [options]="sugars" />

@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { attempt, type Attempt } from '@trug/core/base/errors/attempt';
 import { parseFigure, type TypedFigureId } from '@trug/core/matter/typed/typed-figures';
-import { controlled } from './controlled';
-import { firstRefusal } from './quantity-field';
+import { controlled, type Controlled } from './controlled';
 import { TypedLine } from './typed-line';
 
 /** What a number field shows for a text: nothing typed, a figure, or why it cannot be. */
@@ -15,10 +14,6 @@ export function numberOf(text: string, figure: TypedFigureId): number | null {
   const read = readNumber(text, figure);
   return read?.ok === true ? read.value : null;
 }
-
-/** The first of some typed figures that cannot be used, in words for whoever pressed the button; null when all can. */
-export const firstWrong = (typed: readonly (readonly [text: string, figure: TypedFigureId])[]): string | null =>
-  firstRefusal(typed.map(([text, figure]) => readNumber(text, figure)));
 
 /** A field that takes a plain figure, such as a pH; what is typed is the maker's and is never rewritten. */
 @Component({
@@ -47,9 +42,10 @@ export class NumberField {
   readonly hint = input('');
   /** A refusal from elsewhere; shown when the text itself can be read. */
   readonly error = input<string | null>(null);
-  protected readonly held = controlled('');
-  protected readonly problem = computed(() => {
+  protected readonly held: Controlled<string> = controlled('', () => this.unusable());
+  private readonly unusable = computed((): string | null => {
     const read = readNumber(this.held.value(), this.figure());
     return read?.ok === false ? read.error.message : this.error();
   });
+  protected readonly problem = computed(() => this.unusable() ?? this.held.refused());
 }

@@ -3,7 +3,7 @@ import type { Dimension, ParsedQuantity, UnitId } from '@trug/core';
 import { attempt, type Attempt } from '@trug/core/base/errors/attempt';
 import { typedQuantity, type ReadingHints } from '../../units/typed-quantity';
 import { Units } from '../../units/units';
-import { controlled } from './controlled';
+import { controlled, type Controlled } from './controlled';
 import { TypedLine } from './typed-line';
 
 const COUNTED: ReadonlySet<UnitId> = new Set(['tsp', 'tbsp', 'cup', 'tablet', 'lemon', 'tea-bag', 'drop']);
@@ -12,6 +12,9 @@ const COUNTED: ReadonlySet<UnitId> = new Set(['tsp', 'tbsp', 'cup', 'tablet', 'l
 export function readQuantity(units: Units, text: string, dimension: Dimension, hints: ReadingHints = {}): Attempt<ParsedQuantity> | null {
   return text.trim() === '' ? null : attempt(() => typedQuantity(text, dimension, units.preferences(), hints));
 }
+
+/** The canonical figure of what was read; null where there is none. */
+export const numberIn = (read: Attempt<ParsedQuantity> | null): number | null => (read?.ok === true ? read.value.value : null);
 
 /** Why the first of some read fields cannot be used; null when all can. */
 export const firstRefusal = (reads: readonly (Attempt<unknown> | null)[]): string | null =>
@@ -46,12 +49,13 @@ export class QuantityField {
   readonly error = input<string | null>(null);
   /** What a bare number means here, and what a spoon or tablet of it weighs. */
   readonly hints = input<ReadingHints>({});
-  protected readonly held = controlled('');
+  protected readonly held: Controlled<string> = controlled('', () => this.unusable());
   private readonly read = computed(() => readQuantity(this.units, this.held.value(), this.dimension(), this.hints()));
-  protected readonly problem = computed(() => {
+  private readonly unusable = computed((): string | null => {
     const read = this.read();
     return read?.ok === false ? read.error.message : this.error();
   });
+  protected readonly problem = computed(() => this.unusable() ?? this.held.refused());
   /** A figure without its unit, a spoonful or a rough amount is said back as it was taken. */
   protected readonly say = computed(() => {
     const read = this.read();

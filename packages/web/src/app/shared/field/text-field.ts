@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { controlled } from './controlled';
 import { TypedLine } from './typed-line';
 
@@ -17,8 +17,8 @@ import { TypedLine } from './typed-line';
       [placeholder]="placeholder()"
       [rows]="rows()"
       [longest]="longest()"
-      [say]="error() ?? hint()"
-      [isWrong]="error() !== null"
+      [say]="problem() ?? hint()"
+      [isWrong]="problem() !== null"
     />
   `,
 })
@@ -30,5 +30,6 @@ export class TextField {
   readonly longest = input<number | null>(null);
   readonly hint = input('');
   readonly error = input<string | null>(null);
-  protected readonly held = controlled('');
+  protected readonly held = controlled('', () => this.error());
+  protected readonly problem = computed(() => this.error() ?? this.held.refused());
 }

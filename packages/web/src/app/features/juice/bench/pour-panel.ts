@@ -135,12 +135,9 @@ export class PourPanel {
 
   protected async file(): Promise<void> {
     const temp = readQuantity(this.units, this.draft().fields().temp, 'temperature');
-    if (temp?.ok === false) {
-      this.refusal.set('Trug cannot read that temperature. Write it as 14 C or 57 F, or leave it empty.');
-      return;
-    }
-    if (this.fills().length === 0 || this.overL() > SPLASH_L) {
-      this.refusal.set('Choose vessels that hold all of it.');
+    const wrong = this.draft().wrong() ?? (this.fills().length === 0 || this.overL() > SPLASH_L ? 'Choose vessels that hold all of it.' : null);
+    if (wrong !== null) {
+      this.refusal.set(wrong);
       return;
     }
     const name = this.draft().fields().name.trim() || this.usualName();

@@ -15,7 +15,7 @@ import { figure } from '@trug/core/base/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createBatchDraft } from '../../../writing/draft';
 import { NumberField } from '../../../shared/field/number-field';
-import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
+import { numberIn, QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { newId } from '../../../browser/new-id';
 import { TAPES } from '@trug/contract/plain';
 import { Units } from '../../../units/units';
@@ -25,6 +25,7 @@ import { fieldsOf, fruitOf, JUICE_FIELDS, originOf, readJuice, untouched } from 
 import { usualGauge } from '../../../shared/gauges';
 import { instrumentsFeature, juicesFeature } from '../../../state/resources.reducer';
 import { settingsFeature } from '../../../state/settings.reducer';
+import { holdToContract } from '../../../writing/dto-validator';
 import { LogWriter } from '../../../writing/log-writer';
 import { TextField } from '../../../shared/field/text-field';
 import { SelectField } from '../../../shared/field/select-field';
@@ -171,6 +172,11 @@ export class JuicePage {
   });
 
   constructor() {
+    holdToContract(this.draft, {
+      rules: (contract) => contract.JuiceDto,
+      read: ({ name, volume, note }) => ({ name: name.trim(), volumeL: numberIn(readQuantity(this.units, volume, 'volume')), note }),
+      typedInto: { name: 'name', volumeL: 'volume', note: 'note' },
+    });
     // A stored juice fills the form; what is typed afterwards is the maker's.
     effect(() => {
       const initial = this.initial();
@@ -190,8 +196,8 @@ export class JuicePage {
 
   protected async file(): Promise<void> {
     const { name, volumeL, goneL } = this.card();
-    const wrong = Object.values(this.problems())[0] ?? this.volumeProblem();
-    if (wrong) {
+    const wrong = this.draft.wrong();
+    if (wrong !== null) {
       this.refusal.set(wrong);
       return;
     }

@@ -171,8 +171,9 @@ export class PressDay {
 
   protected async file(): Promise<void> {
     const { lots } = this.sheet();
-    if (lots.length === 0) {
-      this.refusal.set('Weigh some fruit in first.');
+    const wrong = this.draft.wrong() ?? (lots.length === 0 ? 'Weigh some fruit in first.' : null);
+    if (wrong !== null) {
+      this.refusal.set(wrong);
       return;
     }
     const there = this.existing();

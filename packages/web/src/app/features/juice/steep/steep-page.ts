@@ -11,7 +11,7 @@ import { FRUIT_LIBRARY } from '@trug/core/base/reference/fruit-library-data';
 import { figure } from '@trug/core/base/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createDraft } from '../../../writing/draft';
-import { firstWrong, NumberField, numberOf } from '../../../shared/field/number-field';
+import { NumberField, numberOf } from '../../../shared/field/number-field';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { newId } from '../../../browser/new-id';
 import { TAPES } from '@trug/contract/plain';
@@ -109,11 +109,7 @@ export class SteepPage {
   protected async file(): Promise<void> {
     const plan = this.plan()?.value;
     const fruitG = this.fruitG();
-    const { ta, tea } = this.fields();
-    const wrong = firstWrong([
-      [ta, 'taGPerL'],
-      [tea, 'cups'],
-    ]);
+    const wrong = this.draft.wrong();
     if (wrong !== null) {
       this.refusal.set(wrong);
       return;
