@@ -40,6 +40,7 @@ const GROUPS = {
       'book/kinds/bottled',
       'book/kinds/tested',
       'book/kinds/kegged',
+      'book/kinds/stabilised',
       'finish/bottle/stabilise-dose',
     ],
   },

@@ -38,7 +38,12 @@ describe('a keg', () => {
   });
   it('takes nothing more while it is sealed', () => {
     const sealed = [...dry, keg(4)];
-    for (const act of [make.primed(29), make.racked(29, 18), make.entry('addition', 29, { what: 'water', volumeL: 1 })])
+    for (const act of [
+      make.primed(29),
+      make.racked(29, 18),
+      make.entry('addition', 29, { what: 'water', volumeL: 1 }),
+      make.entry('stabilised', 29, { so2MgPerL: 50, sorbateMgPerL: 150 }),
+    ])
       expect(against(sealed, act).refusal).toMatch(/Let the gas off and open the keg first/);
   });
   it('cannot be filled from an empty batch', () => {
