@@ -128,7 +128,7 @@ describe('the fizz the bottles will have', () => {
   });
   it('of a stabilised drink is what is in it, with what its sugar would make should it wake', () => {
     // A point above its end, so that the sums still find a little sugar.
-    const clear = [...make.dryAt(0.9993), make.malolactic(27, { done: true, turnedFraction: 1 }), make.racked(28, 19.5)];
+    const clear = [...make.dryAt(0.999), make.malolactic(27, { done: true, turnedFraction: 1 }), make.racked(28, 19.5)];
     const dosed = [...clear, make.entry('stabilised', 28.2, { so2MgPerL: 120, sorbateMgPerL: 200 })];
     expect(replay(dosed).stabilisedAt).not.toBeNull();
     const sweet = [...dosed, make.entry('sweetened', 28.3, { sweetenerId: 'sucrose', massG: 400 })];
