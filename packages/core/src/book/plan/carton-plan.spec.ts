@@ -45,7 +45,7 @@ describe('cartonPlan', () => {
     expect(plan({ sugarGPer100Ml: 10.6 }).gravity).toMatchObject({ instrument: 'hydrometer', reading: 1.048 });
   });
   it('says so when the juice alone is stronger, or the yeast too weak', () => {
-    expect(plan({ targetAbv: 4 }).strengthProblem).toMatch(/alone reaches/);
+    expect(plan({ targetAbv: 4 })).toMatchObject({ sugar: null, unsugared: 'This juice alone reaches 6.5 %, so no sugar goes in.' });
     expect(plan({ targetAbv: 11, yeastId: 'english-ale' }).cautions.map((c) => c.id)).toContain('over-tolerance');
   });
   it('doses sulfite in the maker’s form and warns of too little room', () => {

@@ -19,6 +19,7 @@ import { yeastById } from '../../base/reference/yeast-kinds.js';
 import { pitchCautions } from '../../ferment/yeast/pitch-cautions.js';
 import { pitchRate } from '../../ferment/yeast/pitch-rate.js';
 import { countText } from '../../matter/quantity/count-text.js';
+import { figure } from '../../base/worked/figures.js';
 
 /** What the carton plan is made from; null is what has not been told yet. */
 export interface CartonInputs {
@@ -59,8 +60,8 @@ export interface CartonPlan {
   readonly dates: readonly PlannedStop[];
   readonly steps: readonly Step[];
   readonly cautions: readonly Caution[];
-  /** Why the wished strength cannot be had; null when it can. */
-  readonly strengthProblem: string | null;
+  /** Why the batch begins without sugar though a strength was wished, which holds nothing up; null where it gets its sugar. */
+  readonly unsugared: string | null;
 }
 
 /** A carton of juice that is preserved stops here. */
@@ -150,8 +151,15 @@ function planFrom(input: CartonInputs, read: { readonly gravity: RawGravity; rea
       caution('let-gas-out'),
       caution('law'),
     ],
-    strengthProblem: wished?.ok === false ? `${fermentableById(input.fermentableId).name}: ${wished.error.message}.` : null,
+    unsugared: wished?.ok === false ? unsugaredWords(wished.error, input.fermentableId) : null,
   };
+}
+
+function unsugaredWords({ message, details }: CoreError, fermentableId: string): string {
+  const { aloneAbv } = details;
+  return typeof aloneAbv === 'number'
+    ? `This juice alone reaches ${figure(aloneAbv, 1)} %, so no sugar goes in.`
+    : `No sugar goes in: ${fermentableById(fermentableId).name}, ${message}.`;
 }
 
 function sugarFor(juice: Liquid, targetAbv: number, fermentableId: string): ReturnType<typeof sugarForGravity> {

@@ -275,12 +275,14 @@ function crateJobs({ batchName, state, method, today }: JobsInput, crate: BatchS
   if (crate.testBottle && crate.sparkling && !opened) {
     const squeezed = state.lastEntryAt !== null && daysBetween(crate.bottledAt, state.lastEntryAt) >= method.waits.testBottleDays;
     if (!squeezed) {
+      const firmOn = dateAfter(crate.bottledAt, method.waits.testBottleDays, state.zone);
+      const firm = days < method.waits.testBottleDays ? `It should be firm by ${dayText(firmOn, true)}.` : 'It should be firm by now.';
       add(
         'test-bottle',
         crate.id,
-        dateAfter(crate.bottledAt, method.waits.testBottleDays, state.zone),
+        firmOn,
         'Squeeze the test bottle',
-        `${batchName}, bottled ${days === 0 ? 'today' : `${countText(days, 'day')} ago`} at about ${figure(crate.co2Volumes, 1)} volumes. It should be firm.`,
+        `${batchName}, bottled ${days === 0 ? 'today' : `${countText(days, 'day')} ago`} at about ${figure(crate.co2Volumes, 1)} volumes. ${firm}`,
       );
     }
   }

@@ -136,6 +136,9 @@ describe('nextJobs', () => {
   it('has the test bottle squeezed before the first is opened', () => {
     const bottled: BatchState = { ...EMPTY_STATE, stage: 'drink', crates: [crate(10)], lastEntryAt: daysAgo(10) };
     expect(jobsOf(bottled).map((j) => `${j.kind} ${j.urgency}`)).toEqual(['test-bottle overdue', 'open-one later']);
+    expect(jobsOf(bottled)[0]?.detail).toMatch(/It should be firm by now\.$/);
+    const [today] = jobsOf({ ...bottled, crates: [crate(0)], lastEntryAt: daysAgo(0) });
+    expect(today?.detail).toMatch(/bottled today .* It should be firm by Wed 2 Dec\.$/);
     expect(kinds({ ...bottled, lastEntryAt: daysAgo(0) })).toEqual(['open-one']);
     expect(kinds({ ...bottled, crates: [crate(10, { testBottle: false })] })).toEqual(['open-one']);
   });

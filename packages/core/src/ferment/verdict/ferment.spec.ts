@@ -52,7 +52,7 @@ describe('judgeFermentation', () => {
     expect(verdicts.map((v) => v.status)).toEqual(['working', 'working', 'too-few-readings', 'finished-dry']);
     expect(verdicts[2]?.sentence).toMatch(/^Cannot tell yet/);
     expect(verdicts[2]?.next).toMatchObject({ kind: 'read', on: dateAfter(on(18), 7) });
-    expect(verdicts[3]?.evidence.map((e) => e.text)).toContain('Readings 10 days apart differ by 0.001');
+    expect(verdicts[3]?.evidence.map((e) => e.text)).toContain('Readings 10 days apart differ by less than a point');
   });
 
   it.each<[string, Case]>([

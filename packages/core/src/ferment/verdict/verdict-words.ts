@@ -128,6 +128,12 @@ function fallText({ lastRatePerDay, lastOverDays, bestRatePerDay }: Facts): stri
   return `Lost ${pointsText(points)} in the last ${days === 1 ? 'day' : `${days} days`} read, ${pace}`;
 }
 
+/** How far two gravities lie apart, in whole points. */
+function pointsBetween(sg: number, otherSg: number): string {
+  const points = Math.abs(sg - otherSg) * 1000;
+  return points < 0.95 ? 'less than a point' : pointsText(points);
+}
+
 /** What speaks for a verdict and what against it. */
 export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evidence[] {
   const { last, steadyFrom, steadyDays, endSg, strengthNow, input } = facts;
@@ -135,7 +141,7 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
   const low = input.yeast.toleranceAbv[0];
   const high = input.yeast.toleranceAbv[1];
   if (steadyDays >= PROOF_DAYS - EPS || facts.rests) {
-    const apart = `Readings ${countText(Math.round(steadyDays), 'day')} apart differ by ${Math.abs(steadyFrom.sg - last.sg).toFixed(3)}`;
+    const apart = `Readings ${countText(Math.round(steadyDays), 'day')} apart differ by ${pointsBetween(steadyFrom.sg, last.sg)}`;
     out.push({ text: apart, speaks: steadyDays >= PROOF_DAYS - EPS ? 'for' : 'note' });
   } else if (facts.lastRatePerDay > 0) {
     out.push({

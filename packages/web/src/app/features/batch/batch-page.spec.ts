@@ -10,7 +10,7 @@ describe('BatchPage', () => {
   it('says first where it stands, and on what evidence', async () => {
     const page = await open();
     expect(page.text('trug-now h2')).toBe('Finished: steady at 0.999 for 8 days, where it should be.');
-    expect(page.text('trug-now ul')).toContain('Readings 8 days apart differ by 0.000');
+    expect(page.text('trug-now ul')).toContain('Readings 8 days apart differ by less than a point');
     expect(page.text('trug-tape')).toContain('Big glass');
   });
   it('shows its working', async () => {

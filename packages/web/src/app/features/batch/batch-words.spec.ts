@@ -33,7 +33,7 @@ describe('nowWords', () => {
   it('says on what evidence', () => {
     const words = nowWords(sampleView(finishedLog(), 26));
     expect(words.tone).toBe('good');
-    expect(words.evidence[0]?.text).toBe('Readings 8 days apart differ by 0.000');
+    expect(words.evidence[0]?.text).toBe('Readings 8 days apart differ by less than a point');
   });
 });
 
