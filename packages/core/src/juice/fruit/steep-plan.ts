@@ -10,6 +10,7 @@ import { taOf, phOf } from '../../matter/liquid/acid-chemistry.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { gravityOf } from '../../matter/liquid/views.js';
 import { ACID_EQUIVALENT_G } from '../../matter/measure/acidity.js';
+import { countText } from '../../matter/quantity/count-text.js';
 import { daysBetween } from '../../matter/quantity/days.js';
 import { figure, gravityText } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
@@ -141,7 +142,7 @@ function stepsOf({ fruitKg, hot }: SteepInput, { waterL, acidG, liquid }: Pick<S
       : `Dissolve the sugar in ${figure(waterL, 1)} L of cool water with the sulfite the juice would get, and pour it over.`,
     ...(phOf(liquid) < SOUR_PH && acidG > 0 ? [`That much acid makes it as sour as pH ${figure(phOf(liquid), 1)}, where yeast struggles: aim lower.`] : []),
     'When it is below 25 °C: the acid, the tea, the pectic enzyme. Never the enzyme while it is hot.',
-    `Push the bag under twice a day for ${days} days, with clean hands. Keep it covered.`,
+    `Push the bag under twice a day for ${countText(days, 'day')}, with clean hands. Keep it covered.`,
     'Lift the bag, let it drain, press it lightly. Measure gravity, and acid if you can.',
   ];
 }
@@ -167,7 +168,7 @@ export function steepJob(
 ): SteepJob | null {
   if (steeping.strainedAt !== null) return null;
   const gone = daysBetween(steeping.startedAt, now);
-  if (gone >= steeping.days) return { what: 'strain', text: `It has steeped its ${steeping.days} days. Strain it and measure.` };
+  if (gone >= steeping.days) return { what: 'strain', text: `It has steeped its ${countText(steeping.days, 'day')}. Strain it and measure.` };
   const last = [steeping.startedAt, ...steeping.stirredAt].reduce((latest, at) => (at > latest ? at : latest));
   const hours = daysBetween(last, now) * 24;
   return hours >= HOURS_BETWEEN_STIRS ? { what: 'stir', text: 'Push the bag under and stir.' } : null;

@@ -42,6 +42,10 @@ describe('BottleBench', () => {
     await page.type('acknowledge', 'I understand');
     await page.submit();
     expect(page.text('[role=alert]')).toContain('No keg is free');
+    await page.type('newName', 'Second-hand keg');
+    await page.press('Put it in the cupboard');
+    await page.submit();
+    expect(page.written().map((e) => e.kind)).toEqual(['kegged']);
   });
   it('will not file wine bottles for fizz until the danger is acknowledged', async () => {
     const page = await open();

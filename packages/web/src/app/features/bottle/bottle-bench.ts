@@ -15,6 +15,7 @@ import { maySeal, sealWay } from '@trug/core/book/state/sealing';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { PrimingDrawn } from './priming-drawn';
 import { RunTray } from './run-tray';
+import { AddVessel } from '../../shared/add-vessel/add-vessel';
 import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
@@ -48,6 +49,7 @@ const USUAL_LOSS_L = 0.4;
   selector: 'trug-bottle-bench',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    AddVessel,
     PrimingDrawn,
     RunTray,
     Word,
@@ -274,7 +276,7 @@ export class BottleBench {
     if (!view || !plan) return 'There is nothing in this batch to put by.';
     if (this.route() === 'cold-keg') {
       const keg = this.kegs()[0];
-      return keg ? kegActs(keg, this.fields(), plan.liquid.volumeL, acknowledged) : 'No keg is free. Add one in the cupboard first.';
+      return keg ? kegActs(keg, this.fields(), plan.liquid.volumeL, acknowledged) : 'No keg is free. Add one first.';
     }
     const counted = this.chosen().flatMap((b) => this.countProblem(b.kindId) ?? [])[0];
     if (counted !== undefined) return counted;

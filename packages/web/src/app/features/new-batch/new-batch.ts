@@ -4,7 +4,7 @@ import { Outbox } from '../../writing/outbox';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
-import { TAPES, VESSEL_KINDS, type VesselDto } from '@trug/contract/plain';
+import { TAPES, type VesselDto } from '@trug/contract/plain';
 import type { Fruit, SulfiteForm } from '@trug/core';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { METHODS } from '@trug/core/book/plan/method';
@@ -13,6 +13,7 @@ import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
 import { newId } from '../../browser/new-id';
+import { AddVessel } from '../../shared/add-vessel/add-vessel';
 import { CautionList } from '../../shared/caution/caution-list';
 import { batchDraftKey, createDraft, leaveDraft, PITCH_DRAFT } from '../../writing/draft';
 import { NumberField, numberOf } from '../../shared/field/number-field';
@@ -54,8 +55,6 @@ const NEW_BATCH = {
   form: 'tablet',
   method: 'carton-quick',
   // The smallest kind that holds it, until the maker chooses.
-  newKind: '',
-  newName: '',
 };
 /** The path's stops that a plan names with a day. */
 const DATED: Readonly<Record<string, string>> = { pitch: 'Yeast goes in', rack: 'Rack it', bottle: 'Bottle it', drink: 'First glass' };
@@ -72,7 +71,21 @@ const LEAST_SUGAR_G = 0.5;
 @Component({
   selector: 'trug-new-batch',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Word, SaidPipe, ReactiveFormsModule, NumberField, QuantityField, CautionList, Working, Vessel, TextField, SelectField, ChoiceField, Refusal],
+  imports: [
+    AddVessel,
+    Word,
+    SaidPipe,
+    ReactiveFormsModule,
+    NumberField,
+    QuantityField,
+    CautionList,
+    Working,
+    Vessel,
+    TextField,
+    SelectField,
+    ChoiceField,
+    Refusal,
+  ],
   templateUrl: './new-batch.html',
   styleUrl: './new-batch.scss',
 })
@@ -98,21 +111,13 @@ export class NewBatch {
   protected readonly refusal = signal<string | null>(null);
   protected readonly sulfiteForms = SULFITE_FORMS;
   protected readonly yeast = computed(() => yeastById(this.fields().yeast));
-  private readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
-  protected readonly newKind = computed(() => {
-    const volumeL = this.volumeL() ?? 0;
-    const still = VESSEL_KINDS.filter((k) => k.id !== 'keg');
-    const largest = still.reduce((most, k) => (k.capacityL > most.capacityL ? k : most), VESSEL_KINDS[0]);
-    const fits = smallestWithFoamRoom(volumeL, still) ?? largest;
-    return VESSEL_KINDS.find((k) => k.id === this.fields().newKind) ?? fits;
-  });
+  protected readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
   protected readonly freeChoices = computed(() =>
     this.free().map(({ id, name, capacityL, clean }) => ({
       id,
       name: `${name}, holds ${this.units.volume(capacityL)}${clean ? '' : ', to be cleaned first'}`,
     })),
   );
-  protected readonly kindChoices = computed(() => VESSEL_KINDS.map(({ id, name, capacityL }) => ({ id, name: `${name}, ${this.units.volume(capacityL)}` })));
   protected readonly sugarChoices = computed(() => this.sugars.map(({ id, name }) => ({ id, name: this.units.say(name) })));
   protected readonly yeastHint = computed(() => {
     const { tempC, toleranceAbv } = this.yeast();
@@ -180,21 +185,6 @@ export class NewBatch {
   /** A carton may state its sugar a fifth too high or too low, until it is read off glass. */
   protected cartonDoubt(sg: number): string {
     return `${this.units.gravityDoubt(sg, cartonPlusMinus(sg))}, as cartons go: read it to know`;
-  }
-
-  protected async addVessel(): Promise<void> {
-    const kind = this.newKind();
-    const vessel = { id: newId(), name: this.fields().newName.trim() || `My ${kind.name}`, kind: kind.id, capacityL: kind.capacityL };
-    // It is chosen at once; typing goes on while it is put away.
-    const choose = (id: string): void => this.draft.fields.update((f) => ({ ...f, vessel: id, newName: '' }));
-    choose(vessel.id);
-    const { refused, body } = await this.writer.addVessel(vessel);
-    if (refused === null) {
-      if (body.id !== vessel.id) choose(body.id);
-      return;
-    }
-    this.refusal.set(refused);
-    this.draft.fields.update((f) => ({ ...f, vessel: '', newName: vessel.name }));
   }
 
   protected async begin(): Promise<void> {

@@ -10,6 +10,7 @@ import { fillableShare, fillEvenly } from '@trug/core/finish/rack/fill-evenly';
 import { headspaceCheck } from '@trug/core/finish/rack/headspace';
 import { leftoverWays, type LeftoverWay } from '@trug/core/finish/rack/leftover-ways';
 import { toppingWays, type ToppingWay } from '@trug/core/finish/rack/topping-ways';
+import { AddVessel } from '../../shared/add-vessel/add-vessel';
 import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
@@ -39,7 +40,7 @@ const LEAST_OVER_L = 0.1;
 @Component({
   selector: 'trug-rack-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ActHead, SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, Working, Vessel, MatCheckbox, Refusal],
+  imports: [AddVessel, ActHead, SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, Working, Vessel, MatCheckbox, Refusal],
   templateUrl: './rack-page.html',
   styleUrl: './rack-page.scss',
 })
@@ -52,7 +53,7 @@ export class RackPage {
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  private readonly free = this.store.selectSignal(selectFreeVessels);
+  protected readonly free = this.store.selectSignal(selectFreeVessels);
   private readonly all = this.store.selectSignal(vesselsFeature.selectVesselById);
   protected readonly draft = createBatchDraft('rack', { loss: '', picked: '', water: '', drunk: '', top: '', topL: '', filler: '' });
   protected readonly refusal = signal<string | null>(null);
@@ -68,7 +69,7 @@ export class RackPage {
   protected readonly topL = computed(() => Number(this.draft.fields().topL));
   protected readonly fillerL = computed(() => Number(this.draft.fields().filler));
   private readonly rackedL = computed(() => Math.max(0, (this.view()?.state.liquid?.volumeL ?? 0) - this.lossL() + this.waterL() - this.drunkL()));
-  private readonly toFillL = computed(() => this.rackedL() + this.topL());
+  protected readonly toFillL = computed(() => this.rackedL() + this.topL());
   /** Free vessels, and the one it stands in, which can be washed and used again. */
   protected readonly candidates = computed(() => {
     const own = (this.view()?.state.vessels ?? []).flatMap((f) => this.all().get(f.vesselId) ?? []);
@@ -193,6 +194,11 @@ export class RackPage {
       this.fillerL() > 0 ? `${this.units.volumeAbout(this.fillerL())} of boiled marbles take up the air.` : '',
     ].filter((line) => line !== ''),
   );
+
+  /** A vessel that was just added, unless it is chosen by itself as the one that fits. */
+  protected pick(id: string): void {
+    if (!this.picked().includes(id)) this.toggle(id);
+  }
 
   protected toggle(id: string): void {
     const now = this.picked();

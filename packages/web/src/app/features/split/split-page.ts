@@ -5,6 +5,7 @@ import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Liquid } from '@trug/core';
 import { FOAM_ROOM_FRACTION } from '@trug/core/finish/rack/headspace';
+import { AddVessel } from '../../shared/add-vessel/add-vessel';
 import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft } from '../../writing/draft';
@@ -25,7 +26,7 @@ const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without s
 @Component({
   selector: 'trug-split-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ActHead, SaidPipe, ReactiveFormsModule, RouterLink, SelectField, MatCheckbox, Refusal],
+  imports: [AddVessel, ActHead, SaidPipe, ReactiveFormsModule, RouterLink, SelectField, MatCheckbox, Refusal],
   template: `
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
@@ -40,8 +41,9 @@ const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without s
                 {{ vessel.name }} <span class="quiet">takes {{ units.volume(vessel.capacityL * full) }}{{ vessel.clean ? '' : ', to be cleaned first' }}</span>
               </mat-checkbox>
             } @empty {
-              <p class="hint">No vessel is free. Empty one, or put another in the cupboard.</p>
+              <p class="hint">No vessel is free. Empty one, or add another.</p>
             }
+            <trug-add-vessel [open]="free().length === 0" (added)="toggle($event)" />
           </fieldset>
           <p role="status">{{ says() | said }}</p>
           <trug-refusal [why]="refusal()" />

@@ -69,6 +69,21 @@ describe('BlendBench', () => {
     expect(page.value('batchName')).toBe('Autumn');
     expect(page.filed()).toEqual([]);
   });
+  it('ends for want of no vessel: one is put in the cupboard there, of its own size, and filled', async () => {
+    const page = await open({ vessels: [] });
+    await page.press('Closest');
+    await page.press('Pour it');
+    await page.type('newName', 'Uncle’s cask');
+    await page.type('newCapacity', 'a lot');
+    await page.press('Put it in the cupboard');
+    expect(page.text('trug-add-vessel')).toContain('“a lot” is not a volume');
+    await page.type('newCapacity', '25 L');
+    await page.press('Put it in the cupboard');
+    expect(page.text('fieldset')).toContain('Uncle’s cask 25 L');
+    await page.submit();
+    const entry = page.written()[0];
+    expect(entry?.kind === 'blended' && entry.payload.vessels.map((v) => v.volumeL)).toEqual([expect.closeTo(20, 6)]);
+  });
   it('loses no step of the keys, however quick they come', async () => {
     const page = await open();
     const [sg, acid] = [Number(page.value('aim-sg')), Number(page.value('aim-taGPerL'))];

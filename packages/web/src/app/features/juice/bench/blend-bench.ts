@@ -4,6 +4,7 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, injec
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { BlendAim, BlendJuice, BlendUse, Liquid, ReachAxis, ReachPoint } from '@trug/core';
+import { countText } from '@trug/core/matter/quantity/count-text';
 import { BLEND_STYLES } from '@trug/core/juice/blend/blend-styles';
 import { blendUncertainty } from '@trug/core/juice/blend/blend-uncertainty';
 import { blendWords } from '@trug/core/juice/blend/blend-words';
@@ -206,7 +207,7 @@ export class BlendBench {
       {
         name: 'Left over',
         value: this.units.short(this.units.volumeAbout(blend.leftOverL)),
-        unit: `in ${blend.leftInCount} ${this.ciders() ? 'ciders' : 'juices'}`,
+        unit: `in ${countText(blend.leftInCount, this.ciders() ? 'cider' : 'juice')}`,
       },
     ];
   });

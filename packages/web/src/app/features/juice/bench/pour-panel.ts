@@ -7,6 +7,7 @@ import { METHODS } from '@trug/core/book/plan/method';
 import { fillEvenly } from '@trug/core/finish/rack/fill-evenly';
 import { fitVessels } from '@trug/core/finish/rack/fit-vessels';
 import { FOAM_ROOM_FRACTION } from '@trug/core/finish/rack/headspace';
+import { AddVessel } from '../../../shared/add-vessel/add-vessel';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../../state/free-vessels';
 import type { Draft } from '../../../writing/draft';
@@ -29,7 +30,7 @@ const SPLASH_L = 0.05;
 @Component({
   selector: 'trug-pour-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, QuantityField, TextField, SelectField, MatCheckbox, Refusal],
+  imports: [AddVessel, ReactiveFormsModule, QuantityField, TextField, SelectField, MatCheckbox, Refusal],
   template: `
     <form class="card" (ngSubmit)="file()" aria-label="Pour it" [formGroup]="draft().form">
       <h2>Pour it</h2>
@@ -55,8 +56,9 @@ const SPLASH_L = 0.05;
             }
           </mat-checkbox>
         } @empty {
-          <p class="hint">No vessel is free. Empty one, or put another in the cupboard.</p>
+          <p class="hint">No vessel is free. Empty one, or add another.</p>
         }
+        <trug-add-vessel [open]="free().length === 0" [forL]="totalL()" (added)="pick($event)" />
       </fieldset>
       <p class="hint" [class.over]="overL() > 0.05">{{ fits() }}</p>
       <trug-refusal [why]="refusal()" />
@@ -126,6 +128,11 @@ export class PourPanel {
   protected fillOf(id: string): number | null {
     const fill = this.fills().find((f) => f.vesselId === id);
     return fill ? Math.round(fill.volumeL * 10) / 10 : null;
+  }
+
+  /** A vessel that was just added, unless it is chosen by itself as the one that fits. */
+  protected pick(id: string): void {
+    if (!this.picked().includes(id)) this.toggle(id);
   }
 
   protected toggle(id: string): void {
