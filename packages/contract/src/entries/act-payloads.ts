@@ -76,6 +76,7 @@ export class VentedPayloadDto {
 export class StabilisedPayloadDto {
   @InRange(LIMITS.so2MgPerL) so2MgPerL!: number;
   @InRange(LIMITS.sorbateMgPerL) sorbateMgPerL!: number;
+  @IsOptional() @IsArray() @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => SupplyUseDto) supplies?: SupplyUseDto[];
 }
 
 /** A sample fermented out in the warm, or a test for sugar: which of them decides what else must be there. */
@@ -92,6 +93,7 @@ export class TestedPayloadDto {
 export class SweetenedPayloadDto {
   @Text(60) @IsNotEmpty() sweetenerId!: string;
   @InRange(LIMITS.sugarG) massG!: number;
+  @IsOptional() @IsArray() @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => SupplyUseDto) supplies?: SupplyUseDto[];
 }
 
 export class PrimedPayloadDto {

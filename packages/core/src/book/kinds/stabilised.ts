@@ -1,5 +1,6 @@
 import { figure } from '../../base/worked/figures.js';
 import { isFullDose } from '../../finish/bottle/stabilise-dose.js';
+import type { SupplyUse } from '../../juice/adjust/addition-payload.js';
 import { addSulfite } from '../../matter/liquid/additions.js';
 import type { BatchState } from '../state/batch-state.js';
 import { CLEAR, refuse, type Kind } from './kind.js';
@@ -10,6 +11,7 @@ import { both, isProven, justWoken } from './sugar-moves.js';
 export interface StabilisedPayload {
   readonly so2MgPerL: number;
   readonly sorbateMgPerL: number;
+  readonly supplies?: readonly SupplyUse[] | undefined;
 }
 
 /** Why sulfite and sorbate do not stabilise a drink, in words. */
@@ -55,4 +57,5 @@ export const stabilised: Kind<StabilisedPayload> = {
       ? refuse(`The malolactic change is under way. ${GERANIUM} Let it end, or stop it with sulfite and wait two weeks, before sorbate goes in.`)
       : CLEAR,
   onTheDrink: true,
+  supplies: ({ supplies = [] }) => supplies,
 };

@@ -1,4 +1,5 @@
 import { fermentableById } from '../../base/reference/fermentables.js';
+import type { SupplyUse } from '../../juice/adjust/addition-payload.js';
 import type { Kind } from './kind.js';
 import { sugared } from './sugar-moves.js';
 
@@ -6,10 +7,12 @@ import { sugared } from './sugar-moves.js';
 export interface SweetenedPayload {
   readonly sweetenerId: string;
   readonly massG: number;
+  readonly supplies?: readonly SupplyUse[] | undefined;
 }
 
 export const sweetened: Kind<SweetenedPayload> = {
   apply: (state, { at, payload: { sweetenerId, massG } }) => sugared(state, at, { fermentableId: sweetenerId, massG }),
   words: ({ payload }, say) => ({ lead: 'Sweetened', rest: `with ${say.mass(payload.massG)} ${fermentableById(payload.sweetenerId).name}` }),
   onTheDrink: true,
+  supplies: ({ supplies = [] }) => supplies,
 };

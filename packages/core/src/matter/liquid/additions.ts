@@ -1,5 +1,6 @@
 import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
+import type { Fermentable } from '../../base/reference/fermentables-data.js';
 import { fermentableById } from '../../base/reference/fermentables.js';
 import { blendLiquids, inVolume } from './blend-liquids.js';
 import { besideSugar } from './juice-acids.js';
@@ -11,6 +12,23 @@ const SUCROSE_POINTS = 384;
 
 /** Sugars that are sucrose in the packet; every other fermentable counts as hexose. */
 const SUCROSE_IDS: ReadonlySet<string> = new Set(['sucrose', 'brown-sugar-light', 'brown-sugar-dark', 'maple-syrup']);
+
+/** What sweetens by the drop levels off: R = R_m C ÷ (K + C), in % of sucrose, with C in mg/L. @source usual fits of sensory panels; a second dose is counted as if it were the first */
+const INTENSE: Readonly<Record<string, { readonly mostPercent: number; readonly halfMgPerL: number }>> = {
+  stevia: { mostPercent: 10, halfMgPerL: 200 },
+  sucralose: { mostPercent: 14.7, halfMgPerL: 129 },
+};
+
+/** Whether a sweetener sweetens by the drop, by a law that is known. */
+export const isIntense = (fermentableId: string): boolean => fermentableId in INTENSE;
+
+/** Sweetness that a mass of a sweetener brings to a volume, g of sucrose. */
+function sweetnessG(kind: Fermentable, massG: number, volumeL: number): number {
+  const law = INTENSE[kind.id];
+  if (!law) return massG * kind.sweetnessVsSucrose;
+  const mgPerL = (1000 * massG) / volumeL;
+  return (10 * volumeL * law.mostPercent * mgPerL) / (law.halfMgPerL + mgPerL);
+}
 
 /**
  * The liquid with a sugar, syrup or concentrate dissolved in it.
@@ -29,7 +47,7 @@ export function addFermentable(liquid: Liquid, addition: { readonly fermentableI
   const grown = inVolume(liquid, liquid.volumeL + (massG / 1000) * kind.volumeLPerKg);
   const perL = (g: number): number => g / grown.volumeL;
   const isSucrose = SUCROSE_IDS.has(kind.id);
-  const sweetG = kind.kind === 'non-fermentable' ? massG * kind.sweetnessVsSucrose : 0;
+  const sweetG = kind.kind === 'non-fermentable' ? sweetnessG(kind, massG, grown.volumeL) : 0;
   const shown = kind.kind === 'non-fermentable' ? Math.min(1, kind.pointsLPerKg / (SUCROSE_POINTS * kind.extractFraction)) : 1;
   return {
     ...withBesideSugar(grown, kind.id, (massG / 1000) * kind.volumeLPerKg),
