@@ -24,7 +24,7 @@ export const APPLE = sugaredMust(1.064);
 export const STRONG = sugaredMust(1.11);
 
 /** What a judgement rests on beside its readings, where it is not the usual. */
-export interface Given extends Partial<Pick<JudgeInput, 'liquid' | 'temps' | 'today'>> {
+export interface Given extends Partial<Pick<JudgeInput, 'liquid' | 'temps' | 'today' | 'school'>> {
   readonly yeastId?: string;
   readonly entries?: readonly JudgedEntry[];
 }

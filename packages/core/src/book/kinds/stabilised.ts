@@ -2,6 +2,7 @@ import { figure } from '../../base/worked/figures.js';
 import { isFullDose } from '../../finish/bottle/stabilise-dose.js';
 import type { SupplyUse } from '../../juice/adjust/addition-payload.js';
 import { addSulfite } from '../../matter/liquid/additions.js';
+import type { Liquid } from '../../matter/liquid/liquid.js';
 import type { BatchState } from '../state/batch-state.js';
 import { CLEAR, refuse, type Kind } from './kind.js';
 import { GERANIUM } from './malolactic.js';
@@ -41,11 +42,17 @@ export function whyNotStabilised(state: BatchState, at: string, dose: Stabilised
   return null;
 }
 
+/** The drink with both stirred in. */
+export const withBoth = (liquid: Liquid, { so2MgPerL, sorbateMgPerL }: StabilisedPayload): Liquid => ({
+  ...addSulfite(liquid, so2MgPerL),
+  sorbateMgPerL: liquid.sorbateMgPerL + sorbateMgPerL,
+});
+
 export const stabilised: Kind<StabilisedPayload> = {
   // Counted as stabilised only in full, on a racked drink whose end was proven.
   apply: (state, { at, payload }) => {
     const why = whyNotStabilised(state, at, payload);
-    const patch = both(state, (l) => ({ ...addSulfite(l, payload.so2MgPerL), sorbateMgPerL: l.sorbateMgPerL + payload.sorbateMgPerL }));
+    const patch = both(state, (l) => withBoth(l, payload));
     return why === null ? { ...patch, stabilisedAt: at, notStabilised: null } : { ...patch, notStabilised: { at, why: NOT_STABILISED[why] } };
   },
   words: ({ payload }) => ({

@@ -1,5 +1,6 @@
 import { END_SG, judged, on, statusOf, STRONG, type Read } from '../../testing/judged.js';
 import { yeastById } from '../../base/reference/yeast-kinds.js';
+import { dayText } from '../../matter/quantity/days.js';
 import type { JudgedEntry, PlaceTemperature } from './judge-facts.js';
 
 describe('what is counted', () => {
@@ -49,10 +50,34 @@ describe('what is counted', () => {
     expect(statusOf(thinned, { entries: [pitched, water(26, -0.0025)] })).toBe('finished-dry');
     expect(statusOf(thinned, { entries: [pitched, water(22, -0.0025)] })).not.toBe('finished-dry');
     expect(statusOf(thinned, { entries: [pitched, water(26)] })).toBe('too-few-readings');
+    // A reading of its own moment was read with the water in.
+    expect(statusOf(thinned, { entries: [pitched, water(24, -0.0025)] })).toBe(statusOf(thinned, { entries: [pitched, water(22, -0.0025)] }));
+    expect(judged(thinned, { entries: [pitched, water(24, -0.0025)] }).value.steadySince).not.toBe(on(20));
   });
   it('proves an end only since the newest yeast', () => {
     expect(statusOf([...proven, [34, END_SG]], { entries: [pitched, { at: on(28), kind: 'pitched' }] })).toBe('too-few-readings');
     expect(judged([...proven, [34, END_SG]], { entries: [pitched, { at: on(27), kind: 'pitched' }] }).value.steadySince).toBe(on(27));
+  });
+  it('reckons the strength in its words by the maker’s school', () => {
+    const stuck: readonly Read[] = [
+      [9, 1.05],
+      [20, 1.03],
+      [34, 1.03],
+    ];
+    const stands = (school?: 'x131.25' | 'mass-balance'): string =>
+      judged(stuck, { liquid: STRONG, ...(school ? { school } : {}) }).value.evidence.find((e) => e.text.includes('this yeast can stand'))?.text ?? '';
+    expect(stands('x131.25')).toMatch(/^10\.5 % /);
+    expect(stands()).toBe(stands('mass-balance'));
+    expect(stands()).not.toMatch(/^10\.5 % /);
+  });
+  it('names the day of the newest yeast, and none where there was one', () => {
+    const newYeast = (...days: readonly number[]): readonly string[] =>
+      judged([...proven, [34, END_SG]], { entries: [pitched, ...days.map((day): JudgedEntry => ({ at: on(day), kind: 'pitched' }))] })
+        .value.evidence.map((e) => e.text)
+        .filter((text) => text.startsWith('New yeast'));
+    expect(newYeast()).toEqual([]);
+    expect(newYeast(28)).toHaveLength(1);
+    expect(newYeast(28, 30)).toEqual([expect.stringContaining(dayText(on(30)))]);
   });
 });
 

@@ -19,6 +19,8 @@ import { SettingsPage } from './settings/settings-page';
 import { SplitPage } from './split/split-page';
 import { StabilisePage } from './stabilise/stabilise-page';
 import { SugarTestPage } from './sugar-test/sugar-test-page';
+import { SweetenPage } from './sweeten/sweeten-page';
+import { TakeOutPage } from './take-out/take-out-page';
 
 /** What people, cats and pasted tables put into a field. */
 const ODD = [
@@ -66,6 +68,8 @@ const PAGES: readonly (readonly [name: string, page: Type<unknown>, log: readonl
   ['malolactic', MalolacticPage, finishedLog(), 27],
   ['sugar test', SugarTestPage, finishedLog(), 27],
   ['stabilise', StabilisePage, finishedLog(), 27],
+  ['sweeten', SweetenPage, finishedLog(), 27],
+  ['take some out', TakeOutPage, finishedLog(), 27],
   ['bottle bench', BottleBench, finishedLog(), 27],
 ];
 

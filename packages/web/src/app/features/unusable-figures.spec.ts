@@ -10,6 +10,8 @@ import { MovePage } from './note/move-page';
 import { PitchPage } from './pitch/pitch-page';
 import { RackPage } from './rack/rack-page';
 import { ReadingPage } from './reading/reading-page';
+import { SweetenPage } from './sweeten/sweeten-page';
+import { TakeOutPage } from './take-out/take-out-page';
 
 const working: readonly Entry[] = [filled(), pitched(), reading(3, 1.03), reading(6, 1.02)];
 const vessels = ['V', 'W'].map((id) => ({ id, name: `Glass ${id}`, kind: 'carboy' as const, capacityL: id === 'V' ? 23 : 20 }));
@@ -30,6 +32,8 @@ const CASES: Readonly<Record<string, Case>> = {
   'a reading': { page: ReadingPage, log: working, today: 7, ready: { gravity: '1.018' } },
   move: { page: MovePage, log: working, today: 7, ready: { place: 'the shed', temp: '14 C' } },
   rack: { page: RackPage, log: finishedLog(), today: 27, ready: {} },
+  sweeten: { page: SweetenPage, log: finishedLog(), today: 27, ready: {} },
+  'take some out': { page: TakeOutPage, log: finishedLog(), today: 27, ready: { amount: '1 L' } },
   'bottle bench': { page: BottleBench, log: testedLog(), today: 27, ready: { 'count-crown-500': '30' } },
 };
 

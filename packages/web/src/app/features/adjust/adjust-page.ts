@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
-import { Word } from '../../shared/word/word';
+import { BeforeAfter } from '../../shared/before-after/before-after';
+import { liquidRows } from '../../shared/before-after/liquid-rows';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import type { CarbonateId, CoreError, Liquid, Need, SulfiteForm } from '@trug/core';
+import type { CarbonateId, CoreError, Need, SulfiteForm } from '@trug/core';
 import { NUTRIENTS } from '@trug/core/juice/adjust/nutrient-plan';
 import { isAtRest } from '@trug/core/ferment/verdict/verdict';
-import { phOf, taOf, type AcidId } from '@trug/core/matter/liquid/acid-chemistry';
-import { dryAbvOf, fermentedShare, gravityOf } from '@trug/core/matter/liquid/views';
+import type { AcidId } from '@trug/core/matter/liquid/acid-chemistry';
+import { fermentedShare } from '@trug/core/matter/liquid/views';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
 import { daysBetween } from '@trug/core/matter/quantity/days';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
@@ -69,7 +70,7 @@ const LASTING: readonly string[] = ['lactose', 'erythritol'];
   selector: 'trug-adjust-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
-    Word,
+    BeforeAfter,
     ActHead,
     SaidPipe,
     ReactiveFormsModule,
@@ -188,24 +189,8 @@ export class AdjustPage {
     return `${text} ${plan.unit === 'tablets' ? `, ${plan.of}` : `of ${sugar.toLowerCase()}`}`.replace(' ,', ',');
   });
   protected readonly rows = computed(() => {
-    const before = this.liquid();
-    const after = this.plan()?.after ?? null;
-    if (!before) return [];
-    const row = (name: string, unit: string, of: (l: Liquid) => string): { name: string; unit: string; before: string; after: string | null } => ({
-      name,
-      unit,
-      before: of(before),
-      after: after ? of(after) : null,
-    });
-    return [
-      row('Volume', '', (l) => this.units.volume(Math.round(l.volumeL * 100) / 100)),
-      row('Gravity', '', (l) => this.units.fineGravity(gravityOf(l))),
-      row('Strength if dry', '%', (l) => figure(dryAbvOf(l), 1)),
-      row('Acid', 'g/L as malic', (l) => figure(taOf(l), 1)),
-      row('pH', '', (l) => figure(phOf(l), 2)),
-      row('Tannin', 'g/L', (l) => figure(l.tanninGPerL, 1)),
-      row('Sulfite in all', 'mg/L', (l) => figure(l.totalSo2MgPerL, 0)),
-    ];
+    const liquid = this.liquid();
+    return liquid ? liquidRows(this.units, liquid, this.plan()?.after ?? null, ['volume', 'gravity', 'dryStrength', 'acid', 'ph', 'tannin', 'sulfite']) : [];
   });
 
   private readonly take = viewChild(SupplyTake);

@@ -8,7 +8,7 @@ const open = (...more: ReturnType<typeof finishedLog>): Promise<PageHarness> =>
 describe('the malolactic change', () => {
   it('shows what it would do, and is filed as begun', async () => {
     const page = await open();
-    expect(page.text('aside')).toMatch(/Acid, as malic ?\d\.\d g\/L ?\d\.\d g\/L/);
+    expect(page.text('aside')).toMatch(/Acid g\/L as malic ?\d\.\d ?\d\.\d/);
     await page.press('Write it down');
     expect(page.written()[0]).toMatchObject({ kind: 'malolactic', payload: { turnedFraction: 0, wanted: true, bacteria: true, done: false } });
   });
@@ -17,7 +17,7 @@ describe('the malolactic change', () => {
     await page.tick('input[name="is"][value="over"]');
     await page.tick('input[name="wanted"][value="no"]');
     expect(page.text()).toContain('To stop it: sulfite');
-    const now = Number(/Acid, as malic ?(\d\.\d) g/.exec(page.text('aside'))?.[1]);
+    const now = Number(/Acid g\/L as malic ?(\d\.\d)/.exec(page.text('aside'))?.[1]);
     await page.type('ta', String(now + 3));
     await page.press('Write it down');
     expect(page.text()).toContain('only takes acid away');

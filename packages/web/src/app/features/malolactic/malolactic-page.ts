@@ -5,6 +5,7 @@ import { attempt } from '@trug/core/base/errors/attempt';
 import { malolacticOutlook, turnedFromTa } from '@trug/core/ferment/clear/malolactic-outlook';
 import { figure } from '@trug/core/base/worked/figures';
 import { ActHead } from '../../shared/act-head/act-head';
+import { BeforeAfter, type FigureRow } from '../../shared/before-after/before-after';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
@@ -20,7 +21,7 @@ import { Refusal } from '../../shared/refusal/refusal';
 @Component({
   selector: 'trug-malolactic-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ActHead, SaidPipe, ReactiveFormsModule, RouterLink, CautionList, TextField, Working, ChoiceField, Refusal],
+  imports: [ActHead, BeforeAfter, SaidPipe, ReactiveFormsModule, RouterLink, CautionList, TextField, Working, ChoiceField, Refusal],
   templateUrl: './malolactic-page.html',
   styleUrl: './malolactic-page.scss',
 })
@@ -35,12 +36,12 @@ export class MalolacticPage {
     const liquid = this.view()?.state.liquid;
     return liquid ? malolacticOutlook(liquid) : null;
   });
-  protected readonly figures = computed(() => {
+  protected readonly figures = computed((): readonly FigureRow[] => {
     const o = this.outlook()?.value;
     return o
       ? [
-          { name: 'Acid, as malic', now: `${figure(o.now.taGPerL, 1)} g/L`, after: `${figure(o.after.taGPerL, 1)} g/L` },
-          { name: 'pH', now: figure(o.now.ph, 2), after: figure(o.after.ph, 2) },
+          { name: 'Acid', unit: 'g/L as malic', before: figure(o.now.taGPerL, 1), after: figure(o.after.taGPerL, 1) },
+          { name: 'pH', unit: '', before: figure(o.now.ph, 2), after: figure(o.after.ph, 2) },
         ]
       : [];
   });

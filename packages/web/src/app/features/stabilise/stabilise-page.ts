@@ -1,11 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { Word } from '../../shared/word/word';
 import { RouterLink } from '@angular/router';
 import { stabiliseDose } from '@trug/core/finish/bottle/stabilise-dose';
-import { NOT_STABILISED, whyNotStabilised, type NotStabilised } from '@trug/core/book/kinds/stabilised';
+import { NOT_STABILISED, whyNotStabilised, withBoth, type NotStabilised } from '@trug/core/book/kinds/stabilised';
 import type { Need } from '@trug/core';
 import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
+import { BeforeAfter } from '../../shared/before-after/before-after';
+import { liquidRows } from '../../shared/before-after/liquid-rows';
 import { CautionList } from '../../shared/caution/caution-list';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { Units } from '../../units/units';
@@ -26,7 +28,7 @@ const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly 
 @Component({
   selector: 'trug-stabilise-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Word, ActHead, SaidPipe, RouterLink, CautionList, SupplyTake, Working, Refusal],
+  imports: [Word, ActHead, BeforeAfter, SaidPipe, RouterLink, CautionList, SupplyTake, Working, Refusal],
   template: `
     @if (view(); as v) {
       <section class="page">
@@ -69,6 +71,7 @@ const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly 
             </div>
             <aside role="region" aria-label="What comes of it" class="card">
               <h2>Before it goes in</h2>
+              <trug-before-after [rows]="rows()" />
               <trug-cautions [cautions]="d.cautions" />
               <trug-working [steps]="d.steps" />
             </aside>
@@ -100,6 +103,12 @@ export class StabilisePage {
     const dose = this.dose()?.value;
     return dose ? { so2MgPerL: Math.ceil(dose.so2MgPerL), sorbateMgPerL: Math.ceil(dose.sorbicMgPerL) } : null;
   });
+  protected readonly rows = computed(() => {
+    const liquid = this.view()?.state.liquid;
+    const payload = this.payload();
+    return liquid && payload ? liquidRows(this.units, liquid, withBoth(liquid, payload), ['sulfite', 'sorbate', 'ph']) : [];
+  });
+  private readonly take = viewChild(SupplyTake);
   /** What stands against it, and where that is seen to. */
   protected readonly against = computed(() => {
     const view = this.view();
@@ -118,6 +127,6 @@ export class StabilisePage {
     const payload = this.payload();
     if (!view || !payload) return;
     const said = this.against() === null ? 'Stabilised.' : 'Written down as what it is: it does not count as stabilised.';
-    this.refusal.set(await this.writer.write(view, [{ kind: 'stabilised', payload }], said));
+    this.refusal.set(await this.writer.write(view, [{ kind: 'stabilised', payload: { ...payload, supplies: this.take()?.uses() } }], said));
   }
 }

@@ -27,6 +27,8 @@ const CLEAR = { page: 'clear', verb: 'Clear it' };
 const MALOLACTIC = { page: 'malolactic', verb: 'Malolactic change' };
 const TEST = { page: 'test', verb: 'What sugar is left?' };
 const STABILISE = { page: 'stabilise', verb: 'Stabilise it' };
+const SWEETEN = { page: 'sweeten', verb: 'Sweeten it' };
+const TAKE_OUT = { page: 'take-out', verb: 'Take some out' };
 const OPEN_KEG = { page: 'open-keg', verb: 'Open the keg' };
 const MOVE = { page: 'move', verb: 'Move it' };
 
@@ -53,7 +55,7 @@ export function nowWords(view: BatchView): NowWords {
           : [{ text: `Sulfited at ${hourIn(state.sulfitedAt, state.zone)} on ${dayText(state.sulfitedAt, false, state.zone)}`, speaks: 'for' }],
       next: wait?.detail ?? '',
       main: { page: 'pitch', verb: 'Pitch the yeast' },
-      also: [ADJUST, SPLIT, READ, MOVE],
+      also: [ADJUST, SPLIT, READ, MOVE, TAKE_OUT],
     };
   }
   if (!verdict) return { sentence: 'Put by.', tone: 'plain', evidence: [], next: '', main: null, also: [NOTE] };
@@ -74,12 +76,12 @@ export function nowWords(view: BatchView): NowWords {
     main: done ? (bottleFirst ? BOTTLE : RACK) : v.next.kind === 'stabilise' ? TEST : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
     // Under one button: every act that makes sense at this stage.
     also: done
-      ? [...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]), TEST, CLEAR, MALOLACTIC, STABILISE, ADJUST, MOVE]
+      ? [...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]), TEST, CLEAR, MALOLACTIC, STABILISE, SWEETEN, ADJUST, MOVE, TAKE_OUT]
       : v.next.kind === 'stabilise'
-        ? [RACK, STABILISE, BOTTLE, READ, RESTART, ADJUST]
+        ? [RACK, STABILISE, SWEETEN, BOTTLE, READ, RESTART, ADJUST, TAKE_OUT]
         : toTheWarm
-          ? [...(v.next.kind === 'restart' ? [MOVE] : []), READ, PITCH, TEST, RACK, ADJUST]
-          : [RACK, MOVE, ADJUST, PITCH, CLEAR, TEST, BOTTLE],
+          ? [...(v.next.kind === 'restart' ? [MOVE] : []), READ, PITCH, TEST, RACK, ADJUST, TAKE_OUT]
+          : [RACK, MOVE, ADJUST, PITCH, CLEAR, TEST, BOTTLE, TAKE_OUT],
   };
 }
 

@@ -1,0 +1,91 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
+import { ReactiveFormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { attempt } from '@trug/core/base/errors/attempt';
+import { fermentableById } from '@trug/core/base/reference/fermentables';
+import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
+import type { Need } from '@trug/core/book/cupboard/supply-for';
+import { sweetenPlan } from '@trug/core/book/plan/sweeten-plan';
+import { SWEETENERS } from '@trug/core/finish/sweeten/sweeten-for';
+import { SWEETNESS_LEVELS } from '@trug/core/finish/sweeten/sweetness';
+import { ActHead } from '../../shared/act-head/act-head';
+import { BeforeAfter } from '../../shared/before-after/before-after';
+import { liquidRows } from '../../shared/before-after/liquid-rows';
+import { CautionList } from '../../shared/caution/caution-list';
+import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { SelectField } from '../../shared/field/select-field';
+import { Refusal } from '../../shared/refusal/refusal';
+import { SupplyTake } from '../../shared/supply-take/supply-take';
+import { Working } from '../../shared/working/working';
+import { injectBatchView } from '../../state/batch-of-page';
+import { SaidPipe } from '../../units/said.pipe';
+import type { ReadingHints } from '../../units/typed-quantity';
+import { Units } from '../../units/units';
+import { createBatchDraft } from '../../writing/draft';
+import { LogWriter } from '../../writing/log-writer';
+
+/** Sweeten: with what, how sweet, how much of it that takes, and whether it stays sweet. */
+@Component({
+  selector: 'trug-sweeten-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ReactiveFormsModule, RouterLink, ActHead, BeforeAfter, CautionList, QuantityField, SelectField, Refusal, SupplyTake, Working, SaidPipe],
+  templateUrl: './sweeten-page.html',
+  styleUrl: './sweeten-page.scss',
+})
+export class SweetenPage {
+  private readonly writer = inject(LogWriter);
+  protected readonly units = inject(Units);
+  readonly id = input.required<string>();
+  protected readonly view = injectBatchView(this.id);
+  protected readonly draft = createBatchDraft('sweeten', { sweetener: 'sucrose', level: 'off-dry', mass: '' });
+  private readonly fields = computed(() => this.draft.fields());
+  protected readonly refusal = signal<string | null>(null);
+  /** What yeast cannot eat first: it is the safest in a bottle. */
+  protected readonly sweeteners = computed(() =>
+    [
+      { kind: 'non-fermentable', group: 'yeast cannot eat it' },
+      { kind: 'fermentable', group: 'sugar: to be stabilised first' },
+    ].flatMap(({ kind, group }) => SWEETENERS.filter((s) => s.kind === kind).map((s) => ({ id: s.id, name: this.units.say(s.name), group }))),
+  );
+  protected readonly levels = SWEETNESS_LEVELS.filter((l) => l.aimGPerL > 0).map(({ id, name, aimGPerL }) => ({ id, name: `${name}, ${aimGPerL} g/L` }));
+  protected readonly sweetener = computed(() => fermentableById(this.fields().sweetener));
+  protected readonly hints = computed((): ReadingHints => ({ bareUnit: 'g', weights: kitchenWeights('sugar', this.fields().sweetener) }));
+  private readonly massG = computed(() => numberIn(readQuantity(this.units, this.fields().mass, 'mass', this.hints())));
+  private readonly worked = computed(() => {
+    const view = this.view();
+    if (!view) return null;
+    const { sweetener, level } = this.fields();
+    const massG = this.massG();
+    const targetGPerL = SWEETNESS_LEVELS.find((l) => l.id === level)?.aimGPerL ?? null;
+    return attempt(() => sweetenPlan({ state: view.state, verdict: view.verdict?.value ?? null, sweetenerId: sweetener, targetGPerL, massG }));
+  });
+  protected readonly plan = computed(() => {
+    const worked = this.worked();
+    return worked?.ok === true ? worked.value : null;
+  });
+  /** Why there is no plan, in words. */
+  protected readonly why = computed(() => {
+    const worked = this.worked();
+    return worked?.ok === false ? `${this.units.say(worked.error.message)}. Choose a sweeter one, or say an amount.` : null;
+  });
+  protected readonly amount = computed(() => this.units.mass(this.plan()?.value.massG ?? 0));
+  protected readonly rows = computed(() => {
+    const liquid = this.view()?.state.liquid;
+    return liquid ? liquidRows(this.units, liquid, this.plan()?.value.after ?? null, ['taste', 'sweetness', 'gravity', 'strength', 'acid', 'volume']) : [];
+  });
+  private readonly take = viewChild(SupplyTake);
+  protected readonly needs = computed((): readonly Need[] => [
+    { kind: 'sugar', refId: this.fields().sweetener, amount: this.plan()?.value.massG ?? 0, unit: 'g' },
+  ]);
+
+  protected async file(): Promise<void> {
+    const view = this.view();
+    const massG = this.plan()?.value.massG ?? 0;
+    if (!view || massG <= 0) {
+      this.refusal.set(this.draft.wrong() ?? this.why() ?? 'It is as sweet as that already.');
+      return;
+    }
+    const payload = { sweetenerId: this.fields().sweetener, massG, supplies: this.take()?.uses() };
+    this.refusal.set(await this.writer.write(view, [{ kind: 'sweetened', payload }], 'Sweetened.', this.draft));
+  }
+}
