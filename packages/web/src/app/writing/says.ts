@@ -1,5 +1,5 @@
 import { inject, Injectable } from '@angular/core';
-import { MatSnackBar } from '@angular/material/snack-bar';
+import { MatSnackBar, type MatSnackBarRef, type TextOnlySnackBar } from '@angular/material/snack-bar';
 
 /** How long an undo is offered, ms. */
 const UNDO_MS = 10_000;
@@ -11,16 +11,21 @@ export class Says {
 
   /** Something was written; taking it back is one click for ten seconds. */
   written(said: string, undo: () => void): void {
-    this.bar.open(said, 'Undo', { duration: UNDO_MS, panelClass: 'slip' }).onAction().subscribe(undo);
+    this.tell(said, 'Undo', UNDO_MS).onAction().subscribe(undo);
   }
 
   /** Something was done that is taken back elsewhere. */
   note(said: string): void {
-    this.bar.open(said, undefined, { duration: UNDO_MS / 2, panelClass: 'slip' });
+    this.tell(said, undefined, UNDO_MS / 2);
   }
 
   /** Something was refused; it is not in the book, and the form still holds it. */
   refused(detail: string): void {
-    this.bar.open(detail, 'Close', { duration: 2 * UNDO_MS, panelClass: ['slip', 'slip-refused'] });
+    this.tell(detail, 'Close', 2 * UNDO_MS, ['slip', 'slip-refused']);
+  }
+
+  /** At the head of the page: what is pressed next lies at its foot. */
+  private tell(text: string, action: string | undefined, duration: number, panelClass = ['slip']): MatSnackBarRef<TextOnlySnackBar> {
+    return this.bar.open(text, action, { duration, panelClass, verticalPosition: 'top' });
   }
 }

@@ -10,6 +10,8 @@ const open = (log = finishedLog(), today = 27, settings = {}): Promise<PageHarne
 describe('SweetenPage', () => {
   it('weighs it to the taste wished, and says that a drink which is not held will not stay sweet', async () => {
     const page = await open();
+    expect(page.text('.fate')).toContain('Yeast cannot eat it');
+    await page.choose('sweetener', 'sucrose');
     expect(page.text('.fate')).toContain('It will not stay sweet: the yeast wakes and eats it');
     expect(page.text('aside h2')).toMatch(/^\d{3} g$/);
     expect(page.text('trug-before-after')).toMatch(/It tastes dry, sharp ?off dry, brisk/);
@@ -28,6 +30,7 @@ describe('SweetenPage', () => {
   });
   it('takes the sugar that went in by habit out of the cupboard', async () => {
     const page = await open();
+    await page.choose('sweetener', 'sucrose');
     await page.type('mass', '300');
     expect(page.text('aside h2')).toBe('300 g');
     expect(page.text('trug-supply-take')).toContain('300 g, of 1.00 kg there');

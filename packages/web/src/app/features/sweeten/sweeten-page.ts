@@ -6,6 +6,7 @@ import { fermentableById } from '@trug/core/base/reference/fermentables';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import type { Need } from '@trug/core/book/cupboard/supply-for';
 import { sweetenPlan } from '@trug/core/book/plan/sweeten-plan';
+import { holdsDose } from '@trug/core/book/state/sealing';
 import { SWEETENERS } from '@trug/core/finish/sweeten/sweeten-for';
 import { SWEETNESS_LEVELS } from '@trug/core/finish/sweeten/sweetness';
 import { ActHead } from '../../shared/act-head/act-head';
@@ -37,7 +38,7 @@ export class SweetenPage {
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  protected readonly draft = createBatchDraft('sweeten', { sweetener: 'sucrose', level: 'off-dry', mass: '' });
+  protected readonly draft = createBatchDraft('sweeten', { sweetener: '', level: 'off-dry', mass: '' });
   private readonly fields = computed(() => this.draft.fields());
   protected readonly refusal = signal<string | null>(null);
   /** What yeast cannot eat first: it is the safest in a bottle. */
@@ -48,16 +49,21 @@ export class SweetenPage {
     ].flatMap(({ kind, group }) => SWEETENERS.filter((s) => s.kind === kind).map((s) => ({ id: s.id, name: this.units.say(s.name), group }))),
   );
   protected readonly levels = SWEETNESS_LEVELS.filter((l) => l.aimGPerL > 0).map(({ id, name, aimGPerL }) => ({ id, name: `${name}, ${aimGPerL} g/L` }));
-  protected readonly sweetener = computed(() => fermentableById(this.fields().sweetener));
-  protected readonly hints = computed((): ReadingHints => ({ bareUnit: 'g', weights: kitchenWeights('sugar', this.fields().sweetener) }));
+  /** Where nothing holds the yeast, what it cannot eat is the likely one. */
+  protected readonly usual = computed(() => {
+    const state = this.view()?.state;
+    return state && holdsDose(state) ? 'sucrose' : 'erythritol';
+  });
+  protected readonly sweetener = computed(() => fermentableById(this.fields().sweetener || this.usual()));
+  protected readonly hints = computed((): ReadingHints => ({ bareUnit: 'g', weights: kitchenWeights('sugar', this.sweetener().id) }));
   private readonly massG = computed(() => numberIn(readQuantity(this.units, this.fields().mass, 'mass', this.hints())));
   private readonly worked = computed(() => {
     const view = this.view();
     if (!view) return null;
-    const { sweetener, level } = this.fields();
+    const { level } = this.fields();
     const massG = this.massG();
     const targetGPerL = SWEETNESS_LEVELS.find((l) => l.id === level)?.aimGPerL ?? null;
-    return attempt(() => sweetenPlan({ state: view.state, verdict: view.verdict?.value ?? null, sweetenerId: sweetener, targetGPerL, massG }));
+    return attempt(() => sweetenPlan({ state: view.state, verdict: view.verdict?.value ?? null, sweetenerId: this.sweetener().id, targetGPerL, massG }));
   });
   protected readonly plan = computed(() => {
     const worked = this.worked();
@@ -74,9 +80,7 @@ export class SweetenPage {
     return liquid ? liquidRows(this.units, liquid, this.plan()?.value.after ?? null, ['taste', 'sweetness', 'gravity', 'strength', 'acid', 'volume']) : [];
   });
   private readonly take = viewChild(SupplyTake);
-  protected readonly needs = computed((): readonly Need[] => [
-    { kind: 'sugar', refId: this.fields().sweetener, amount: this.plan()?.value.massG ?? 0, unit: 'g' },
-  ]);
+  protected readonly needs = computed((): readonly Need[] => [{ kind: 'sugar', refId: this.sweetener().id, amount: this.plan()?.value.massG ?? 0, unit: 'g' }]);
 
   protected async file(): Promise<void> {
     const view = this.view();
@@ -85,7 +89,7 @@ export class SweetenPage {
       this.refusal.set(this.draft.wrong() ?? this.why() ?? 'It is as sweet as that already.');
       return;
     }
-    const payload = { sweetenerId: this.fields().sweetener, massG, supplies: this.take()?.uses() };
+    const payload = { sweetenerId: this.sweetener().id, massG, supplies: this.take()?.uses() };
     this.refusal.set(await this.writer.write(view, [{ kind: 'sweetened', payload }], 'Sweetened.', this.draft));
   }
 }
