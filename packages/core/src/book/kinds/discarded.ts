@@ -9,7 +9,11 @@ export interface DiscardedPayload {
 }
 
 export const discarded: Kind<DiscardedPayload> = {
-  apply: (state, { payload }) => emptied(state, loseVolume(inHand(state), payload.volumeL)),
+  apply: (state, { payload }) => {
+    const patch = emptied(state, loseVolume(inHand(state), payload.volumeL));
+    // A keg that was drawn empty seals nothing any more.
+    return patch.liquid === null ? { ...patch, keg: null } : patch;
+  },
   // What was drunk was not poured away.
   words: ({ payload }, say) => ({ lead: payload.why.startsWith('drunk') ? 'Drunk' : 'Poured away', rest: `${say.volume(payload.volumeL)}: ${payload.why}` }),
 };

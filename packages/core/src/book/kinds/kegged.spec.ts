@@ -46,6 +46,14 @@ describe('a keg', () => {
     ])
       expect(against(sealed, act).refusal).toMatch(/Let the gas off and open the keg first/);
   });
+  it('is drawn from glass by glass, and is no keg of it once it is empty', () => {
+    const drawn = (volumeL: number): Entry => make.entry('discarded', 30, { volumeL, why: 'drunk from the vessel' });
+    const some = replay([...dry, keg(4), drawn(5)]);
+    expect([some.liquid?.volumeL, some.keg?.volumeL]).toEqual([14, 19]);
+    const empty = replay([...dry, keg(4), drawn(5), drawn(13.5)]);
+    expect([empty.liquid, empty.keg, empty.vessels]).toEqual([null, null, []]);
+    expect(against([...dry, keg(4)], drawn(1))).toEqual({ refusal: null, dangers: [] });
+  });
   it('cannot be filled from an empty batch', () => {
     expect(replay([keg(4)]).issues.map((i) => i.text)).toEqual(['there is nothing in the vessels of this batch']);
   });

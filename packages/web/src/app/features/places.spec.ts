@@ -2,7 +2,7 @@ import { BatchPageActions } from '../state/batches.actions';
 import { SettingsPageActions } from '../state/settings.actions';
 import { VesselPageActions } from '../state/vessels.actions';
 import { DOUBLE_CLICK_MS } from '../writing/outbox';
-import { dayAt, finishedLog, filled, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
+import { BATCH_ID, dayAt, finishedLog, filled, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
 import { sampleJuice } from '../../testing/sample-juice';
 import { sampleSupply } from '../../testing/sample-supply';
 import { PageHarness } from '../../testing/page-harness';
@@ -75,6 +75,35 @@ describe('Cellar', () => {
     expect(page.text('.left')).toBe('0 of 2 left');
     expect(page.has('button[disabled]')).toBe(true);
     expect(page.written().map((e) => e.kind)).toEqual(['opened', 'opened']);
+  });
+  it('shows a keg with what is left in it, and a way to draw some', async () => {
+    const kegged = sampleEntry('kegged', 30, { vessel: { vesselId: 'K', volumeL: 19 }, lossL: 1, targetVolumes: 2.4, storeC: 4, acknowledged: [] });
+    const drawn = sampleEntry('discarded', 40, { volumeL: 4, why: 'drunk from the vessel' });
+    const page = await PageHarness.open(Cellar, { batches: [sampleBatch([...finishedLog(), kegged, drawn])], today: 41, settings: { temperature: 'degF' } });
+    expect(page.text('.page-head')).toContain('1 keg');
+    expect(page.text('.keg')).toContain('15 L of 19 L left');
+    expect(page.text('.keg')).toMatch(/2\.4 volumes · kept at 39 °F/);
+    await page.press('Draw some of Lot');
+    expect(page.address()).toBe(`/batch/${BATCH_ID}/take-out`);
+  });
+  it('warns of a crate whose sugar only sulfite and sorbate hold', async () => {
+    const racked = sampleEntry('racked', 27, { vessels: [{ vesselId: 'V', volumeL: 19 }], lossL: 1 });
+    const stabilised = sampleEntry('stabilised', 27.2, { so2MgPerL: 150, sorbateMgPerL: 200 });
+    const sweetened = sampleEntry('sweetened', 28, { sweetenerId: 'sucrose', massG: 400 });
+    const bottled = sampleEntry('bottled', 29, {
+      bottles: [{ kindId: 'crown-500', count: 30 }],
+      testBottle: false,
+      lossL: 0.4,
+      crate: 'Lot',
+      capColour: 'rust',
+      hottestC: 22,
+      acknowledged: ['re-ferment'],
+    });
+    const log = [...finishedLog(), racked, stabilised, sweetened, bottled];
+    const page = await PageHarness.open(Cellar, { batches: [sampleBatch(log)], today: 40 });
+    expect(page.text('.held')).toContain('Only sulfite and sorbate hold its sugar');
+    expect(page.text('trug-cautions')).toContain('if it wakes in the bottle, the bottles burst');
+    expect((await PageHarness.open(Cellar, { batches: [sampleBatch(bottledLog)], today: 40 })).has('.held')).toBe(false);
   });
   it('says when it drinks well', async () => {
     expect((await PageHarness.open(Cellar, { batches: [sampleBatch(bottledLog)], today: 30 })).text('.words')).toContain('Ready from about');

@@ -120,7 +120,7 @@ describe('what Now says at each stage', () => {
     ['sulfited', [filled(), sulfite], 0.5, /Waiting out its sulfite, 24 hours/, 'pitch'],
     ['sulfited days ago', [filled(), sulfite], 3, /The juice is in\. It waits for yeast/, 'pitch'],
     ['working', [filled(), pitched(), reading(3, 1.04), reading(6, 1.03)], 6, /^Working/, 'read'],
-    ['in the keg', [...finishedLog(), kegged], 31, /In the keg, gassed to 2\.4 volumes/, 'note'],
+    ['in the keg', [...finishedLog(), kegged], 31, /In the keg, gassed to 2\.4 volumes/, 'take-out'],
     ['in the bottle', [...finishedLog(), primed, bottled], 40, /In the bottle: 38 left, filled on 4 Nov/, '/cellar'],
     ['drunk', [...finishedLog(), primed, bottled, drunk], 91, /All drunk/, '/cellar'],
   ])('%s', (_what, log, today, sentence, page) => {

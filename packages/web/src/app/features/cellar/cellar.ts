@@ -1,11 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { countText } from '@trug/core/matter/quantity/count-text';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { CautionList } from '../../shared/caution/caution-list';
 import { Tape } from '../../shared/tape/tape';
+import { Vessel } from '../../shared/vessel/vessel';
 import { Units } from '../../units/units';
 import { selectBatchViews } from '../../state/batch-views.selectors';
+import { cellarKegs } from './cellar-kegs';
 import { cellarCrates, type CellarCrate } from './cellar-crates';
 import { appFeature } from '../../state/app.reducer';
 import { LogWriter } from '../../writing/log-writer';
@@ -14,7 +17,7 @@ import { LogWriter } from '../../writing/log-writer';
 @Component({
   selector: 'trug-cellar',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Tape, CautionList],
+  imports: [RouterLink, Tape, Vessel, CautionList],
   templateUrl: './cellar.html',
   styleUrl: './cellar.scss',
 })
@@ -25,8 +28,20 @@ export class Cellar {
   private readonly views = this.store.selectSignal(selectBatchViews);
   private readonly now = this.store.selectSignal(appFeature.selectNow);
   protected readonly crates = computed(() => cellarCrates(this.views(), this.now(), this.units));
-  protected readonly count = computed(() => this.crates().reduce((sum, crate) => sum + crate.left, 0));
-  protected readonly cautions = [caution('burst-glass'), caution('strength')];
+  protected readonly kegs = computed(() => cellarKegs(this.views(), this.units));
+  /** What stands here, in a line; empty where nothing does. */
+  protected readonly stock = computed(() => {
+    const [crates, kegs] = [this.crates(), this.kegs()];
+    const bottles = crates.reduce((sum, crate) => sum + crate.left, 0);
+    const inCrates = crates.length > 0 ? [`${countText(bottles, 'bottle')} in ${countText(crates.length, 'crate')}`] : [];
+    return [...inCrates, ...(kegs.length > 0 ? [countText(kegs.length, 'keg')] : [])].join(', ');
+  });
+  protected readonly cautions = computed(() => [
+    ...(this.crates().length > 0 ? [caution('burst-glass')] : []),
+    ...(this.crates().some((c) => c.held !== null) ? [caution('re-ferment')] : []),
+    ...(this.kegs().length > 0 ? [caution('keg')] : []),
+    caution('strength'),
+  ]);
 
   protected openOne(crate: CellarCrate, kindId: string): void {
     // Never before what it was filled with, however quickly the one follows the other.

@@ -110,6 +110,7 @@ export class NewBatch {
   protected readonly preserved = caution('sorbate-benzoate');
   protected readonly refusal = signal<string | null>(null);
   protected readonly sulfiteForms = SULFITE_FORMS;
+  protected readonly usualName = computed(() => `Carton No. ${this.count() + 1}`);
   protected readonly yeast = computed(() => yeastById(this.fields().yeast));
   protected readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
   protected readonly freeChoices = computed(() =>
@@ -194,7 +195,7 @@ export class NewBatch {
     this.refusal.set(why);
     if (why !== null || !plan || !vessel) return;
     const batchId = newId();
-    const name = this.fields().name.trim() || `Carton No. ${this.count() + 1}`;
+    const name = this.fields().name.trim() || this.usualName();
     const entries = this.acts(plan, vessel.id).map((act) => this.writer.entry(batchId, act));
     const tape = TAPES[this.count() % TAPES.length] ?? 'straw';
     const batch = { id: batchId, name, methodId: this.fields().method, tape, startedAt: this.writer.now() };

@@ -29,7 +29,7 @@ const WHYS = [
   template: `
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
-        <trug-act-head [view]="v" [dated]="true" act="Take some out" says="What is gone leaves air over the rest: a finished drink wants its vessel full." />
+        <trug-act-head [view]="v" [dated]="true" act="Take some out" [says]="says()" />
         <div class="sheet">
           <trug-quantity label="How much" name="amount" dimension="volume" [placeholder]="units.volume(0.5)" [error]="tooMuch()" formControlName="amount" />
           <trug-choice label="Where it goes" name="why" formControlName="why" [options]="whys" />
@@ -54,6 +54,11 @@ export class TakeOutPage {
   protected readonly whys = WHYS.map(({ id, name }) => ({ id, name }));
   private readonly liquid = computed(() => this.view()?.state.liquid ?? null);
   private readonly amountL = computed(() => numberIn(readQuantity(this.units, this.draft.fields().amount, 'volume')) ?? 0);
+  protected readonly says = computed(() =>
+    this.view()?.state.keg
+      ? 'What is drawn makes room for gas: keep its pressure up, and look that the relief valve lifts.'
+      : 'What is gone leaves air over the rest: a finished drink wants its vessel full.',
+  );
   protected readonly tooMuch = computed(() => {
     const thereL = this.liquid()?.volumeL ?? 0;
     return this.amountL() > thereL ? `Only ${this.units.volume(thereL)} stand in its vessels.` : null;

@@ -98,8 +98,8 @@ function kegWords({ state }: BatchView): NowWords {
     tone: 'good',
     evidence: [],
     next: 'Check that it holds its pressure, and that the relief valve lifts.',
-    main: NOTE,
-    also: [OPEN_KEG],
+    main: { ...TAKE_OUT, verb: 'Draw some' },
+    also: [OPEN_KEG, NOTE],
   };
 }
 
