@@ -75,7 +75,7 @@ describe('from a carton of juice to an opened bottle', () => {
       }
     }
     expect(verdicts.map((v) => v.split(':')[0])).toEqual(['Working', 'Working', 'Cannot tell yet', 'Finished']);
-    expect(await bench.text('trug-now')).toMatch(/Readings 10 days apart differ by less than a point/);
+    expect(await bench.text('trug-now')).toMatch(/Readings 10 days apart differ by 1 point/);
 
     await bench.press('Rack it');
     await bench.says(/Into which vessels/);

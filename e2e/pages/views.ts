@@ -5,17 +5,20 @@ export interface DemoPlaces {
   readonly batch: (name: string) => string;
   /** An entry of Gate Blend. */
   readonly anEntry: string;
+  /** A crate of Kitchen Fizz. */
+  readonly aCrate: string;
 }
 
 /** Looks them up in a Trug with the demo season. */
 export async function demoPlaces(trug: TestTrug): Promise<DemoPlaces> {
-  const batches = await trug.ask<{ id: string; name: string; entries: { id: string }[] }[]>('/api/batches?with=logs');
+  const batches = await trug.ask<{ id: string; name: string; entries: { id: string; kind: string }[] }[]>('/api/batches?with=logs');
   const batch = (name: string): string => {
     const id = batches.find((b) => b.name === name)?.id;
     if (id === undefined) throw new Error(`the demo has no batch ${name}`);
     return id;
   };
-  return { batch, anEntry: batches.find((b) => b.name === 'Gate Blend')?.entries[0]?.id ?? '' };
+  const entriesOf = (name: string): readonly { id: string; kind: string }[] => batches.find((b) => b.name === name)?.entries ?? [];
+  return { batch, anEntry: entriesOf('Gate Blend')[0]?.id ?? '', aCrate: entriesOf('Kitchen Fizz').find((e) => e.kind === 'bottled')?.id ?? '' };
 }
 
 /** Every view of the app, by a name and its address. */
@@ -51,6 +54,7 @@ export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) =
   ['stabilise', ({ batch }) => `/batch/${batch('Gate Blend')}/stabilise`],
   ['sweeten', ({ batch }) => `/batch/${batch('Gate Blend')}/sweeten`],
   ['take some out', ({ batch }) => `/batch/${batch('Gate Blend')}/take-out`],
+  ['it gushes', ({ batch, aCrate }) => `/batch/${batch('Kitchen Fizz')}/burst/${aCrate}`],
   ['open the keg', ({ batch }) => `/batch/${batch('Keg of the Row')}/open-keg`],
   ['malolactic change', ({ batch }) => `/batch/${batch('Gate Blend')}/malolactic`],
   ['readings from a table', ({ batch }) => `/batch/${batch('Gate B')}/import`],

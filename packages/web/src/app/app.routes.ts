@@ -34,6 +34,7 @@ export const routes: Routes = [
   { path: 'batch/:id/stabilise', title: 'Stabilise it · Trug', loadComponent: async () => (await import('./features/stabilise/stabilise-page')).StabilisePage },
   { path: 'batch/:id/sweeten', title: 'Sweeten it · Trug', loadComponent: async () => (await import('./features/sweeten/sweeten-page')).SweetenPage },
   { path: 'batch/:id/take-out', title: 'Take some out · Trug', loadComponent: async () => (await import('./features/take-out/take-out-page')).TakeOutPage },
+  { path: 'batch/:id/burst/:crateId', title: 'It gushes · Trug', loadComponent: async () => (await import('./features/burst/burst-page')).BurstPage },
   { path: 'batch/:id/open-keg', title: 'Open the keg · Trug', loadComponent: async () => (await import('./features/keg/open-keg-page')).OpenKegPage },
   { path: 'batch/:id/fault', title: 'What is wrong with it? · Trug', loadComponent: async () => (await import('./features/fault/fault-page')).FaultPage },
   { path: 'batch/:id/import', title: 'Readings from a table · Trug', loadComponent: async () => (await import('./features/import/import-page')).ImportPage },
