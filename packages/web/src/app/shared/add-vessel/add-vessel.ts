@@ -42,6 +42,12 @@ const LARGEST = STILL.reduce((most, k) => (k.capacityL > most.capacityL ? k : mo
     </details>
   `,
   styles: `
+    /* A line of its own, below what is there. */
+    :host {
+      display: block;
+      flex: 1 1 100%;
+      grid-column: 1 / -1;
+    }
     .fields {
       display: grid;
       grid-template-columns: repeat(auto-fit, minmax(min(11rem, 100%), 1fr));

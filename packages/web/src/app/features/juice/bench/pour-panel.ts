@@ -52,7 +52,7 @@ const SPLASH_L = 0.05;
           <mat-checkbox [disableRipple]="true" [checked]="picked().includes(v.id)" (change)="toggle(v.id)">
             {{ v.name }} <span class="quiet">{{ units.volume(v.capacityL) }}{{ v.clean ? '' : ', to be cleaned first' }}</span>
             @if (fillOf(v.id); as fill) {
-              <b class="num">{{ units.volume(fill) }}</b>
+              &ngsp;<b class="num">{{ units.volume(fill) }}</b>
             }
           </mat-checkbox>
         } @empty {
@@ -121,8 +121,10 @@ export class PourPanel {
     if (overL > SPLASH_L) return `${this.units.volume(Math.round(overL * 100) / 100)} find no room. Choose another vessel.`;
     const above = this.units.volumeAbout(emptyL);
     return fills.length > 0 && emptyL < (this.totalL() + emptyL) * (1 - this.full()) - SPLASH_L
-      ? `${above} above it is little for foam: leave about a tenth empty, or fit a blow-off tube.`
-      : `${above} stay empty above it.`;
+      ? `${emptyL < SPLASH_L ? 'No room above it' : `Only ${above} above it`} is too little for foam: leave about a tenth empty, or fit a blow-off tube.`
+      : emptyL < SPLASH_L
+        ? 'It fills them to the brim.'
+        : `${above} stay empty above it.`;
   });
 
   protected fillOf(id: string): number | null {
