@@ -26,6 +26,11 @@ describe('what a maker writes', () => {
       'state/trug-api.ts',
     ]);
   });
+  it('is refused by a rule of the contract in words of one place, and only there', () => {
+    expect(files(/\bProblemField\b/)).toEqual(['writing/refusal-text.ts']);
+    expect(files(/\bcheckPart\(|\bcheckDto\b|\bcheckEntry\(/)).toEqual(['writing/check-before-filing.ts', 'writing/dto-validator.ts']);
+    expect(files(/import\('@trug\/contract'\)/)).toEqual(['writing/contract.ts']);
+  });
   it('is said to be written in one place', () => {
     expect(files(/\bMatSnackBar\b/)).toEqual(['writing/says.ts']);
   });

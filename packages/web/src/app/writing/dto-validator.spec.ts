@@ -1,9 +1,10 @@
 import { checkPart, PlaceDto, SupplyDto } from '@trug/contract';
 import { PageHarness } from '../../testing/page-harness';
-import { BATCH_ID, filled, sampleBatch } from '../../testing/sample-batch';
+import { BATCH_ID, filled, pitched, sampleBatch } from '../../testing/sample-batch';
 import { until } from '../../testing/until';
 import { VesselForm } from '../features/cupboard/vessel-form';
 import { MovePage } from '../features/note/move-page';
+import { ReadingPage } from '../features/reading/reading-page';
 import { refusalsText, refusalText } from './refusal-text';
 
 const move = (): Promise<PageHarness> => PageHarness.open(MovePage, { batches: [sampleBatch([filled()])], today: 1, inputs: { id: BATCH_ID } });
@@ -32,6 +33,18 @@ describe('the rules of the contract', () => {
     await page.type('place', 'the porch');
     await page.submit();
     expect(page.written().map((e) => e.payload)).toEqual([{ place: 'the porch', tempC: 12 }]);
+  });
+  it('know a place that is colder or warmer than any, in words of the rule', async () => {
+    const page = await PageHarness.open(ReadingPage, { batches: [sampleBatch([filled(), pitched()])], today: 3, inputs: { id: BATCH_ID } });
+    await page.type('gravity', '1.040');
+    await page.type('place', '90 C');
+    await until(() => isMarked(page, 'place'));
+    expect(page.text()).toMatch(/It must lie between -?\d+ and \d+\. Look at the unit and the point\./);
+    await page.submit();
+    expect(page.filed()).toEqual([]);
+    await page.type('place', '12 C');
+    await page.submit();
+    expect(page.written().map((e) => e.kind)).toEqual(['reading']);
   });
   it('hold a record’s form as well', async () => {
     const page = await PageHarness.open(VesselForm);

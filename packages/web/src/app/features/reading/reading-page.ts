@@ -20,6 +20,7 @@ import { SaidPipe } from '../../units/said.pipe';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { instrumentsFeature } from '../../state/resources.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
+import { holdToContract } from '../../writing/dto-validator';
 import { LogWriter } from '../../writing/log-writer';
 import { TextField } from '../../shared/field/text-field';
 import { ChoiceField } from '../../shared/field/choice-field';
@@ -113,6 +114,15 @@ export class ReadingPage {
   });
 
   constructor() {
+    holdToContract(this.draft, {
+      rules: (contract) => contract.PAYLOAD_DTOS.reading,
+      read: ({ place, ph, ta }) => ({
+        placeC: numberIn(readQuantity(this.units, place, 'temperature')),
+        ph: numberOf(ph, 'ph'),
+        taGPerL: numberOf(ta, 'taGPerL'),
+      }),
+      typedInto: { placeC: 'place', ph: 'ph', taGPerL: 'ta' },
+    });
     this.draft.form.valueChanges.subscribe(() => {
       this.insisted.set([]);
       this.refusal.set(null);

@@ -33,6 +33,48 @@ export function firstUnusable(form: AbstractControl): string | null {
   return typeof why === 'string' ? why : null;
 }
 
+const NOT_REFUSED = signal<string | null>(null).asReadonly();
+
+/** What a field and its form control tell each other beside the value. */
+interface Bound {
+  readonly refused: Signal<string | null>;
+  /** Reads off the control why it is refused. */
+  readonly look: () => void;
+  /** Begins to speak to the control, and leaves the one before. */
+  readonly follow: () => void;
+}
+
+/** Tells a control why its field's text cannot be used, and the field why the contract refuses it, for as long as it is shown. */
+function boundTo(control: NgControl, problem: () => string | null): Bound {
+  const refused = signal<string | null>(null);
+  const look = (): void => {
+    const why: unknown = control.errors?.[REFUSED];
+    refused.set(typeof why === 'string' ? why : null);
+  };
+  const judge = (): ValidationErrors | null => {
+    const why = untracked(problem);
+    return why === null ? null : { [UNUSABLE]: why };
+  };
+  let [judged, looking, isGone]: [AbstractControl | null, Subscription | undefined, boolean] = [null, undefined, false];
+  const letGo = (): void => {
+    looking?.unsubscribe();
+    judged?.removeValidators(judge);
+  };
+  inject(DestroyRef).onDestroy(() => {
+    isGone = true;
+    letGo();
+  });
+  const follow = (): void => {
+    letGo();
+    if (isGone) return;
+    judged = control.control;
+    judged?.addValidators(judge);
+    looking = judged?.statusChanges.subscribe(look);
+    look();
+  };
+  return { refused: refused.asReadonly(), look, follow };
+}
+
 /**
  * Binds a field to the form control its template names: by `formControlName` or `[formControl]`.
  *
@@ -46,46 +88,18 @@ export function controlled<T>(empty: T, problem: () => string | null = () => nul
   let tell: (value: T) => void = () => undefined;
   let tellLeft: () => void = () => undefined;
   const control = inject(NgControl, { self: true, optional: true });
-  const refused = signal<string | null>(null);
-  if (control) {
-    const look = (): void => {
-      const why: unknown = control.errors?.[REFUSED];
-      refused.set(typeof why === 'string' ? why : null);
-    };
-    const judge = (): ValidationErrors | null => {
-      const why = untracked(problem);
-      return why === null ? null : { [UNUSABLE]: why };
-    };
-    let looking: Subscription | undefined;
-    let judged: AbstractControl | null = null;
-    /** A field that is not shown says nothing of what its control holds. */
-    const letGo = (): void => {
-      looking?.unsubscribe();
-      judged?.removeValidators(judge);
-    };
-    const follow = (): void => {
-      letGo();
-      if (isGone) return;
-      judged = control.control;
-      judged?.addValidators(judge);
-      looking = judged?.statusChanges.subscribe(look);
-      look();
-    };
-    let isGone = false;
-    inject(DestroyRef).onDestroy(() => {
-      isGone = true;
-      letGo();
-    });
+  const bound = control ? boundTo(control, problem) : null;
+  if (control && bound) {
     control.valueAccessor = {
       writeValue: (written: T | null) => {
         value.set(written ?? empty);
         // What is written without a word to others is checked just after this.
-        queueMicrotask(look);
+        queueMicrotask(bound.look);
       },
       registerOnChange: (told: (value: T) => void) => {
         tell = told;
         // A control that is named has its control only once it is set up.
-        queueMicrotask(follow);
+        queueMicrotask(bound.follow);
       },
       registerOnTouched: (told: () => void) => (tellLeft = told),
       setDisabledState: (disabled) => isDisabled.set(disabled),
@@ -94,7 +108,7 @@ export function controlled<T>(empty: T, problem: () => string | null = () => nul
   return {
     value: value.asReadonly(),
     isDisabled: isDisabled.asReadonly(),
-    refused: refused.asReadonly(),
+    refused: bound?.refused ?? NOT_REFUSED,
     set: (changed) => {
       value.set(changed);
       tell(changed);
