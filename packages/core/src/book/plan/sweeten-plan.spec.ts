@@ -1,4 +1,4 @@
-import { sweetnessGPerL } from '../../matter/liquid/views.js';
+import { gravityOf, sweetnessGPerL } from '../../matter/liquid/views.js';
 import { logOf } from '../../testing/made-logs.js';
 import type { Entry } from '../entry/entry.js';
 import { replay } from '../log/replay.js';
@@ -15,7 +15,7 @@ function planOf(
   log: readonly Entry[],
   day: number,
   sweetenerId: string,
-  wish: { readonly targetGPerL?: number; readonly massG?: number } = { targetGPerL: log === working ? 90 : 25 },
+  wish: { readonly targetGPerL?: number; readonly targetSg?: number; readonly massG?: number } = { targetGPerL: log === working ? 90 : 25 },
 ): SweetenPlan {
   const state = replay(log);
   const plan = sweetenPlan({
@@ -23,6 +23,7 @@ function planOf(
     verdict: judgeState(state, make.at(day))?.value ?? null,
     sweetenerId,
     targetGPerL: wish.targetGPerL ?? null,
+    targetSg: wish.targetSg ?? null,
     massG: wish.massG ?? null,
   });
   if (!plan) throw new Error('nothing is wished');
@@ -49,6 +50,8 @@ describe('sweetenPlan', () => {
     const { massG, after } = planOf(dry, 28, 'sucrose');
     expect(sweetnessGPerL(after)).toBeCloseTo(25, 6);
     expect(planOf(dry, 28, 'sucrose', { massG }).after).toEqual(after);
+    expect(gravityOf(planOf(dry, 28, 'sucrose', { targetGPerL: 25, targetSg: 1.008 }).after)).toBeCloseTo(1.008, 6);
+    expect(planOf(dry, 28, 'sucrose', { targetSg: 1.008, massG }).after).toEqual(after);
   });
   it('asks to mind what each can do', () => {
     const ids = (log: readonly Entry[], day: number, sweetenerId: string): readonly string[] => planOf(log, day, sweetenerId).cautions.map((c) => c.id);
@@ -57,7 +60,7 @@ describe('sweetenPlan', () => {
   });
   it('has nothing to say of an empty vessel, or of no wish', () => {
     const state = replay(dry);
-    const common = { verdict: null, sweetenerId: 'sucrose', massG: null };
+    const common = { verdict: null, sweetenerId: 'sucrose', targetSg: null, massG: null };
     expect(sweetenPlan({ ...common, state: { ...state, liquid: null }, targetGPerL: 20 })).toBeNull();
     expect(sweetenPlan({ ...common, state, targetGPerL: null })).toBeNull();
   });

@@ -3,7 +3,7 @@ import type { Caution } from '../../base/cautions/caution.js';
 import { fermentableById } from '../../base/reference/fermentables.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
-import { sweetenFor } from '../../finish/sweeten/sweeten-for.js';
+import { sweetenFor, sweetenToGravity } from '../../finish/sweeten/sweeten-for.js';
 import { addFermentable } from '../../matter/liquid/additions.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import type { BatchState } from '../state/batch-state.js';
@@ -20,8 +20,10 @@ export interface SweetenInputs {
   readonly state: BatchState;
   readonly verdict: Verdict | null;
   readonly sweetenerId: string;
-  /** As sucrose, g/L; null where an amount is said. */
+  /** As sucrose, g/L; null where a gravity or an amount is said. */
   readonly targetGPerL: number | null;
+  /** Up to which gravity, SG; null where a sweetness or an amount is said. */
+  readonly targetSg: number | null;
   /** What the maker gives by habit, g; null where a sweetness is wished. */
   readonly massG: number | null;
 }
@@ -60,20 +62,21 @@ function fateOf({ state, verdict, sweetenerId }: SweetenInputs): SweetFate {
 /**
  * What brings a drink to the sweetness wished, or what an amount does, and whether it stays.
  *
- * @param inputs - the batch, its verdict, the sweetener, and a sweetness (0–300 g/L) or an amount (g)
+ * @param inputs - the batch, its verdict, the sweetener, and a sweetness (0–300 g/L), a gravity (SG) or an amount (g): the last of them that is said counts
  * @returns the plan with its working; null where nothing stands in a vessel or nothing is wished yet
  * @throws {CoreError} UNKNOWN_ID; OUT_OF_RANGE; UNREACHABLE when it is sweeter already
  * @source design rules: anything fermentable un-proves the end at once; sugar under sorbate is a danger of its own
  */
 export function sweetenPlan(inputs: SweetenInputs): Worked<SweetenPlan> | null {
-  const { state, sweetenerId, targetGPerL, massG } = inputs;
+  const { state, sweetenerId, targetGPerL, targetSg, massG } = inputs;
   const { liquid } = state;
-  if (!liquid || (targetGPerL === null && massG === null)) return null;
+  if (!liquid || (targetGPerL === null && targetSg === null && massG === null)) return null;
   const fate = fateOf(inputs);
   const cautions = [...FATE_CAUTIONS[fate], ...(OWN_CAUTIONS[sweetenerId] ?? [])].map((id) => caution(id));
   if (massG !== null) {
     return worked({ massG, after: addFermentable(liquid, { fermentableId: sweetenerId, massG }), fate, says: SAYS[fate], cautions }, [], cautions);
   }
-  const { value, steps } = sweetenFor({ liquid, sweetenerId, targetGPerL: targetGPerL ?? 0 });
+  const { value, steps } =
+    targetSg === null ? sweetenFor({ liquid, sweetenerId, targetGPerL: targetGPerL ?? 0 }) : sweetenToGravity({ liquid, sweetenerId, targetSg });
   return worked({ ...value, fate, says: SAYS[fate], cautions }, steps, cautions);
 }

@@ -4,11 +4,11 @@ import { LIMITS } from '../../base/errors/limits.js';
 import { findRoot } from '../../base/numeric/find-root.js';
 import { FERMENTABLES, type Fermentable } from '../../base/reference/fermentables-data.js';
 import { fermentableById } from '../../base/reference/fermentables.js';
-import { figure } from '../../base/worked/figures.js';
+import { figure, gravityText } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 import { addFermentable, isIntense } from '../../matter/liquid/additions.js';
 import { waterOf, type Liquid } from '../../matter/liquid/liquid.js';
-import { sweetnessGPerL } from '../../matter/liquid/views.js';
+import { gravityOf, sweetnessGPerL } from '../../matter/liquid/views.js';
 
 /** What brings a drink to a sweetness. */
 export interface Sweetening {
@@ -72,6 +72,37 @@ export function sweetenFor(input: { readonly liquid: Liquid; readonly sweetenerI
       expression: `${figure(massG, 0)} g × ${figure(kind.volumeLPerKg, 2)} mL/g`,
       result: `${figure(1000 * (after.volumeL - liquid.volumeL), 0)} mL`,
       source: 'reference library',
+    },
+  ]);
+}
+
+/**
+ * How much of a sweetener brings a drink up to a gravity, as makers who sweeten by the hydrometer ask.
+ *
+ * @param input - the drink, which sweetener, and the gravity wished, SG
+ * @returns the mass and the drink with it, with the working
+ * @throws {CoreError} UNKNOWN_ID; OUT_OF_RANGE; UNREACHABLE when it stands there already, or that sweetener hardly moves a gravity
+ * @source mass balance
+ */
+export function sweetenToGravity(input: { readonly liquid: Liquid; readonly sweetenerId: string; readonly targetSg: number }): Worked<Sweetening> {
+  const { liquid, sweetenerId } = input;
+  const targetSg = inRange('sg', input.targetSg, LIMITS.sg);
+  const kind = fermentableById(sweetenerId);
+  const now = gravityOf(liquid);
+  if (targetSg < now) throw new CoreError('UNREACHABLE', `it stands at ${gravityText(now)} already`, { field: 'sg', given: targetSg, nowSg: now });
+  const reached = (massG: number): Liquid => addFermentable(liquid, { fermentableId: kind.id, massG });
+  const mostG = Math.min(LIMITS.massG.max, 500 * liquid.volumeL);
+  if (isIntense(kind.id) || gravityOf(reached(mostG)) < targetSg) {
+    throw new CoreError('UNREACHABLE', `${kind.name} hardly moves a gravity, so it is not dosed by one`, { field: 'sg', given: targetSg });
+  }
+  const massG = findRoot({ f: (m) => gravityOf(reached(m)) - targetSg, lo: 0, hi: mostG, tolerance: 1e-4 });
+  const after = reached(massG);
+  return worked({ massG, after }, [
+    {
+      label: kind.name,
+      expression: `from ${gravityText(now)} to ${gravityText(targetSg)} in ${figure(liquid.volumeL, 2)} L`,
+      result: `${figure(massG, massG < 10 ? 2 : 0)} g`,
+      source: 'mass balance, its own volume counted',
     },
   ]);
 }

@@ -3,7 +3,7 @@ import { addFermentable } from '../../matter/liquid/additions.js';
 import { fermentTo } from '../../matter/liquid/ferment-to.js';
 import { waterOf, type Liquid } from '../../matter/liquid/liquid.js';
 import { dryGravityOf, fermentableGPerL, gravityOf, sweetnessGPerL } from '../../matter/liquid/views.js';
-import { sweetenFor, SWEETENERS } from './sweeten-for.js';
+import { sweetenFor, SWEETENERS, sweetenToGravity } from './sweeten-for.js';
 import { SWEETNESS_LEVELS, sweetnessBalance, sweetnessWord } from './sweetness.js';
 
 const juice = liquidFromReadings({ volumeL: 20, sg: 1.05, taGPerL: 6, ph: 3.5 });
@@ -54,6 +54,21 @@ describe('sweetenFor', () => {
     const gravityWith = (sweetenerId: string): number => gravityOf(sweetenFor({ liquid: dry, sweetenerId, targetGPerL: 25 }).value.after) - gravityOf(dry);
     expect(gravityWith('sucrose') * 1000).toBeGreaterThan(9);
     expect(gravityWith('sucralose') * 1000).toBeLessThan(0.1);
+  });
+});
+
+describe('sweetenToGravity', () => {
+  it('weighs sugar by the hydrometer: 10 points in 20 L are about 530 g of sucrose', () => {
+    // A kilogram in a litre shows 384 points; what grows thins a little.
+    const targetSg = gravityOf(dry) + 0.01;
+    const { massG, after } = sweetenToGravity({ liquid: dry, sweetenerId: 'sucrose', targetSg }).value;
+    expect(Math.abs(massG / ((20 * 10) / 0.384) - 1)).toBeLessThan(0.03);
+    expect(gravityOf(after)).toBeCloseTo(targetSg, 6);
+  });
+  it('asks for nothing that cannot be: no lower gravity, none by drops', () => {
+    expect(() => sweetenToGravity({ liquid: dry, sweetenerId: 'sucrose', targetSg: 0.99 })).toThrow(/stands at 0\.99\d already/);
+    expect(() => sweetenToGravity({ liquid: dry, sweetenerId: 'stevia', targetSg: 1.01 })).toThrow(/hardly moves a gravity/);
+    expect(() => sweetenToGravity({ liquid: dry, sweetenerId: 'sucrose', targetSg: 11 })).toThrow(/sg must lie/);
   });
 });
 

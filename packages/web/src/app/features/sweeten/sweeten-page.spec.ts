@@ -38,6 +38,14 @@ describe('SweetenPage', () => {
     expect(page.written()[0]?.payload).toEqual({ sweetenerId: 'sucrose', massG: 300, supplies: [{ supplyId: sugar.id, amount: 300 }] });
     expect(page.address()).toBe(`/batch/${BATCH_ID}`);
   });
+  it('goes by the hydrometer where the maker does, and drops do not', async () => {
+    const page = await open();
+    await page.choose('sweetener', 'sucrose');
+    await page.type('sg', '1.008');
+    expect(page.text('trug-before-after')).toContain('1.0080');
+    await page.choose('sweetener', 'stevia');
+    expect(page.text('aside')).toContain('hardly moves a gravity');
+  });
   it('holds what was stabilised in full, and warns that it may wake', async () => {
     const racked = sampleEntry('racked', 27, { vessels: [{ vesselId: 'V', volumeL: 19 }], lossL: 1 });
     const page = await open([...finishedLog(), racked, sampleEntry('stabilised', 27.2, { so2MgPerL: 150, sorbateMgPerL: 200 })], 28);

@@ -38,7 +38,7 @@ export class SweetenPage {
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  protected readonly draft = createBatchDraft('sweeten', { sweetener: '', level: 'off-dry', mass: '' });
+  protected readonly draft = createBatchDraft('sweeten', { sweetener: '', level: 'off-dry', sg: '', mass: '' });
   private readonly fields = computed(() => this.draft.fields());
   protected readonly refusal = signal<string | null>(null);
   /** What yeast cannot eat first: it is the safest in a bottle. */
@@ -60,10 +60,13 @@ export class SweetenPage {
   private readonly worked = computed(() => {
     const view = this.view();
     if (!view) return null;
-    const { level } = this.fields();
+    const { level, sg } = this.fields();
+    const targetSg = numberIn(readQuantity(this.units, sg, 'gravity'));
     const massG = this.massG();
     const targetGPerL = SWEETNESS_LEVELS.find((l) => l.id === level)?.aimGPerL ?? null;
-    return attempt(() => sweetenPlan({ state: view.state, verdict: view.verdict?.value ?? null, sweetenerId: this.sweetener().id, targetGPerL, massG }));
+    return attempt(() =>
+      sweetenPlan({ state: view.state, verdict: view.verdict?.value ?? null, sweetenerId: this.sweetener().id, targetGPerL, targetSg, massG }),
+    );
   });
   protected readonly plan = computed(() => {
     const worked = this.worked();

@@ -28,19 +28,26 @@ const WHYS = [
   imports: [ReactiveFormsModule, RouterLink, ActHead, BeforeAfter, ChoiceField, QuantityField, Refusal],
   template: `
     @if (view(); as v) {
-      <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
-        <trug-act-head [view]="v" [dated]="true" act="Take some out" [says]="says()" />
-        <div class="sheet">
-          <trug-quantity label="How much" name="amount" dimension="volume" [placeholder]="units.volume(0.5)" [error]="tooMuch()" formControlName="amount" />
-          <trug-choice label="Where it goes" name="why" formControlName="why" [options]="whys" />
-          <trug-before-after [rows]="rows()" />
-          <trug-refusal [why]="refusal()" />
-          <div class="acts">
-            <button class="btn btn-main" type="submit">Write it down</button>
-            <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>
+      @if (v.state.liquid === null) {
+        <section class="page">
+          <trug-act-head [view]="v" act="Take some out" />
+          <p>Nothing of it stands in a vessel. <a class="link" [routerLink]="['/batch', v.batch.id]">Back to it</a></p>
+        </section>
+      } @else {
+        <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
+          <trug-act-head [view]="v" [dated]="true" act="Take some out" [says]="says()" />
+          <div class="sheet">
+            <trug-quantity label="How much" name="amount" dimension="volume" [placeholder]="units.volume(0.5)" [error]="tooMuch()" formControlName="amount" />
+            <trug-choice label="Where it goes" name="why" formControlName="why" [options]="whys" />
+            <trug-before-after [rows]="rows()" />
+            <trug-refusal [why]="refusal()" />
+            <div class="acts">
+              <button class="btn btn-main" type="submit">Write it down</button>
+              <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>
+            </div>
           </div>
-        </div>
-      </form>
+        </form>
+      }
     }
   `,
 })
