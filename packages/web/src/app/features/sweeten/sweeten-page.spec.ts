@@ -43,6 +43,9 @@ describe('SweetenPage', () => {
     await page.choose('sweetener', 'sucrose');
     await page.type('sg', '1.008');
     expect(page.text('trug-before-after')).toContain('1.0080');
+    await page.type('mass', '900 kg');
+    expect(page.text('aside')).toContain('No drink is made as sweet as that');
+    await page.type('mass', '');
     await page.choose('sweetener', 'stevia');
     expect(page.text('aside')).toContain('hardly moves a gravity');
   });
@@ -54,7 +57,7 @@ describe('SweetenPage', () => {
   });
   it('says that it is sweeter already, in the maker’s words, and that bottles are sweetened in the glass', async () => {
     const working = await open([filled(), pitched(), reading(6, 1.02)], 7);
-    expect(working.text('aside')).toMatch(/it tastes of \d\d g\/L of sugar already\. Choose a sweeter one/);
+    expect(working.text('aside')).toMatch(/it tastes of \d\d g\/L of sugar already\. Choose another/);
     await working.submit();
     expect(working.written()).toEqual([]);
     const gone = await open([...finishedLog(), sampleEntry('discarded', 27, { volumeL: 20, why: 'spilled or thrown out' })], 28);

@@ -75,7 +75,10 @@ export class SweetenPage {
   /** Why there is no plan, in words. */
   protected readonly why = computed(() => {
     const worked = this.worked();
-    return worked?.ok === false ? `${this.units.say(worked.error.message)}. Choose a sweeter one, or say an amount.` : null;
+    if (worked?.ok !== false) return null;
+    return worked.error.code === 'UNREACHABLE'
+      ? `${this.units.say(worked.error.message)}. Choose another, or say an amount.`
+      : 'No drink is made as sweet as that. Look at the figure once more.';
   });
   protected readonly amount = computed(() => this.units.mass(this.plan()?.value.massG ?? 0));
   protected readonly rows = computed(() => {
