@@ -18,7 +18,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { InRange, InRangeOrNull, LIMITS, Text, TextList } from '../validation/decorators.js';
-import { GravityDto, SupplyUseDto, VesselFillDto } from './liquid-payloads.js';
+import { GravityDto, type SupplyUseDto, SupplyUses, VesselFillDto } from './liquid-payloads.js';
 
 const isForced = (test: { readonly by: string }): boolean => test.by !== 'sugar-test';
 
@@ -28,7 +28,7 @@ export class PitchedPayloadDto {
   @IsIn(PITCH_METHODS) method!: EntryPayloads['pitched']['method'];
   @InRangeOrNull(LIMITS.placeC) juiceC!: number | null;
   @IsOptional() @Text(60) @IsNotEmpty() withYeastId?: string;
-  @IsOptional() @IsArray() @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => SupplyUseDto) supplies?: SupplyUseDto[];
+  @SupplyUses() supplies?: SupplyUseDto[];
 }
 
 export class SteppedPayloadDto {
@@ -59,7 +59,7 @@ export class ClarifiedPayloadDto {
   @IsIn(CLEARING_MEANS) means!: ClearingMeans;
   @InRange(LIMITS.smallDoseG) massG!: number;
   @InRange(LIMITS.waitDays) waitDays!: number;
-  @IsOptional() @IsArray() @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => SupplyUseDto) supplies?: SupplyUseDto[];
+  @SupplyUses() supplies?: SupplyUseDto[];
 }
 
 export class MalolacticPayloadDto {
@@ -76,7 +76,7 @@ export class VentedPayloadDto {
 export class StabilisedPayloadDto {
   @InRange(LIMITS.so2MgPerL) so2MgPerL!: number;
   @InRange(LIMITS.sorbateMgPerL) sorbateMgPerL!: number;
-  @IsOptional() @IsArray() @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => SupplyUseDto) supplies?: SupplyUseDto[];
+  @SupplyUses() supplies?: SupplyUseDto[];
 }
 
 /** A sample fermented out in the warm, or a test for sugar: which of them decides what else must be there. */
@@ -93,7 +93,7 @@ export class TestedPayloadDto {
 export class SweetenedPayloadDto {
   @Text(60) @IsNotEmpty() sweetenerId!: string;
   @InRange(LIMITS.sugarG) massG!: number;
-  @IsOptional() @IsArray() @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => SupplyUseDto) supplies?: SupplyUseDto[];
+  @SupplyUses() supplies?: SupplyUseDto[];
 }
 
 export class PrimedPayloadDto {

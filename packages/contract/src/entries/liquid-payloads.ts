@@ -1,3 +1,4 @@
+import { applyDecorators } from '../validation/apply-decorators.js';
 import type { AcidId, CarbonateId, EntryPayloads, Fruit, ReadingInstrument } from '@trug/core';
 import { WEAK_ACIDS } from '@trug/core/matter/liquid/acid-chemistry';
 import { CARBONATES } from '@trug/core/matter/liquid/add-acid';
@@ -61,6 +62,16 @@ export class SupplyUseDto {
   @InRange(LIMITS.supplyAmount) amount!: number;
 }
 
+/** What an act used up of the cupboard: a few things, or nothing said of it. */
+export const SupplyUses = (): PropertyDecorator =>
+  applyDecorators(
+    IsOptional(),
+    IsArray(),
+    ArrayMaxSize(4),
+    ValidateNested({ each: true }),
+    Type(() => SupplyUseDto),
+  );
+
 /** What was added; which fields belong to it depends on `what`. */
 export class AdditionPayloadDto {
   @IsIn(ADDED) what!: What;
@@ -71,5 +82,5 @@ export class AdditionPayloadDto {
   @ValidateIf((a: AdditionPayloadDto) => a.what !== 'water' && a.what !== 'sulfite') @InRange(LIMITS.massG) massG?: number;
   @ValidateIf(isOneOf('water')) @InRange(LIMITS.volumeL) volumeL?: number;
   @ValidateIf(isOneOf('sulfite')) @InRange(LIMITS.so2MgPerL) so2MgPerL?: number;
-  @IsOptional() @IsArray() @ArrayMaxSize(4) @ValidateNested({ each: true }) @Type(() => SupplyUseDto) supplies?: SupplyUseDto[];
+  @SupplyUses() supplies?: SupplyUseDto[];
 }

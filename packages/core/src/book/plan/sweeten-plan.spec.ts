@@ -1,3 +1,4 @@
+import type { Worked } from '../../base/worked/worked.js';
 import { gravityOf, sweetnessGPerL } from '../../matter/liquid/views.js';
 import { logOf } from '../../testing/made-logs.js';
 import type { Entry } from '../entry/entry.js';
@@ -16,7 +17,7 @@ function planOf(
   day: number,
   sweetenerId: string,
   wish: { readonly targetGPerL?: number; readonly targetSg?: number; readonly massG?: number } = { targetGPerL: log === working ? 90 : 25 },
-): SweetenPlan {
+): SweetenPlan & Pick<Worked<SweetenPlan>, 'cautions'> {
   const state = replay(log);
   const plan = sweetenPlan({
     state,
@@ -27,7 +28,7 @@ function planOf(
     massG: wish.massG ?? null,
   });
   if (!plan) throw new Error('nothing is wished');
-  return plan.value;
+  return { ...plan.value, cautions: plan.cautions };
 }
 /** On what grounds a batch may be sealed once the plan is done. */
 function wayAfter(log: readonly Entry[], day: number, sweetenerId: string): string {

@@ -1,5 +1,4 @@
 import { caution, type CautionId } from '../../base/cautions/catalogue.js';
-import type { Caution } from '../../base/cautions/caution.js';
 import { fermentableById } from '../../base/reference/fermentables.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
@@ -35,7 +34,6 @@ export interface SweetenPlan {
   readonly fate: SweetFate;
   /** What becomes of it, in a sentence or two. */
   readonly says: string;
-  readonly cautions: readonly Caution[];
 }
 
 const SAYS: Readonly<Record<SweetFate, string>> = {
@@ -74,9 +72,9 @@ export function sweetenPlan(inputs: SweetenInputs): Worked<SweetenPlan> | null {
   const fate = fateOf(inputs);
   const cautions = [...FATE_CAUTIONS[fate], ...(OWN_CAUTIONS[sweetenerId] ?? [])].map((id) => caution(id));
   if (massG !== null) {
-    return worked({ massG, after: addFermentable(liquid, { fermentableId: sweetenerId, massG }), fate, says: SAYS[fate], cautions }, [], cautions);
+    return worked({ massG, after: addFermentable(liquid, { fermentableId: sweetenerId, massG }), fate, says: SAYS[fate] }, [], cautions);
   }
   const { value, steps } =
     targetSg === null ? sweetenFor({ liquid, sweetenerId, targetGPerL: targetGPerL ?? 0 }) : sweetenToGravity({ liquid, sweetenerId, targetSg });
-  return worked({ ...value, fate, says: SAYS[fate], cautions }, steps, cautions);
+  return worked({ ...value, fate, says: SAYS[fate] }, steps, cautions);
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { burstPlan } from '@trug/core/finish/bottle/burst-plan';
 import { CautionList } from '../../shared/caution/caution-list';
@@ -6,7 +6,6 @@ import { Tape } from '../../shared/tape/tape';
 import { Working } from '../../shared/working/working';
 import { injectBatchView } from '../../state/batch-of-page';
 import { SaidPipe } from '../../units/said.pipe';
-import { Units } from '../../units/units';
 
 /** What to do when bottles of a crate gush or burst, to be read standing up: nothing is to be filled in. */
 @Component({
@@ -46,7 +45,6 @@ import { Units } from '../../units/units';
   styleUrl: './burst-page.scss',
 })
 export class BurstPage {
-  protected readonly units = inject(Units);
   readonly id = input.required<string>();
   readonly crateId = input.required<string>();
   protected readonly view = injectBatchView(this.id);

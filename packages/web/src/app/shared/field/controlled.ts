@@ -26,7 +26,11 @@ const UNUSABLE = 'unusable';
  */
 export function firstUnusable(form: AbstractControl): string | null {
   if (form instanceof FormGroup) {
-    return Object.values<AbstractControl>(form.controls).reduce<string | null>((found, control) => found ?? firstUnusable(control), null);
+    for (const control of Object.values<AbstractControl>(form.controls)) {
+      const why = firstUnusable(control);
+      if (why !== null) return why;
+    }
+    return null;
   }
   form.updateValueAndValidity({ emitEvent: false, onlySelf: true });
   const why: unknown = form.errors?.[UNUSABLE] ?? form.errors?.[REFUSED];

@@ -71,10 +71,6 @@ export class JuicePage {
   });
   private readonly readVolume = computed(() => readQuantity(this.units, this.fields().volume, 'volume'));
   private readonly readGone = computed(() => readQuantity(this.units, this.fields().gone, 'volume'));
-  protected readonly volumeProblem = computed(() => {
-    const read = this.readVolume();
-    return read?.ok === false ? read.error.message : null;
-  });
   /** What it is read with: the maker's own gauges, with what their checks found. */
   private readonly gauges = computed(() => ({
     hydrometer: usualGauge(this.instruments(), this.settings(), 'hydrometer'),
