@@ -53,4 +53,6 @@ export const routes: Routes = [
   { path: 'settings', title: 'Settings · Trug', loadComponent: async () => (await import('./features/settings/settings-page')).SettingsPage },
   { path: 'settings/book', title: 'Where it is kept · Trug', loadComponent: async () => (await import('./features/book/book-page')).BookPage },
   { path: ':place', loadComponent: async () => (await import('./features/places/coming-place')).ComingPlace },
+  // Whatever is no place, of however many parts, says so.
+  { path: '**', loadComponent: async () => (await import('./features/places/coming-place')).ComingPlace },
 ];

@@ -1,6 +1,9 @@
 import { byId } from '../errors/by-id.js';
 import { YEAST_KINDS, type YeastKind } from './yeast-kinds-data.js';
 
+/** What is on the fruit already. */
+export const WILD_YEAST_ID = 'wild-spontaneous';
+
 /** The kind of yeast of an id; throws UNKNOWN_ID for any other. */
 export const yeastById = byId('kind of yeast', YEAST_KINDS);
 

@@ -11,6 +11,22 @@ export function figure(value: number, decimals: number): string {
 }
 
 /**
+ * Writes a temperature as it was read: to a tenth of a degree where it has one, so that 58 °F comes back as 58.
+ *
+ * @param tempC - °C
+ * @returns such as `18 °C` or `14.4 °C`
+ */
+export const celsius = (tempC: number): string => `${figure(tempC, 1).replace(/\.0$/, '')} °C`;
+
+/**
+ * Writes what a vessel holds as finely as gallons are told, so that 6 gal come back as 6.
+ *
+ * @param volumeL - L
+ * @returns such as `23 L` or `22.71 L`
+ */
+export const litresText = (volumeL: number): string => `${figure(volumeL, 2).replace(/\.?0+$/, '')} L`;
+
+/**
  * Writes a specific gravity the way makers do: three decimals, or four when asked.
  *
  * @param sg - specific gravity 20 °C/20 °C

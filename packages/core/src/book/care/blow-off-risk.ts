@@ -2,7 +2,7 @@ import { caution } from '../../base/cautions/catalogue.js';
 import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import type { YeastKind } from '../../base/reference/yeast-kinds-data.js';
-import { figure } from '../../base/worked/figures.js';
+import { celsius, figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 
 /** How likely foam is to lift the bung. */
@@ -44,7 +44,7 @@ export function blowOffRisk(input: {
   const wanted = Math.max(LEAST_ROOM, (ROOM[input.yeast.foam] + PER_DEGREE * (tempC - comfortable)) * (input.cloudy ? CLOUDY_TIMES : 1));
   const empty = Math.max(0, 1 - volumeL / capacityL);
   const risk = empty >= wanted ? 'low' : empty >= wanted / 2 ? 'some' : 'high';
-  const room = `${figure(empty * 100, 0)} % of it is empty, and this yeast at ${figure(tempC, 0)} °C may want about ${figure(wanted * 100, 0)} %`;
+  const room = `${figure(empty * 100, 0)} % of it is empty, and this yeast at ${celsius(tempC)} may want about ${figure(wanted * 100, 0)} %`;
   const text =
     risk === 'low'
       ? `Room for foam: ${room}.`

@@ -6,7 +6,7 @@ import { abvOf, dryGravityOf, gravityOf } from '../../matter/liquid/views.js';
 import type { BatchState } from '../state/batch-state.js';
 import { calendarDays, dateAfter, dayText } from '../../matter/quantity/days.js';
 import { yeastById } from '../../base/reference/yeast-kinds.js';
-import { figure } from '../../base/worked/figures.js';
+import { celsius, figure } from '../../base/worked/figures.js';
 import { blowOffRisk } from './blow-off-risk.js';
 import { ROOM_GAS_L } from './room-gas.js';
 
@@ -108,7 +108,7 @@ function agoText(hours: number): string {
 type Fill = CareVessel & { readonly volumeL: number };
 
 function foamNotes(state: BatchState, fills: readonly Fill[], today: string): readonly CareNote[] {
-  if (!state.yeastId || state.pitchedAt === null || calendarDays(state.pitchedAt, today) > FOAM_DAYS || state.vent?.vent === 'tube') return [];
+  if (!state.yeastId || state.pitchedAt === null || calendarDays(state.pitchedAt, today, state.zone) > FOAM_DAYS || state.vent?.vent === 'tube') return [];
   const yeast = yeastById(state.yeastId);
   return fills.flatMap((fill) => {
     if (fill.volumeL > fill.capacityL * 1.05) return [];
@@ -139,7 +139,7 @@ function warmthNotes({ yeastId, placeC, readings }: BatchState, { expectedEndSg 
   const yeast = yeastById(yeastId);
   const { tempC, name } = yeast;
   const [least, from, to, most] = tempC;
-  const at = `${figure(placeC, 0)} °C`;
+  const at = `${celsius(placeC)}`;
   if (placeC > most)
     return [
       { id: 'heat', weight: 'act', text: `${at} is more than ${name.toLowerCase()} stands, ${most} °C. Cool it today: it makes solvent smells and dies.` },
@@ -180,7 +180,7 @@ function restNotes(state: BatchState, fills: readonly Fill[], today: string, end
     }
   }
   const from = state.rackedAt ?? state.pitchedAt ?? today;
-  const days = calendarDays(from, today);
+  const days = calendarDays(from, today, state.zone);
   const plastic = fills.find((f) => (THIN_PLASTIC.has(f.kind) && days > THIN_DAYS) || (THICK_PLASTIC.has(f.kind) && days > THICK_DAYS));
   if (plastic) {
     notes.push({

@@ -5,6 +5,7 @@ import { checkEntryAgainst } from '../log/check-entry.js';
 import { clearingWays, type HazeCause } from '../../ferment/clear/clearing-ways.js';
 import { phOf, taOf } from '../../matter/liquid/acid-chemistry.js';
 import { gravityOf } from '../../matter/liquid/views.js';
+import { calendarDays } from '../../matter/quantity/days.js';
 import { methodById } from '../plan/method.js';
 import { nextJobs } from '../plan/next-jobs.js';
 import { yeastById } from '../../base/reference/yeast-kinds.js';
@@ -85,6 +86,15 @@ describe('careNotes', () => {
     expect(ids([fill(23), pitch(), ...dry], 60, vessel('bucket', 23))).toContain('plastic');
     expect(ids([fill(23), pitch(), ...dry], 60, vessel('cube', 23))).not.toContain('plastic');
     expect(ids([fill(23), pitch(), ...dry, entry('racked', 30, { vessels: [{ vesselId: 'V', volumeL: 22.5 }], lossL: 0.5 })], 60)).toEqual([]);
+  });
+  it('counts the days in a vessel as the maker counts them', () => {
+    const log = [fill(23), pitch(), ...dry];
+    // Begun at midnight in the far east: the day before, by the clock of Greenwich.
+    const state = replay(log, 'Pacific/Kiritimati');
+    const said = careNotes(state, judgeState(state, dayAt(50))?.value ?? null, { today: dayAt(48.9), vessels: [vessel('bucket', 23)] });
+    const days = calendarDays(dayAt(0.1), dayAt(48.9), 'Pacific/Kiritimati');
+    expect(days).not.toBe(calendarDays(dayAt(0.1), dayAt(48.9)));
+    expect(said.find((n) => n.id === 'plastic')?.text).toContain(`for ${days} days`);
   });
   it('asks for a narrow neck once the foam is over, and not before', () => {
     expect(ids([fill(20), pitch(), read(3, 1.04), read(6, 1.03)], 6, vessel('bucket', 25))).not.toContain('narrow');

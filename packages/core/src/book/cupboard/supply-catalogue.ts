@@ -1,3 +1,4 @@
+import { WILD_YEAST_ID } from '../../base/reference/yeast-kinds.js';
 import { NUTRIENTS } from '../../juice/adjust/nutrient-plan.js';
 import { FERMENTABLES } from '../../base/reference/fermentables-data.js';
 import { YEAST_KINDS } from '../../base/reference/yeast-kinds-data.js';
@@ -17,7 +18,7 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 
 /** Everything a maker may keep that some sum of Trug asks for, in the order a shopping list has it. */
 export const SUPPLY_CATALOGUE: readonly SupplyOffer[] = [
-  ...YEAST_KINDS.filter((y) => y.id !== 'wild-spontaneous').map((y): SupplyOffer => ({ kind: 'yeast', refId: y.id, name: y.name, unit: 'packet' })),
+  ...YEAST_KINDS.filter((y) => y.id !== WILD_YEAST_ID).map((y): SupplyOffer => ({ kind: 'yeast', refId: y.id, name: y.name, unit: 'packet' })),
   ...NUTRIENTS.map((n) => grams('nutrient', n.id, capital(n.name))),
   { kind: 'sulfite', refId: 'tablet', name: 'Sulfite tablets', unit: 'tablet' },
   grams('sulfite', 'potassium-metabisulfite', 'Potassium metabisulfite'),

@@ -32,7 +32,7 @@ export const pitched: Kind<PitchedPayload> = {
   },
   words: ({ payload }, say) => {
     const names = [payload.yeastId, ...(payload.withYeastId === undefined ? [] : [payload.withYeastId])].map((id) => yeastById(id).name);
-    const amount = payload.massG > 0 ? `, ${say.mass(payload.massG)} ${payload.method}` : '';
+    const amount = payload.massG > 0 ? `, ${say.mass(payload.massG)} ${payload.method}` : payload.method === 'starter' ? ', from a starter' : '';
     return { lead: payload.method === 'wild' ? 'Left to its own yeast' : 'Pitched', rest: `${names.join(' with ')}${amount}` };
   },
   onTheDrink: true,

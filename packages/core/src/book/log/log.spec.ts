@@ -169,6 +169,7 @@ describe('plannedDates and describeEntry', () => {
     const say = (e: Entry): string => `${describeEntry(e, DEFAULT_UNITS).lead} ${describeEntry(e, DEFAULT_UNITS).rest}`.trim();
     expect(say(filled())).toBe('Filled 20 L of shop juice, 1.048 at 20 °C, hydrometer');
     expect(say(read(7, 1.012))).toBe('Read 1.012 at 20 °C, hydrometer · standing at 18 °C');
+    expect(say(read(7, 0.9995))).toBe('Read 0.9995 at 20 °C, hydrometer · standing at 18 °C');
     expect(say(bottled(28, 38))).toBe('Bottled 38 × crown-capped 500 mL, rust caps');
     expect(say(primed(28))).toBe('Primed with 130 g White sugar (sucrose) for 2.6 volumes');
   });

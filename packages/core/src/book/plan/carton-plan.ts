@@ -15,7 +15,7 @@ import { methodById } from './method.js';
 import { plannedDates, type PlannedStop } from './planned-dates.js';
 import { headspaceCheck } from '../../finish/rack/headspace.js';
 import { fermentableById } from '../../base/reference/fermentables.js';
-import { yeastById } from '../../base/reference/yeast-kinds.js';
+import { WILD_YEAST_ID, yeastById } from '../../base/reference/yeast-kinds.js';
 import { pitchCautions } from '../../ferment/yeast/pitch-cautions.js';
 import { pitchRate } from '../../ferment/yeast/pitch-rate.js';
 import { countText } from '../../matter/quantity/count-text.js';
@@ -139,7 +139,7 @@ function planFrom(input: CartonInputs, read: { readonly gravity: RawGravity; rea
     sugar: sugar && sugar.value.massG > 0.5 ? sugar.value : null,
     sulfite: dose && dose.value.so2MgPerL > 0 ? { so2MgPerL: dose.value.so2MgPerL, amount: amountOf(dose.value), notes: dose.value.notes } : null,
     pitchG: rate.value.massG,
-    pitchMethod: yeast.id === 'wild-spontaneous' ? 'wild' : rate.value.method,
+    pitchMethod: yeast.id === WILD_YEAST_ID ? 'wild' : rate.value.method,
     dryAbv: dryAbvOf(must),
     room: room === null || room.value.verdict === 'too-much-air' ? null : room.value.verdict,
     dates: plannedDates({ startAt: input.startAt, sulfited: dose !== null, method, ...(input.zone === undefined ? {} : { zone: input.zone }) }),

@@ -1,9 +1,12 @@
+import { WILD_YEAST_ID } from '../../base/reference/yeast-kinds.js';
 import { byId } from '../../base/errors/by-id.js';
 
 /** A way of making, as data: the waits between stops. */
 export interface Method {
   readonly id: string;
   readonly name: string;
+  /** The kind of yeast that it is made with; null where the maker chooses. */
+  readonly yeastId: string | null;
   readonly waits: {
     /** From sulfite to yeast. */
     readonly sulfiteToPitchH: number;
@@ -27,6 +30,7 @@ export const METHODS: readonly Method[] = [
   {
     id: 'carton-quick',
     name: 'Shop juice, warm and quick',
+    yeastId: null,
     waits: {
       sulfiteToPitchH: 24,
       firstReadingDays: 4,
@@ -41,6 +45,7 @@ export const METHODS: readonly Method[] = [
   {
     id: 'cool-slow',
     name: 'Cool and slow',
+    yeastId: null,
     waits: {
       sulfiteToPitchH: 24,
       firstReadingDays: 7,
@@ -55,6 +60,7 @@ export const METHODS: readonly Method[] = [
   {
     id: 'wild-cold',
     name: 'Wild yeast in the cold',
+    yeastId: WILD_YEAST_ID,
     waits: {
       sulfiteToPitchH: 24,
       firstReadingDays: 14,

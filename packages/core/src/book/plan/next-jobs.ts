@@ -5,7 +5,7 @@ import type { BatchState, RunningPlan } from '../state/batch-state.js';
 import type { TimedPlan } from '../state/entry-choices.js';
 import { calendarDays, dateAfter, daysBetween, dayText } from '../../matter/quantity/days.js';
 import { hourIn } from '../../matter/quantity/zone.js';
-import { yeastById } from '../../base/reference/yeast-kinds.js';
+import { WILD_YEAST_ID, yeastById } from '../../base/reference/yeast-kinds.js';
 import { figure, gravityText } from '../../base/worked/figures.js';
 import type { Method } from './method.js';
 import { countText } from '../../matter/quantity/count-text.js';
@@ -160,7 +160,9 @@ function pitchJob({ batchName, state, method, today }: JobsInput, filledAt: stri
       filledAt,
       dateAfter(filledAt, 0, state.zone),
       `Pitch ${batchName}`,
-      'No sulfite is in it. Raw juice wants it a day before bought yeast, unless its own yeast is to do the work.',
+      method.yeastId === WILD_YEAST_ID
+        ? 'Its own yeast is to do the work. Write down that it is left to it: its days are counted from there.'
+        : 'No sulfite is in it. Raw juice wants it a day before bought yeast, unless its own yeast is to do the work.',
     );
     return;
   }

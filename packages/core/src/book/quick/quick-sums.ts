@@ -1,6 +1,6 @@
 import type { Caution } from '../../base/cautions/caution.js';
 import { CoreError } from '../../base/errors/core-error.js';
-import { figure, gravityText } from '../../base/worked/figures.js';
+import { celsius, figure, gravityText } from '../../base/worked/figures.js';
 import type { Step } from '../../base/worked/worked.js';
 import { kegPressure } from '../../finish/bottle/co2-solubility.js';
 import { primingSugar } from '../../finish/bottle/priming-sugar.js';
@@ -181,7 +181,7 @@ export const QUICK_SUMS: readonly QuickSum[] = [
         { volumeL: of('oneL'), tempC: of('oneC') },
         { volumeL: of('otherL'), tempC: of('otherC') },
       ]);
-      return plain(said('Together', `${figure(of('oneL') + of('otherL'), 2)} L at about ${figure(tempC, 0)} °C`));
+      return plain(said('Together', `${figure(of('oneL') + of('otherL'), 2)} L at about ${celsius(tempC)}`));
     },
   },
   {

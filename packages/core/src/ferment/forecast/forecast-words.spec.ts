@@ -43,6 +43,13 @@ describe('forecastWords', () => {
     expect(lead({ effectiveMembers: 60 })).toContain('cannot tell the day');
     expect([likelyDay(found({ effectiveMembers: 60 }), 'working'), likelyDay(found({}), 'working')]).toEqual([null, 17]);
   });
+  it('waits for no day that lies behind: what may be over is said to be so', () => {
+    expect(lead({}, '2026-11-23T10:00:00.000Z')).toBe('Done about 27 Nov; it may be by now, and nine times in ten is by 5 Dec.');
+    for (const day of ['11', '17', '21', '22', '24', '26']) {
+      const said = lead({}, `2026-11-${day}T10:00:00.000Z`);
+      for (const [, named] of said.matchAll(/(\d+) Nov/g)) expect(Number(named)).toBeGreaterThan(Number(day) - 1);
+    }
+  });
   it('asks for proof instead of promising once the day has come', () => {
     expect(lead({}, '2026-11-28T10:00:00.000Z')).toBe('It should be about there. Two equal readings a week apart would prove it.');
   });

@@ -88,6 +88,9 @@ function whenWords(forecast: Forecast, { pitchedAt, today, zone, status }: Forec
   if (p50 === null) return p10 === null ? 'Not done for months.' : `Done on ${date(p10)} at the earliest, more likely months later.`;
   if (calendarDays(today, dateAfter(pitchedAt, Math.round(p50), zone), zone) <= 0)
     return 'It should be about there. Two equal readings a week apart would prove it.';
-  const until = p90 === null ? 'or much later' : `between ${date(p10 ?? p50)} and ${date(p90)} four times in five`;
-  return `Done about ${date(p50)}, ${until}.`;
+  if (p90 === null) return `Done about ${date(p50)}, or much later.`;
+  // What may lie behind it is no day to wait for.
+  const mayBeOver = p10 !== null && calendarDays(today, dateAfter(pitchedAt, Math.round(p10), zone), zone) <= 0;
+  if (mayBeOver) return `Done about ${date(p50)}; it may be by now, and nine times in ten is by ${date(p90)}.`;
+  return `Done about ${date(p50)}, between ${date(p10 ?? p50)} and ${date(p90)} four times in five.`;
 }

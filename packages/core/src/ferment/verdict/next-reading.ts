@@ -48,5 +48,8 @@ export function nextReading(facts: Facts): NextReading {
   const half = left / 2 / lastRatePerDay;
   const seen = TELLING_FALL_SG / lastRatePerDay;
   const days = Math.min(LONGEST_DAYS, Math.max(SHORTEST_DAYS, half, seen, readingDays / 2));
-  return { on: after(days), why: days >= LONGEST_DAYS ? 'so slow a ferment tells nothing sooner' : 'about half of what is left should be gone by then' };
+  return {
+    on: after(days),
+    why: days >= LONGEST_DAYS ? 'so slow a ferment tells nothing sooner' : 'at its pace of late about half of what is left will have gone by then',
+  };
 }

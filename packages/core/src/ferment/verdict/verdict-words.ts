@@ -1,5 +1,5 @@
 import { dateAfter, daysBetween, dayText } from '../../matter/quantity/days.js';
-import { figure, gravityText } from '../../base/worked/figures.js';
+import { celsius, figure, gravityText } from '../../base/worked/figures.js';
 import { AT_END_SG, EPS, PROOF_DAYS, SHORT_PROOF_DAYS, TOUCH_HIGH_SG, type Facts, type JudgeInput } from './judge-facts.js';
 import { firstReadingOn, nextReading } from './next-reading.js';
 import type { GravityReading } from './reading.js';
@@ -73,7 +73,7 @@ export function sentenceFor(facts: Facts, status: JudgedStatus): string {
     case 'stalled':
       return `Stuck: steady at ${now} for ${Math.round(facts.steadyDays)} days, and it should reach about ${end}.`;
     case 'too-cold':
-      return `Cannot tell yet: at ${figure(facts.tempC ?? 0, 0)} °C this yeast sleeps, so a steady ${now} proves nothing.`;
+      return `Cannot tell yet: at ${celsius(facts.tempC ?? 0)} this yeast sleeps, so a steady ${now} proves nothing.`;
     case 'not-started':
       return `Not started: no fall in ${countText(Math.round(daysBetween(facts.usable[0]?.at ?? facts.last.at, facts.last.at)), 'day')}.`;
     case 'slowing':
@@ -188,9 +188,9 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
   }
   if (facts.tempC !== null) {
     const [least, comfortable] = input.yeast.tempC;
-    if (facts.tooCold) out.push({ text: `${figure(facts.tempC, 0)} °C is well below the ${least} °C this yeast needs`, speaks: 'against' });
+    if (facts.tooCold) out.push({ text: `${celsius(facts.tempC)} is well below the ${least} °C this yeast needs`, speaks: 'against' });
     else if (facts.tempC < comfortable && status !== 'finished-dry' && !isWorking(status))
-      out.push({ text: `At ${figure(facts.tempC, 0)} °C it may only be drowsy; warmth will tell`, speaks: 'against' });
+      out.push({ text: `At ${celsius(facts.tempC)} it may only be drowsy; warmth will tell`, speaks: 'against' });
   }
   const age = daysBetween(last.at, input.today);
   if (age > 10) out.push({ text: `The last reading is ${Math.round(age)} days old`, speaks: 'against' });
@@ -201,8 +201,8 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
 function warmWords({ tempC, input }: Facts, [low, high]: readonly [number, number]): string {
   if (tempC === null || tempC < low) return `Move it to ${low}–${high} °C`;
   return tempC <= high
-    ? `It stands warm enough at ${figure(tempC, 0)} °C`
-    : `At ${figure(tempC, 0)} °C it is warmer than this yeast likes, up to ${input.yeast.tempC[2]} °C`;
+    ? `It stands warm enough at ${celsius(tempC)}`
+    : `At ${celsius(tempC)} it is warmer than this yeast likes, up to ${input.yeast.tempC[2]} °C`;
 }
 
 /** What to do next, and when. */

@@ -6,7 +6,7 @@ import { dryAbvOf } from '../../matter/liquid/views.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { phOf } from '../../matter/liquid/acid-chemistry.js';
 import { daysBetween } from '../../matter/quantity/days.js';
-import { yeastById } from '../../base/reference/yeast-kinds.js';
+import { WILD_YEAST_ID, yeastById } from '../../base/reference/yeast-kinds.js';
 
 /**
  * What to mind before yeast goes in.
@@ -26,10 +26,10 @@ export function pitchCautions(input: {
 }): readonly Caution[] {
   const yeast = yeastById(input.yeastId);
   const out: Caution[] = [];
-  if (input.sulfitedAt !== null && daysBetween(input.sulfitedAt, input.at) * 24 < WAIT_BEFORE_YEAST_H - 0.5 && yeast.id !== 'wild-spontaneous') {
+  if (input.sulfitedAt !== null && daysBetween(input.sulfitedAt, input.at) * 24 < WAIT_BEFORE_YEAST_H - 0.5 && yeast.id !== WILD_YEAST_ID) {
     out.push(caution('sulfite-and-yeast'));
   }
-  if (input.heated === true && yeast.id === 'wild-spontaneous') out.push(caution('wild-in-heated'));
+  if (input.heated === true && yeast.id === WILD_YEAST_ID) out.push(caution('wild-in-heated'));
   if (input.juiceC !== null && input.juiceC > yeast.tempC[3]) out.push(caution('hot-pitch'));
   if (dryAbvOf(input.liquid) > yeast.toleranceAbv[0]) out.push(caution('over-tolerance'));
   if (phOf(input.liquid) > HIGH_PH) out.push(caution('ph-high'));

@@ -2,8 +2,8 @@ import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { gravityOf } from '../../matter/liquid/views.js';
-import { yeastById } from '../../base/reference/yeast-kinds.js';
-import { figure, gravityText } from '../../base/worked/figures.js';
+import { WILD_YEAST_ID, yeastById } from '../../base/reference/yeast-kinds.js';
+import { celsius, figure, gravityText } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 
 /** Dry yeast to weigh out. */
@@ -42,12 +42,12 @@ export function pitchRate(input: {
   const hard = sg > STRONG_SG || tempC < COLD_C;
   const base = purpose === 'restart' ? RESTART_G_PER_L : USUAL_G_PER_L;
   const gPerL = purpose === 'start' && hard ? base * HARD_START_FACTOR : base;
-  const massG = yeast.id === 'wild-spontaneous' ? 0 : gPerL * liquid.volumeL;
+  const massG = yeast.id === WILD_YEAST_ID ? 0 : gPerL * liquid.volumeL;
   const method = purpose === 'restart' || sg > REHYDRATE_ABOVE_SG ? 'rehydrated' : 'sprinkled';
   return worked({ massG, gPerL, method }, [
     {
       label: 'Dry yeast',
-      expression: `${figure(gPerL, 2)} g/L × ${figure(liquid.volumeL, 1)} L at ${gravityText(sg)} and ${figure(tempC, 0)} °C`,
+      expression: `${figure(gPerL, 2)} g/L × ${figure(liquid.volumeL, 1)} L at ${gravityText(sg)} and ${celsius(tempC)}`,
       result: `${figure(massG, 1)} g`,
       source: 'usual packet rate; half as much again above 1.080 or below 10 °C',
     },

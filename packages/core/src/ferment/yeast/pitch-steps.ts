@@ -1,10 +1,10 @@
 import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import { yeastById } from '../../base/reference/yeast-kinds.js';
-import { figure } from '../../base/worked/figures.js';
+import { celsius, figure } from '../../base/worked/figures.js';
 
 /** How yeast goes in. */
-export type PitchWay = 'sprinkled' | 'rehydrated' | 'starter' | 'wild';
+export type PitchWay = 'sprinkled' | 'rehydrated' | 'starter' | 'wild' | 'left';
 
 /** One step, with how long it takes. */
 export interface PitchStep {
@@ -59,7 +59,7 @@ export function pitchSteps(input: {
   switch (input.way) {
     case 'sprinkled':
       return [
-        { text: `Bring the juice into ${yeast.tempC[1]} to ${yeast.tempC[2]} °C if you can. It is at ${figure(juiceC, 0)} °C.`, waitMin: 0 },
+        { text: `Bring the juice into ${yeast.tempC[1]} to ${yeast.tempC[2]} °C if you can. It is at ${celsius(juiceC)}.`, waitMin: 0 },
         { text: `Sprinkle ${grams} over the surface and leave it.`, waitMin: 15 },
         { text: 'Stir it in, close loosely, fit the airlock.', waitMin: 0 },
       ];
@@ -74,19 +74,24 @@ export function pitchSteps(input: {
     }
     case 'starter':
       return [
-        { text: `Boil ${figure(volumeL * 50, 0)} mL of the juice two minutes and let it cool to 25 °C in a covered jar.`, waitMin: 60 },
+        { text: `Boil ${figure(volumeL * 5, 0)}0 mL of the juice two minutes and let it cool to 25 °C in a covered jar.`, waitMin: 60 },
         { text: `Sprinkle ${grams} on it, cover loosely and keep it warm.`, waitMin: DAY_MIN },
         {
-          text: `It should foam. Add as much juice again, and let it cool to within ${MOST_JUMP_C} °C of the juice (${figure(juiceC, 0)} °C).`,
+          text: `It should foam. Add as much juice again, and let it cool to within ${MOST_JUMP_C} °C of the juice (${celsius(juiceC)}).`,
           waitMin: 12 * 60,
         },
         { text: 'Pour it in while it works.', waitMin: 0 },
       ];
+    case 'left':
+      return [
+        { text: 'Nothing goes in. Cover it, leave room for foam, and keep it cool: its own yeast is at work within days to three weeks.', waitMin: 0 },
+        { text: 'Once the foam has settled, fill the vessel to the neck and fit the airlock.', waitMin: 0 },
+      ];
     case 'wild':
       return [
-        { text: `Take ${figure(volumeL * 30, 0)} mL of the freshest juice, with a few washed peels, into a clean jar. Cover with a cloth.`, waitMin: DAY_MIN },
+        { text: `Take ${figure(volumeL * 3, 0)}0 mL of the freshest juice, with a few washed peels, into a clean jar. Cover with a cloth.`, waitMin: DAY_MIN },
         { text: 'Stir twice a day. Throw it out if it smells of vinegar, glue or rot.', waitMin: 2 * DAY_MIN },
-        { text: `When it foams and smells clean, feed it ${figure(volumeL * 60, 0)} mL of juice.`, waitMin: DAY_MIN },
+        { text: `When it foams and smells clean, feed it ${figure(volumeL * 6, 0)}0 mL of juice.`, waitMin: DAY_MIN },
         { text: 'Pour it in while it works, and fill the vessel to the neck once the foam has settled.', waitMin: 0 },
       ];
   }

@@ -1,3 +1,4 @@
+import { WILD_YEAST_ID } from '../../base/reference/yeast-kinds.js';
 import { phOf, taOf } from '../../matter/liquid/acid-chemistry.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { brixOf, dryAbvOf } from '../../matter/liquid/views.js';
@@ -5,7 +6,7 @@ import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import { calendarDays } from '../../matter/quantity/days.js';
 import { YEAST_KINDS, type YeastKind } from '../../base/reference/yeast-kinds-data.js';
-import { figure } from '../../base/worked/figures.js';
+import { celsius, figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 
 /** What the cider should become. */
@@ -112,7 +113,7 @@ function temperature({ tempC: [least, from, to, most] }: YeastKind, profile: rea
   );
   const mean = fits.reduce((sum, f) => sum + f, 0) / fits.length;
   const [low, high] = [Math.min(...profile), Math.max(...profile)];
-  const says = `likes ${from} to ${to} °C, and it will be ${low === high ? figure(low, 0) : `${figure(low, 0)} to ${figure(high, 0)}`} °C`;
+  const says = `likes ${from} to ${to} °C, and it will be ${low === high ? celsius(low) : `${figure(low, 0)} to ${figure(high, 0)} °C`}`;
   return {
     on: 'temperature',
     fit: high > most ? 0 : mean,
@@ -136,7 +137,7 @@ function strength({ toleranceAbv: [may, surely] }: YeastKind, liquid: Liquid): Y
 function acid({ malicReductionPct: [, most], id }: YeastKind, liquid: Liquid): YeastReason {
   const ta = taOf(liquid);
   const ph = phOf(liquid);
-  if (id === 'wild-spontaneous' && ph > 3.8) return { on: 'acid', fit: 0.3, text: `pH ${figure(ph, 2)} is too high to leave to the wild` };
+  if (id === WILD_YEAST_ID && ph > 3.8) return { on: 'acid', fit: 0.3, text: `pH ${figure(ph, 2)} is too high to leave to the wild` };
   if (most >= 20 && ta < 5) return { on: 'acid', fit: 0.4, text: `takes acid away, and ${figure(ta, 1)} g/L is little already` };
   if (most >= 20 && ta > 7) return { on: 'acid', fit: 1, text: `softens the ${figure(ta, 1)} g/L of acid` };
   if (ta > 8.5) return { on: 'acid', fit: 0.7, text: `leaves the ${figure(ta, 1)} g/L of acid sharp` };
@@ -158,7 +159,7 @@ function character(kind: YeastKind, aim: YeastAim | null): YeastReason {
 }
 
 function stock(kind: YeastKind, inStock: RankedYeast['inStock']): YeastReason {
-  if (kind.id === 'wild-spontaneous') return { on: 'stock', fit: 0.9, text: 'is on the fruit already' };
+  if (kind.id === WILD_YEAST_ID) return { on: 'stock', fit: 0.9, text: 'is on the fruit already' };
   if (inStock === 'in-date') return { on: 'stock', fit: 1, text: 'in your cupboard, in date' };
   return inStock === 'out-of-date'
     ? { on: 'stock', fit: 0.35, text: 'in your cupboard, past its date' }

@@ -5,7 +5,7 @@ import { LIMITS } from '../../base/errors/limits.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { abvOf, brixOf, fermentableGPerL, gravityOf } from '../../matter/liquid/views.js';
 import { usualToleranceAbv, yeastById } from '../../base/reference/yeast-kinds.js';
-import { figure, gravityText } from '../../base/worked/figures.js';
+import { celsius, figure, gravityText, litresText } from '../../base/worked/figures.js';
 import { worked, type Step, type Worked } from '../../base/worked/worked.js';
 import { DAY_MIN, REHYDRATE_C, WATER_ML_PER_G, type PitchStep } from './pitch-steps.js';
 import { UNDER_TOLERANCE_ABV } from '../verdict/judge-facts.js';
@@ -127,12 +127,12 @@ function causesOf({ liquid, yeastId, tempC, warmestC }: RestartInput, abv: numbe
   const yeast = yeastById(yeastId);
   const causes: StuckCause[] = [];
   if (tempC !== null && tempC < yeast.tempC[1]) {
-    causes.push({ id: 'cold', text: `It stands at ${figure(tempC, 0)} °C, and this yeast likes ${yeast.tempC[1]} to ${yeast.tempC[2]} °C.` });
+    causes.push({ id: 'cold', text: `It stands at ${celsius(tempC)}, and this yeast likes ${yeast.tempC[1]} to ${yeast.tempC[2]} °C.` });
   }
   if (tempC !== null && warmestC !== null && warmestC - tempC >= CHILL_C) {
     causes.push({
       id: 'chilled',
-      text: `It stood at ${figure(warmestC, 0)} °C and is at ${figure(tempC, 0)} °C now. Yeast that is chilled while it works drops out.`,
+      text: `It stood at ${celsius(warmestC)} and is at ${celsius(tempC)} now. Yeast that is chilled while it works drops out.`,
     });
   }
   if (nearLimit)
@@ -164,7 +164,7 @@ function gentleSteps(tempC: readonly number[], nowC: number | null, volumeL: num
       waitMin: 2 * DAY_MIN,
     },
     { text: 'Rouse it once more.', waitMin: (GENTLE_DAYS - 3) * DAY_MIN },
-    { text: `Read it. Two points lower or more, and it is going again: leave it. If not, give ${figure(volumeL, 0)} L a new yeast.`, waitMin: 0 },
+    { text: `Read it. Two points lower or more, and it is going again: leave it. If not, give ${litresText(volumeL)} a new yeast.`, waitMin: 0 },
   ];
 }
 
@@ -210,8 +210,9 @@ function starterSteps(massG: number, volumeL: number, tempC: readonly number[]):
   };
 }
 
-const millilitres = (ml: number): string => (ml < 1000 ? `${figure(Math.round(ml / 5) * 5, 0)} mL` : litres(ml / 1000));
+/** What nobody measures finer than a jug does. */
 const litres = (volumeL: number): string => `${figure(volumeL, 1)} L`;
+const millilitres = (ml: number): string => (ml < 1000 ? `${figure(Math.round(ml / 5) * 5, 0)} mL` : litres(ml / 1000));
 
 /** How a restart went. */
 export interface RestartOutcome {

@@ -3,7 +3,7 @@ import type { Caution } from '../../base/cautions/caution.js';
 import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import { abvOf } from '../../matter/liquid/views.js';
-import { figure } from '../../base/worked/figures.js';
+import { celsius, figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 import type { BottleKind } from '../../base/reference/bottle-kinds.js';
 import { BOTTLE_HEADSPACE_FRACTION, chanceOverPressure, gasParts, pressureBand, TRAPPED_AIR_BAR, type PressureBand, type SealedGas } from './sealed-gas.js';
@@ -98,7 +98,7 @@ export function bottleSafety(input: BottleSafetyInput): Worked<BottleSafety> {
         source: 'mass balance; 0.166 volumes for each g/L of malic acid',
       },
       {
-        label: `Pressure on a ${figure(hottestC, 0)} °C day`,
+        label: `Pressure on a ${celsius(hottestC)} day`,
         expression: `Henry’s law at ${figure(abvOf(gas.liquid), 1)} %, ${BOTTLE_HEADSPACE_FRACTION * 100} % headspace, ${TRAPPED_AIR_BAR.least}–${TRAPPED_AIR_BAR.most} bar of air shut in; no store is taken to stay under ${LEAST_HOTTEST_C} °C`,
         result: `${figure(hottest.lowBar, 1)}–${figure(hottest.highBar, 1)} bar`,
         source: 'solubility of CO₂ in cider; our estimate for the air',

@@ -1,5 +1,5 @@
 import { caution } from '../../base/cautions/catalogue.js';
-import { figure } from '../../base/worked/figures.js';
+import { celsius, figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 import { bottleById, type BottleKind } from '../../base/reference/bottle-kinds.js';
 import { bottlePressure } from './co2-solubility.js';
@@ -63,7 +63,7 @@ export function burstPlan({ kindIds, co2Volumes, standsC, abv }: SuspectBottles)
     },
     {
       what: 'Make the room cold, and wait a day',
-      how: `Heating off, window open, or ice around the crate. At ${figure(standsC, 0)} °C they may press with ${figure(warmBar, 1)} bar; at ${COLD_C} °C it is ${figure(coldBar, 1)} bar. Carry the crate out only once it is cold, under its cover.`,
+      how: `Heating off, window open, or ice around the crate. At ${celsius(standsC)} they may press with ${figure(warmBar, 1)} bar; at ${COLD_C} °C it is ${figure(coldBar, 1)} bar. Carry the crate out only once it is cold, under its cover.`,
     },
     {
       what: 'Let the gas out, one at a time, cold',
@@ -87,7 +87,7 @@ export function burstPlan({ kindIds, co2Volumes, standsC, abv }: SuspectBottles)
     [
       {
         label: 'Pressure as they stand and cold',
-        expression: `${figure(volumes, 1)} volumes at ${figure(standsC, 0)} °C and at ${COLD_C} °C`,
+        expression: `${figure(volumes, 1)} volumes at ${celsius(standsC)} and at ${COLD_C} °C`,
         result: `${figure(warmBar, 1)} and ${figure(coldBar, 1)} bar`,
         source: 'Henry’s law; four volumes at least, since they gush',
       },

@@ -6,7 +6,7 @@ import { addFermentable } from '../../matter/liquid/additions.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { CO2_PER_HEXOSE, dryAbvOf, fermentableGPerL } from '../../matter/liquid/views.js';
 import { fermentableById } from '../../base/reference/fermentables.js';
-import { figure } from '../../base/worked/figures.js';
+import { celsius, figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 import { residualCo2 } from './co2-solubility.js';
 import { CO2_G_PER_VOLUME, volumesFromHexose } from './gas-of-sugar.js';
@@ -102,7 +102,7 @@ export function primingSugar(input: PrimingInput): Worked<Priming> {
     [
       {
         label: 'Fizz still in it',
-        expression: `what cider holds at ${figure(input.warmestSinceEndC, 0)} °C under the open air`,
+        expression: `what cider holds at ${celsius(input.warmestSinceEndC)} under the open air`,
         result: `${figure(residualVolumes, 2)} volumes`,
         source: '0.95 × CO₂ in water, handbook tables',
       },

@@ -1,7 +1,7 @@
 import { caution } from '../../base/cautions/catalogue.js';
 import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
-import { figure } from '../../base/worked/figures.js';
+import { celsius, figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 
 /** How pectic enzyme or bentonite is given. */
@@ -44,7 +44,7 @@ export function enzymeDose(input: {
   const cold = tempC < COLD_C;
   const times = cold || input.fermented === true ? 2 : 1;
   const advice: string[] = [];
-  if (tempC > HOT_C) advice.push(`${figure(tempC, 0)} °C destroys it. Let the juice cool below ${HOT_C} °C first.`);
+  if (tempC > HOT_C) advice.push(`${celsius(tempC)} destroys it. Let the juice cool below ${HOT_C} °C first.`);
   if (input.boiled) advice.push('Boiling has set the pectin free: add the enzyme once it is cool, and expect some haze all the same.');
   if (input.bentoniteIn) advice.push('Bentonite is in already and carries the enzyme down. Rack off it first, or leave the enzyme out.');
   if (input.sulfitedHoursAgo !== null && input.sulfitedHoursAgo < 12) advice.push('Sulfite went in not long ago. Give it about 12 hours before the enzyme.');

@@ -1,3 +1,4 @@
+import { celsius, litresText } from '../../base/worked/figures.js';
 import { parseQuantity } from '../typed/parse-quantity.js';
 import { exampleQuantity } from './example-quantity.js';
 import { DEFAULT_UNITS, gravityDoubtText, type UnitPreferences } from './format-quantity.js';
@@ -21,6 +22,16 @@ describe('withoutFieldNames', () => {
 });
 
 describe('inUnits', () => {
+  it('gives back every degree and every gallon as it was typed', () => {
+    for (let degF = 20; degF <= 130; degF += 1) {
+      const typed = parseQuantity(`${degF} F`, { dimension: 'temperature' });
+      expect([degF, inUnits(`It stands at ${celsius(typed.value)}.`, US)]).toEqual([degF, `It stands at ${degF} °F.`]);
+    }
+    for (let quarters = 4; quarters <= 100; quarters += 1) {
+      const typed = parseQuantity(`${quarters / 4} gal`, { dimension: 'volume', gallon: 'us' });
+      expect([quarters, inUnits(`give ${litresText(typed.value)} a new yeast`, US)]).toEqual([quarters, `give ${quarters / 4} US gal a new yeast`]);
+    }
+  });
   it.each([
     ['Move it to 14–17 °C, then read again.', 'Move it to 57–63 °F, then read again.'],
     ['It likes 12 to 20 °C.', 'It likes 54 to 68 °F.'],

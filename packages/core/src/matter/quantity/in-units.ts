@@ -1,8 +1,8 @@
 import { BOTTLE_KINDS } from '../../base/reference/bottle-kinds.js';
 import { formatQuantity, type UnitPreferences } from './format-quantity.js';
 
-const NUMBER = String.raw`(?<![\d.,/A-Za-z])(-?\d+(?:[.,]\d+)?)`;
-const JOIN = String.raw`(?:\s?(–|to|or|and)\s?(-?\d+(?:[.,]\d+)?))?`;
+const NUMBER = String.raw`(?<![\d.,/A-Za-z−-])([-−]?\d+(?:[.,]\d+)?)`;
+const JOIN = String.raw`(?:\s?(–|to|or|and)\s?([-−]?\d+(?:[.,]\d+)?))?`;
 /** A unit that is not the top or the bottom of a rate, as in g/L and L/kg. */
 const ENDS = String.raw`(?![\w/])`;
 
@@ -29,7 +29,7 @@ const NAMES = new RegExp(
   'g',
 );
 
-const numberOf = (text: string): number => Number(text.replace(',', '.'));
+const numberOf = (text: string): number => Number(text.replace(',', '.').replace('−', '-'));
 
 /** Two amounts in one unit as a range, with the unit behind the second. */
 function joined(first: string, join: string | undefined, second: string | undefined): string {

@@ -25,7 +25,22 @@ describe('PitchPage', () => {
     await page.press('All 14 kinds');
     await page.tick('input[name=yeast][value=wild-spontaneous]');
     expect(page.text('aside')).toContain('works by itself');
+    expect(page.text('aside')).toContain('Nothing goes in');
+    await page.choose('way', 'wild');
     expect(page.text('aside ol')).toContain('Throw it out if it smells of vinegar');
+  });
+  it('leaves a juice to its own yeast where that is its manner, and keeps how warm it will stand', async () => {
+    const wild = { ...sampleBatch([filled()]), methodId: 'wild-cold' };
+    const page = await PageHarness.open(PitchPage, { batches: [wild], today: 1, inputs });
+    expect(page.text('aside h2')).toBe('No packet');
+    await page.type('place', '9 C');
+    await page.submit();
+    expect(page.written()).toMatchObject([
+      { kind: 'moved', payload: { place: 'its place', tempC: 9 } },
+      { kind: 'pitched', payload: { yeastId: 'wild-spontaneous', massG: 0, method: 'wild' } },
+    ]);
+    const state = replay([filled(), ...page.written()]);
+    expect([state.placeC, state.yeastId, state.issues]).toEqual([9, 'wild-spontaneous', []]);
   });
   it('ranks kinds for this must and place, and for what is in the cupboard and in date', async () => {
     const page = await PageHarness.open(PitchPage, {

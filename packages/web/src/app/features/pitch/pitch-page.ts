@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal, vi
 import { Word } from '../../shared/word/word';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import type { Need, TimedPlan } from '@trug/core';
-import { yeastById } from '@trug/core/base/reference/yeast-kinds';
+import type { Need, PitchMethod, TimedPlan } from '@trug/core';
+import { WILD_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
 import { pitchCautions } from '@trug/core/ferment/yeast/pitch-cautions';
 import { pitchRate } from '@trug/core/ferment/yeast/pitch-rate';
@@ -13,10 +13,11 @@ import { yeastTogether } from '@trug/core/ferment/yeast/yeast-together';
 import { Store } from '@ngrx/store';
 import { ActHead } from '../../shared/act-head/act-head';
 import { selectSuppliesLeft } from '../../state/supplies.selectors';
+import type { BatchView } from '../../state/batch-views.selectors';
 import { injectBatchView } from '../../state/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft, PITCH_DRAFT } from '../../writing/draft';
-import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../units/units';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { TimedSteps } from '../../shared/timed-steps/timed-steps';
@@ -24,7 +25,7 @@ import { Icon } from '../../shared/icon/icon';
 import { Working } from '../../shared/working/working';
 import { SaidPipe } from '../../units/said.pipe';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
-import { LogWriter } from '../../writing/log-writer';
+import { type Act, LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
 import { Refusal } from '../../shared/refusal/refusal';
@@ -36,13 +37,33 @@ const AIMS: readonly { readonly id: YeastAim; readonly name: string }[] = [
   { id: 'strong', name: 'strong' },
   { id: 'wild', name: 'wild and complex' },
 ];
-const WAYS: readonly { readonly id: PitchWay; readonly name: string }[] = [
+type Way = { readonly id: PitchWay; readonly name: string };
+const BOUGHT_WAYS: readonly Way[] = [
   { id: 'sprinkled', name: 'sprinkled' },
   { id: 'rehydrated', name: 'rehydrated' },
   { id: 'starter', name: 'from a starter' },
-  { id: 'wild', name: 'wild starter' },
 ];
-const PLANS: Readonly<Record<PitchWay, TimedPlan>> = { sprinkled: 'rehydration', rehydrated: 'rehydration', starter: 'starter', wild: 'wild-starter' };
+const WILD_WAYS: readonly Way[] = [
+  { id: 'left', name: 'nothing: it is left to itself' },
+  { id: 'wild', name: 'a wild starter, built first' },
+];
+const PLANS: Readonly<Record<PitchWay, TimedPlan>> = {
+  sprinkled: 'rehydration',
+  rehydrated: 'rehydration',
+  starter: 'starter',
+  wild: 'wild-starter',
+  left: 'rehydration',
+};
+/** How the log calls each way: what the juice brings by itself is left to it, and a starter is one whatever lives in it. */
+const METHODS_FILED: Readonly<Record<PitchWay, PitchMethod>> = {
+  sprinkled: 'sprinkled',
+  rehydrated: 'rehydrated',
+  starter: 'starter',
+  wild: 'starter',
+  left: 'wild',
+};
+/** Warmth nearer than this is the same, °C. */
+const SAME_WARMTH_C = 0.05;
 /** Packets to the next half, since an open one does not keep. */
 function packetsText(count: number): string {
   const halves = Math.ceil(count * 2 - 0.15) / 2;
@@ -87,7 +108,6 @@ export class PitchPage {
   private readonly supplies = inject(Store).selectSignal(selectSuppliesLeft);
   protected readonly kinds = YEAST_KINDS;
   protected readonly aims = AIMS;
-  protected readonly ways = WAYS;
   protected readonly all = signal(false);
   protected readonly draft = createBatchDraft(PITCH_DRAFT, { yeastId: '', withId: '', temp: '', place: '', aim: '', way: '' });
   protected readonly fields = computed(() => this.draft.fields());
@@ -114,8 +134,8 @@ export class PitchPage {
     const aim = YEAST_AIMS.find((a) => a === this.fields().aim) ?? null;
     return rankYeasts({ liquid, aim, tempProfile: placeC === null ? [] : [placeC], stock: this.stock(), today: this.writer.now() });
   });
-  /** The kind that was chosen, or the one that fits best until one is. */
-  protected readonly yeastId = computed(() => this.fields().yeastId || (this.ranked()?.value[0]?.yeastId ?? USUAL_YEAST));
+  /** The kind that was chosen; until one is, that of the batch's manner, or the one that fits best. */
+  protected readonly yeastId = computed(() => this.fields().yeastId || (this.view()?.method.yeastId ?? this.ranked()?.value[0]?.yeastId ?? USUAL_YEAST));
   protected readonly others = computed(() => YEAST_KINDS.filter((k) => k.id !== this.yeastId()));
   protected readonly yeast = computed(() => yeastById(this.yeastId()));
   protected readonly choices = computed(() => {
@@ -129,8 +149,9 @@ export class PitchPage {
       good: r.reasons.filter((reason) => reason.fit >= 0.95).slice(0, 2),
     }));
   });
-  protected readonly way = computed((): PitchWay => WAYS.find((w) => w.id === this.fields().way)?.id ?? this.usualWay());
-  private readonly usualWay = computed((): PitchWay => (this.yeastId() === 'wild-spontaneous' ? 'wild' : (this.rate()?.value.method ?? 'sprinkled')));
+  protected readonly ways = computed(() => (this.yeastId() === WILD_YEAST_ID ? WILD_WAYS : BOUGHT_WAYS));
+  protected readonly way = computed((): PitchWay => this.ways().find((w) => w.id === this.fields().way)?.id ?? this.usualWay());
+  private readonly usualWay = computed((): PitchWay => (this.yeastId() === WILD_YEAST_ID ? 'left' : (this.rate()?.value.method ?? 'sprinkled')));
   protected readonly steps = computed(() => {
     const rate = this.rate();
     const liquid = this.view()?.state.liquid;
@@ -200,18 +221,26 @@ export class PitchPage {
       this.refusal.set(`${danger.text} ${danger.whatToDo}`);
       return;
     }
+    this.refusal.set(await this.writer.write(view, [...this.movedTo(view), this.pitched(danger?.id)], 'Pitched.', this.draft));
+  }
+
+  private pitched(danger: string | undefined): Act {
     const yeastId = this.yeastId();
-    const withYeastId = this.withId() ?? undefined;
-    const supplies = this.take()?.uses();
-    const note = danger ? `Danger acknowledged: ${danger.id}` : '';
-    const method = this.way();
-    this.refusal.set(
-      await this.writer.write(
-        view,
-        [{ kind: 'pitched', payload: { yeastId, massG: rate.value.massG, method, juiceC: this.juiceC(), withYeastId, supplies }, note }],
-        'Pitched.',
-        this.draft,
-      ),
-    );
+    const payload = {
+      yeastId,
+      massG: this.rate()?.value.massG ?? 0,
+      method: METHODS_FILED[this.way()],
+      juiceC: this.juiceC(),
+      withYeastId: this.withId() ?? undefined,
+      supplies: this.take()?.uses(),
+    };
+    return { kind: 'pitched', payload, note: danger === undefined ? '' : `Danger acknowledged: ${danger}` };
+  }
+
+  /** How warm its place is, where that was said here and is not known yet. */
+  private movedTo({ state }: BatchView): readonly Act[] {
+    const tempC = numberIn(readQuantity(this.units, this.fields().place, 'temperature'));
+    if (tempC === null || (state.placeC !== null && Math.abs(state.placeC - tempC) < SAME_WARMTH_C)) return [];
+    return [{ kind: 'moved', payload: { place: state.place ?? 'its place', tempC } }];
   }
 }

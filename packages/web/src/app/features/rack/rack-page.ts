@@ -60,7 +60,7 @@ export class RackPage {
   protected readonly loss = computed(() => readQuantity(this.units, this.draft.fields().loss, 'volume'));
   protected readonly lossL = computed(() => {
     const read = this.loss();
-    return read?.ok === true ? read.value.value : (this.view()?.state.liquid?.volumeL ?? 0) * USUAL_LOSS_FRACTION;
+    return read?.ok === true ? read.value.value : roughly((this.view()?.state.liquid?.volumeL ?? 0) * USUAL_LOSS_FRACTION);
   });
   /** Water that goes in with it, and what is drunk young instead of racked, L. */
   protected readonly waterL = computed(() => Number(this.draft.fields().water));
@@ -257,4 +257,6 @@ export class RackPage {
   }
 }
 
+/** Nobody measures what stays with the lees finer than half a decilitre. */
+const roughly = (volumeL: number): number => Math.round(volumeL * 20) / 20;
 const tenths = (volumeL: number): number => Math.round(volumeL * 10) / 10;

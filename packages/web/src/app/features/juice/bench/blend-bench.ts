@@ -94,7 +94,8 @@ export class BlendBench {
   private readonly totalRead = computed(() => readQuantity(this.units, this.draft.fields().total, 'volume'));
   protected readonly totalL = computed(() => {
     const read = this.totalRead();
-    if (read === null) return Math.max(0.5, Math.round(this.inHandL() * USUAL_SHARE));
+    // One juice alone is not blended: all of it goes on.
+    if (read === null) return this.sources().length === 1 ? this.inHandL() : Math.max(0.5, Math.round(this.inHandL() * USUAL_SHARE));
     return read.ok ? read.value.value : null;
   });
   private readonly held = computed(() => readHeld(this.draft.fields().held));
@@ -207,7 +208,7 @@ export class BlendBench {
       {
         name: 'Left over',
         value: this.units.short(this.units.volumeAbout(blend.leftOverL)),
-        unit: `in ${countText(blend.leftInCount, this.ciders() ? 'cider' : 'juice')}`,
+        unit: blend.leftInCount === 0 ? 'all of it goes in' : `in ${countText(blend.leftInCount, this.ciders() ? 'cider' : 'juice')}`,
       },
     ];
   });
