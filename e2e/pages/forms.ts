@@ -1,5 +1,5 @@
 import { named, type Bench } from './bench';
-import { freshBatch, freshVessel, pitched, read, type Act } from '../support/fresh-batch';
+import { freshBatch, freshId, freshVessel, pitched, read, type Act } from '../support/fresh-batch';
 import type { TestTrug } from '../support/trug';
 
 /** A form of Trug, opened on something of its own and filled in. */
@@ -121,6 +121,15 @@ export const FORMS: readonly Form[] = [
   },
   // What went in is in the sums of the page when it is opened again: less or nothing is left to put in.
   { what: 'a stabilising', fill: onBatch('stabilise', FINISHED), press: named('Both are in'), counted: 'entries', stays: true },
+  {
+    what: 'a keg',
+    fill: async (bench, trug) => {
+      await trug.send('POST', '/api/vessels', { id: freshId(), name: 'Keg of once', kind: 'keg', capacityL: 19 });
+      await onBatch('keg', KNOWN)(bench, trug);
+    },
+    press: named('Keg it'),
+    counted: 'entries',
+  },
   { what: 'an opened keg', fill: onBatch('open-keg', KEGGED), press: named('It is silent and open'), counted: 'entries', stays: true },
   { what: 'a bottling', fill: onBatch('bottle', KNOWN), press: named('Bottle it'), counted: 'entries', files: 2, stays: true },
   {

@@ -31,6 +31,7 @@ export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) =
   ['reading', ({ batch }) => `/batch/${batch('Gate B')}/read`],
   ['pitch', ({ batch }) => `/batch/${batch('Terrace Must')}/pitch`],
   ['rack', ({ batch }) => `/batch/${batch('Lane Perry')}/rack`],
+  ['keg', ({ batch }) => `/batch/${batch('Gate Blend')}/keg`],
   ['bottle bench', ({ batch }) => `/batch/${batch('Gate Blend')}/bottle`],
   ['note', ({ batch }) => `/batch/${batch('Kitchen Fizz')}/note`],
   ['move', ({ batch }) => `/batch/${batch('Hollow Wild')}/move`],

@@ -136,6 +136,8 @@ export type { SplitShare } from './book/kinds/split.js';
 export type { VesselFill } from './book/state/vessel-fill.js';
 export type { RawGravity } from './matter/measure/raw-gravity.js';
 export type { SupplyUse } from './juice/adjust/addition-payload.js';
+export { kegPlan, type KegPlan, type KegPlanInput } from './book/plan/keg-plan.js';
+export { KEG_WAYS, type KegWay, type KegWayId } from './finish/bottle/keg-ways.js';
 export { CAP_COLOURS, TIMED_PLANS, VENTS, type CapColour, type PitchMethod, type PourSource, type TimedPlan, type Vent } from './book/state/entry-choices.js';
 export { CLEARING_MEANS, type ClearingMeans } from './ferment/clear/clearing-means.js';
 export { type ReadingInstrument } from './matter/measure/raw-gravity.js';
@@ -177,7 +179,8 @@ export { methodById, METHODS, type Method } from './book/plan/method.js';
 export { plannedDates, type PlannedStop } from './book/plan/planned-dates.js';
 export { cartonPlan, type CartonInputs, type CartonOutcome, type CartonPlan } from './book/plan/carton-plan.js';
 export { juiceJobs } from './book/plan/juice-jobs.js';
-export { nextJobs, urgencyOf, type Job, type JobKind, type JobUrgency } from './book/plan/next-jobs.js';
+export { urgencyOf, type Job, type JobKind, type JobUrgency } from './book/plan/job.js';
+export { nextJobs } from './book/plan/next-jobs.js';
 // reference
 export { FERMENTABLES, type Fermentable } from './base/reference/fermentables-data.js';
 export { fermentableById } from './base/reference/fermentables.js';

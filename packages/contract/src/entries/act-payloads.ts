@@ -1,4 +1,5 @@
 import type { CapColour, ClearingMeans, EntryPayloads, PrimingMode, TimedPlan, Vent } from '@trug/core';
+import { KEG_WAY_IDS } from '@trug/core/finish/bottle/keg-ways';
 import { PRIMING_MODES } from '@trug/core/finish/bottle/priming-sugar';
 import { CAP_COLOURS, PITCH_METHODS, SPARKLES, SUGAR_TESTS, TIMED_PLANS, VENTS } from '@trug/core/book/state/entry-choices';
 import { CLEARING_MEANS } from '@trug/core/ferment/clear/clearing-means';
@@ -124,6 +125,7 @@ export class KeggedPayloadDto {
   @InRange(LIMITS.volumeL) lossL!: number;
   @InRange(LIMITS.fizzVolumes) targetVolumes!: number;
   @InRange(LIMITS.storeC) storeC!: number;
+  @IsOptional() @IsIn([...KEG_WAY_IDS]) way?: EntryPayloads['kegged']['way'];
   @TextList({ maxCount: 20, maxLength: 40 }) acknowledged!: string[];
 }
 

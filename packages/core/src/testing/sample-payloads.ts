@@ -40,7 +40,7 @@ export const SAMPLE_PAYLOADS: { readonly [K in EntryKind]: EntryPayloads[K] } = 
   sweetened: { sweetenerId: 'sucrose', massG: 200 },
   primed: { fermentableId: 'sucrose', massG: 120, mode: 'bulk', targetVolumes: 2.4, warmestSinceEndC: 18 },
   bottled: { bottles: [{ kindId: 'crown-500', count: 30 }], testBottle: true, lossL: 0.4, crate: 'Row', capColour: 'leaf', hottestC: 24, acknowledged: [] },
-  kegged: { vessel: { vesselId: 'K', volumeL: 18 }, lossL: 1, targetVolumes: 2.4, storeC: 4, acknowledged: [] },
+  kegged: { vessel: { vesselId: 'K', volumeL: 18 }, lossL: 1, targetVolumes: 2.4, storeC: 4, way: 'slow', acknowledged: [] },
   unsealed: {},
   opened: { kindId: 'crown-500', count: 1 },
   tasted: { text: 'bright', sparkle: 'soft', again: true },

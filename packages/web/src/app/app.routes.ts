@@ -35,6 +35,7 @@ export const routes: Routes = [
   { path: 'batch/:id/sweeten', title: 'Sweeten it · Trug', loadComponent: async () => (await import('./features/sweeten/sweeten-page')).SweetenPage },
   { path: 'batch/:id/take-out', title: 'Take some out · Trug', loadComponent: async () => (await import('./features/take-out/take-out-page')).TakeOutPage },
   { path: 'batch/:id/burst/:crateId', title: 'It gushes · Trug', loadComponent: async () => (await import('./features/burst/burst-page')).BurstPage },
+  { path: 'batch/:id/keg', title: 'Keg it · Trug', loadComponent: async () => (await import('./features/keg/keg-page')).KegPage },
   { path: 'batch/:id/open-keg', title: 'Open the keg · Trug', loadComponent: async () => (await import('./features/keg/open-keg-page')).OpenKegPage },
   { path: 'batch/:id/fault', title: 'What is wrong with it? · Trug', loadComponent: async () => (await import('./features/fault/fault-page')).FaultPage },
   { path: 'batch/:id/import', title: 'Readings from a table · Trug', loadComponent: async () => (await import('./features/import/import-page')).ImportPage },

@@ -46,6 +46,8 @@ export const LIMITS = {
   pourL: { min: 0.01, max: MOST_L },
   splitL: { min: 0.05, max: MOST_L },
   capacityL: { min: 0.1, max: MOST_L },
+  /** Of a keg's place above the sea. */
+  altitudeM: { min: -500, max: 6000 },
   /** Of a vessel in the cupboard. */
   vesselL: { min: 0.5, max: 1000 },
   // Mass

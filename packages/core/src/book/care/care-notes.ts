@@ -139,7 +139,7 @@ function warmthNotes({ yeastId, placeC, readings }: BatchState, { expectedEndSg 
   const yeast = yeastById(yeastId);
   const { tempC, name } = yeast;
   const [least, from, to, most] = tempC;
-  const at = `${celsius(placeC)}`;
+  const at = celsius(placeC);
   if (placeC > most)
     return [
       { id: 'heat', weight: 'act', text: `${at} is more than ${name.toLowerCase()} stands, ${most} °C. Cool it today: it makes solvent smells and dies.` },

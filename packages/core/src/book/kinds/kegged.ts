@@ -1,3 +1,5 @@
+import { kegWayById, type KegWayId } from '../../finish/bottle/keg-ways.js';
+import { dateAfter } from '../../matter/quantity/days.js';
 import { inHand } from '../state/draft.js';
 import { maySeal } from '../state/sealing.js';
 import type { VesselFill } from '../state/vessel-fill.js';
@@ -9,6 +11,8 @@ export interface KeggedPayload {
   readonly lossL: number;
   readonly targetVolumes: number;
   readonly storeC: number;
+  /** How the gas gets in; nobody said where it is absent. */
+  readonly way?: KegWayId | undefined;
   readonly acknowledged: readonly string[];
 }
 
@@ -18,9 +22,12 @@ export const COLD_KEG_MOST_C = 5;
 export const IN_A_KEG = 'It is sealed in a keg. Let the gas off and open the keg first: its page says how.';
 
 export const kegged: Kind<KeggedPayload> = {
-  apply: (state, { id, at, payload: { vessel, targetVolumes, storeC } }) => {
+  apply: (state, { id, at, payload: { vessel, targetVolumes, storeC, way, acknowledged } }) => {
     const liquid = { ...inHand(state), volumeL: vessel.volumeL };
-    return { liquid, lastLiquid: liquid, vessels: [vessel], keg: { id, vesselId: vessel.vesselId, volumeL: vessel.volumeL, targetVolumes, storeC, at } };
+    const gassedOn = way === undefined ? null : dateAfter(at, kegWayById(way).days, state.zone);
+    const unproven = acknowledged.includes('sealed-ferment');
+    const keg = { id, vesselId: vessel.vesselId, volumeL: vessel.volumeL, targetVolumes, storeC, at, gassedOn, unproven };
+    return { liquid, lastLiquid: liquid, vessels: [vessel], keg };
   },
   words: ({ payload }, say) => ({ lead: 'Kegged', rest: `${say.volume(payload.vessel.volumeL)}, kept at ${say.temperature(payload.storeC)}` }),
   check: (state, verdict, { payload }) => {

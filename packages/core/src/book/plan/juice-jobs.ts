@@ -1,7 +1,7 @@
 import type { Juice } from '../../juice/fruit/juice.js';
 import { steepJob } from '../../juice/fruit/steep-plan.js';
 import { dateAfter } from '../../matter/quantity/days.js';
-import { urgencyOf, type Job } from './next-jobs.js';
+import { urgencyOf, type Job } from './job.js';
 
 /**
  * What juices ask for before they are a batch: pulp to stir, pulp to strain.

@@ -1,77 +1,14 @@
-import { readyWindow } from '../../finish/bottle/ready-window.js';
 import { RELEASE_HOURS } from '../care/release-hours.js';
-import { isAtRest, type Verdict } from '../../ferment/verdict/verdict.js';
+import { isAtRest } from '../../ferment/verdict/verdict.js';
 import type { BatchState, RunningPlan } from '../state/batch-state.js';
 import type { TimedPlan } from '../state/entry-choices.js';
-import { calendarDays, dateAfter, daysBetween, dayText } from '../../matter/quantity/days.js';
+import { dateAfter, dayText } from '../../matter/quantity/days.js';
 import { hourIn } from '../../matter/quantity/zone.js';
 import { WILD_YEAST_ID, yeastById } from '../../base/reference/yeast-kinds.js';
-import { figure, gravityText } from '../../base/worked/figures.js';
+import { gravityText } from '../../base/worked/figures.js';
+import { crateJobs, kegJobs } from './cellar-jobs.js';
+import { urgencyOf, type Add, type Job, type JobKind, type JobsInput, type JobUrgency } from './job.js';
 import type { Method } from './method.js';
-import { countText } from '../../matter/quantity/count-text.js';
-
-/** What a job asks for. */
-export type JobKind =
-  | 'stir'
-  | 'strain'
-  | 'pitch'
-  | 'step'
-  | 'restart-step'
-  | 'clear-step'
-  | 'read'
-  | 'second-reading'
-  | 'warm'
-  | 'restart'
-  | 'rack'
-  | 'clean'
-  | 'look'
-  | 'release'
-  | 'malolactic'
-  | 'bottle'
-  | 'stabilise'
-  | 'test-bottle'
-  | 'open-one';
-
-/** When a job falls, beside today. */
-export type JobUrgency = 'overdue' | 'today' | 'week' | 'later';
-
-/** Something to do for a batch. */
-export interface Job {
-  /** The same for the same job however often it is derived: batch, kind and what caused it. */
-  readonly id: string;
-  readonly kind: JobKind;
-  readonly title: string;
-  readonly detail: string;
-  /** ISO 8601 day or instant. */
-  readonly dueAt: string;
-  readonly urgency: JobUrgency;
-}
-
-/** What jobs are derived from. */
-export interface JobsInput {
-  readonly batchId: string;
-  readonly batchName: string;
-  readonly state: BatchState;
-  readonly verdict: Verdict | null;
-  readonly method: Method;
-  /** ISO 8601. */
-  readonly today: string;
-}
-
-/**
- * How soon something is due.
- *
- * @param dueAt - ISO 8601
- * @param today - ISO 8601
- * @param zone - IANA time zone of the maker
- * @returns overdue before today, today, within seven days, or later
- */
-export function urgencyOf(dueAt: string, today: string, zone?: string): JobUrgency {
-  const days = calendarDays(today, dueAt, zone);
-  if (days < 0) return 'overdue';
-  if (days === 0) return 'today';
-  return days <= 7 ? 'week' : 'later';
-}
 
 /**
  * The jobs a batch has, most urgent first, derived from its log and nothing else.
@@ -91,12 +28,11 @@ export function nextJobs(input: JobsInput): readonly Job[] {
     if (state.plan) stepJob(input, state.plan, add);
     careJobs(input, add);
   }
+  if (state.keg) kegJobs(input, state.keg, add);
   for (const crate of state.crates) crateJobs(input, crate, add);
   const order: readonly JobUrgency[] = ['overdue', 'today', 'week', 'later'];
   return jobs.sort((a, b) => order.indexOf(a.urgency) - order.indexOf(b.urgency) || (a.dueAt < b.dueAt ? -1 : 1));
 }
-
-type Add = (kind: JobKind, cause: string, dueAt: string, title: string, detail: string) => void;
 
 /** While a starter is being built, its next step takes the place of pitching. */
 const isStarter = ({ plan }: BatchState): boolean => plan !== null && plan.plan !== 'finings';
@@ -267,34 +203,4 @@ function finishedJobs({ batchName, state, method, cause, provenAt, sg }: Finishe
     `Bottle ${batchName}`,
     `Finished at ${gravityText(sg)} and racked on ${dayText(state.rackedAt, false, state.zone)}.`,
   );
-}
-
-function crateJobs({ batchName, state, method, today }: JobsInput, crate: BatchState['crates'][number], add: Add): void {
-  const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
-  if (left === 0) return;
-  const days = calendarDays(crate.bottledAt, today, state.zone);
-  const opened = crate.lastOpenedAt !== null;
-  if (crate.testBottle && crate.sparkling && !opened) {
-    const squeezed = state.lastEntryAt !== null && daysBetween(crate.bottledAt, state.lastEntryAt) >= method.waits.testBottleDays;
-    if (!squeezed) {
-      const firmOn = dateAfter(crate.bottledAt, method.waits.testBottleDays, state.zone);
-      const firm = days < method.waits.testBottleDays ? `It should be firm by ${dayText(firmOn, true)}.` : 'It should be firm by now.';
-      add(
-        'test-bottle',
-        crate.id,
-        firmOn,
-        'Squeeze the test bottle',
-        `${batchName}, bottled ${days === 0 ? 'today' : `${countText(days, 'day')} ago`} at about ${figure(crate.co2Volumes, 1)} volumes. ${firm}`,
-      );
-    }
-  }
-  if (!opened) {
-    add(
-      'open-one',
-      crate.id,
-      readyWindow(crate, state.zone).from,
-      `Open one of ${batchName}`,
-      `${countText(left, 'bottle')}, filled on ${dayText(crate.bottledAt, false, state.zone)}. Chill it first, over a sink.`,
-    );
-  }
 }

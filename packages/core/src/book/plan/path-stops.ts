@@ -1,7 +1,7 @@
 import { readyWindow } from '../../finish/bottle/ready-window.js';
 import { PROOF_DAYS } from '../../ferment/verdict/judge-facts.js';
 import type { Method } from './method.js';
-import type { Job } from './next-jobs.js';
+import type { Job } from './job.js';
 import { isAtRest, type FermentStatus } from '../../ferment/verdict/verdict.js';
 import { STAGES, type BatchState, type Stage } from '../state/batch-state.js';
 import { plannedDates } from './planned-dates.js';

@@ -5,7 +5,8 @@ import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js'
 import { SEED } from '../../testing/arbitrary-liquid.js';
 import { juiceJobs } from './juice-jobs.js';
 import { METHODS, methodById } from './method.js';
-import { nextJobs, urgencyOf, type Job } from './next-jobs.js';
+import { urgencyOf, type Job } from './job.js';
+import { nextJobs } from './next-jobs.js';
 import { plannedDates } from './planned-dates.js';
 
 const TODAY = '2026-11-23T10:00:00.000Z';
@@ -145,7 +146,22 @@ describe('nextJobs', () => {
   it('asks nothing of a crate that is open, or empty, or of a keg', () => {
     expect(kinds({ ...EMPTY_STATE, crates: [crate(60, { lastOpenedAt: daysAgo(5) })] })).toEqual([]);
     expect(kinds({ ...EMPTY_STATE, crates: [crate(60, { lots: [{ kindId: 'crown-500', filled: 20, left: 0 }] })] })).toEqual([]);
-    expect(kinds({ ...fermenting, keg: { id: 'k', vesselId: 'K', volumeL: 19, targetVolumes: 2.4, storeC: 4, at: daysAgo(3) } }, 'finished-dry')).toEqual([]);
+    expect(
+      kinds(
+        { ...fermenting, keg: { id: 'k', vesselId: 'K', volumeL: 19, targetVolumes: 2.4, storeC: 4, at: daysAgo(3), gassedOn: null, unproven: false } },
+        'finished-dry',
+      ),
+    ).toEqual([]);
+  });
+  it('asks for a glass of a keg once it is gassed, and for a weekly letting off where its end was not proven', () => {
+    const keg = { id: 'k', vesselId: 'K', volumeL: 19, targetVolumes: 2.4, storeC: 4, at: daysAgo(3), gassedOn: daysAgo(-4).slice(0, 10), unproven: true };
+    const state: BatchState = { ...fermenting, keg, lastEntryAt: daysAgo(3) };
+    expect(jobsOf(state, 'working').map((j) => [j.kind, j.dueAt])).toEqual([
+      ['keg-release', daysAgo(-4).slice(0, 10)],
+      ['keg-ready', daysAgo(-4).slice(0, 10)],
+    ]);
+    expect(kinds({ ...state, lastEntryAt: daysAgo(-5) }, 'working')).toEqual(['keg-release']);
+    expect(kinds({ ...state, keg: { ...keg, unproven: false } }, 'working')).toEqual(['keg-ready']);
   });
   it('puts the most urgent first and never gives two jobs one id', () => {
     const state: BatchState = { ...fermenting, crates: [crate(40), crate(5, { id: 'd' })], lastEntryAt: daysAgo(4) };

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { SEED } from '../../testing/arbitrary-liquid.js';
-import type { Job, JobKind } from './next-jobs.js';
+import type { Job, JobKind } from './job.js';
 import { mayDoWithout, MOST_PUT_OFF, putOffDays, putOffOnce, wantedJobs, type PutOff } from './put-off.js';
 
 const TODAY = '2026-11-23T10:00:00.000Z';

@@ -1,5 +1,5 @@
 import { calendarDays, dateAfter, dayText } from '../../matter/quantity/days.js';
-import { urgencyOf, type Job, type JobKind } from './next-jobs.js';
+import { urgencyOf, type Job, type JobKind } from './job.js';
 
 /** What the maker said about a job: not before a day, or not at all. */
 export interface PutOff {

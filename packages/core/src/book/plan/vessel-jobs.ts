@@ -1,6 +1,6 @@
 import { dateAfter, dayText } from '../../matter/quantity/days.js';
 import type { DirtyVessel } from '../summary/dirty-vessels.js';
-import { urgencyOf, type Job } from './next-jobs.js';
+import { urgencyOf, type Job } from './job.js';
 
 /** Lees that dry set like glue, so a vessel is cleaned by the next day. @source usual practice */
 const CLEAN_WITHIN_DAYS = 1;

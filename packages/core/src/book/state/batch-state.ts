@@ -44,6 +44,10 @@ export interface Keg {
   readonly targetVolumes: number;
   readonly storeC: number;
   readonly at: string;
+  /** `YYYY-MM-DD` on which it should be at its level; null where nobody said how it is gassed. */
+  readonly gassedOn: string | null;
+  /** Sealed before its end was proven: it may go on making gas. */
+  readonly unproven: boolean;
 }
 
 /** The last time yeast went in, from which a forecast counts. */

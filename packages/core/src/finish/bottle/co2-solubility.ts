@@ -112,7 +112,7 @@ const BAR_PER_KM = 0.12;
  * @source Henry's law with {@link co2Solubility}; a gauge shows the pressure above the air around it
  */
 export function kegPressure(input: { readonly targetVolumes: number; readonly tempC: number; readonly abv?: number; readonly altitudeM?: number }): number {
-  const altitudeM = inRange('altitudeM', input.altitudeM ?? 0, { min: -500, max: 6000 });
+  const altitudeM = inRange('altitudeM', input.altitudeM ?? 0, LIMITS.altitudeM);
   const gauge = bottlePressure({ co2Volumes: input.targetVolumes, tempC: input.tempC, abv: input.abv });
   return Math.max(0, gauge + (BAR_PER_KM * altitudeM) / 1000);
 }

@@ -6,6 +6,7 @@ import { AdjustPage } from './adjust/adjust-page';
 import { BottleBench } from './bottle/bottle-bench';
 import { JuicePage } from './juice/form/juice-page';
 import { SteepPage } from './juice/steep/steep-page';
+import { KegPage } from './keg/keg-page';
 import { MovePage } from './note/move-page';
 import { PitchPage } from './pitch/pitch-page';
 import { RackPage } from './rack/rack-page';
@@ -14,7 +15,10 @@ import { SweetenPage } from './sweeten/sweeten-page';
 import { TakeOutPage } from './take-out/take-out-page';
 
 const working: readonly Entry[] = [filled(), pitched(), reading(3, 1.03), reading(6, 1.02)];
-const vessels = ['V', 'W'].map((id) => ({ id, name: `Glass ${id}`, kind: 'carboy' as const, capacityL: id === 'V' ? 23 : 20 }));
+const vessels = [
+  ...['V', 'W'].map((id) => ({ id, name: `Glass ${id}`, kind: 'carboy' as const, capacityL: id === 'V' ? 23 : 20 })),
+  { id: 'K', name: 'Steel keg', kind: 'keg' as const, capacityL: 19 },
+];
 
 interface Case {
   readonly page: Type<unknown>;
@@ -34,6 +38,7 @@ const CASES: Readonly<Record<string, Case>> = {
   rack: { page: RackPage, log: finishedLog(), today: 27, ready: {} },
   sweeten: { page: SweetenPage, log: finishedLog(), today: 27, ready: {} },
   'take some out': { page: TakeOutPage, log: finishedLog(), today: 27, ready: { amount: '1 L' } },
+  keg: { page: KegPage, log: finishedLog(), today: 27, ready: {} },
   'bottle bench': { page: BottleBench, log: testedLog(), today: 27, ready: { 'count-crown-500': '30' } },
 };
 

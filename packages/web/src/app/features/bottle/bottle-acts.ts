@@ -1,13 +1,8 @@
-import type { VesselDto } from '@trug/contract/plain';
 import type { BottleCount } from '@trug/core';
-import { COLD_KEG_MOST_C } from '@trug/core/book/kinds/kegged';
 import { CAP_COLOURS } from '@trug/core/book/state/entry-choices';
 import type { BatchView } from '../../state/batch-views.selectors';
 import type { Act } from '../../writing/log-writer';
 import type { BottleBenchFields } from './bottle-draft';
-
-/** Fizz a keg is given where nobody chose. @source usual draught level */
-const KEG_VOLUMES = 2.4;
 
 /** What a bottle run comes to. */
 export interface RunDone {
@@ -38,29 +33,4 @@ export function bottleActs({ batch, state }: BatchView, { sugar, mode, cap }: Bo
   const crate = before === 0 ? batch.name : `${batch.name.slice(0, 56)} ${before + 1}`;
   const capColour = CAP_COLOURS.find((colour) => colour === cap) ?? 'rust';
   return [...priming, { kind: 'bottled', payload: { ...rest, bottles: [...bottles], crate, capColour, acknowledged: [...acknowledged] } }];
-}
-
-/**
- * The entry of a cold keg.
- *
- * @param keg - a free one
- * @param fields - the bench as set
- * @param volumeL - what there is to fill, L; what finds no room is lost
- * @param acknowledged - dangers the maker took on
- * @returns the act
- */
-export function kegActs(keg: VesselDto, { fizz }: BottleBenchFields, volumeL: number, acknowledged: readonly string[]): readonly Act[] {
-  const fill = Math.min(volumeL, keg.capacityL);
-  return [
-    {
-      kind: 'kegged',
-      payload: {
-        vessel: { vesselId: keg.id, volumeL: fill },
-        lossL: volumeL - fill,
-        targetVolumes: Number(fizz) || KEG_VOLUMES,
-        storeC: COLD_KEG_MOST_C - 1,
-        acknowledged: [...acknowledged],
-      },
-    },
-  ];
 }

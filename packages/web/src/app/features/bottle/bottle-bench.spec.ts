@@ -24,28 +24,14 @@ describe('BottleBench', () => {
       ],
     });
   });
-  it('offers only the cold keg while it works, and asks for words first', async () => {
+  it('offers only the cold keg while it works, which has a page of its own', async () => {
     const page = await working();
     expect(page.count('.choice.struck')).toBe(3);
     expect(page.text('.struck')).toContain('not proven');
+    expect(page.text('.left a.btn')).toBe('To the keg');
+    expect(page.has('trug-pressure-column')).toBe(false);
     await page.submit();
-    expect(page.text('[role=alert]')).toContain('Gas must get out');
     expect(page.written()).toEqual([]);
-    await page.type('acknowledge', 'I understand');
-    await page.submit();
-    expect(page.written()).toEqual([
-      expect.objectContaining({ kind: 'kegged', payload: expect.objectContaining({ storeC: 4, acknowledged: ['sealed-ferment'] }) }),
-    ]);
-  });
-  it('says when there is no keg to put it in', async () => {
-    const page = await open([filled(), pitched(), reading(3, 1.03), reading(6, 1.015)], 6, []);
-    await page.type('acknowledge', 'I understand');
-    await page.submit();
-    expect(page.text('[role=alert]')).toContain('No keg is free');
-    await page.type('newName', 'Second-hand keg');
-    await page.press('Put it in the cupboard');
-    await page.submit();
-    expect(page.written().map((e) => e.kind)).toEqual(['kegged']);
   });
   it('will not file wine bottles for fizz until the danger is acknowledged', async () => {
     const page = await open();

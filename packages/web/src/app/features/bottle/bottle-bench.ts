@@ -7,7 +7,6 @@ import { runSteps } from '@trug/core/finish/bottle/run-steps';
 import { BOTTLE_KINDS, bottleById } from '@trug/core/base/reference/bottle-kinds';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import { chanceText } from '@trug/core/finish/bottle/bottle-safety';
-import { caution } from '@trug/core/base/cautions/catalogue';
 import { STATUS_WORDS } from '@trug/core/ferment/verdict/verdict';
 import { bottlingRoutes, type RouteId } from '@trug/core/book/plan/bottling-routes';
 import { warmestSinceEnd } from '@trug/core/book/state/sealed-gas-of';
@@ -15,13 +14,11 @@ import { maySeal, sealWay } from '@trug/core/book/state/sealing';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { PrimingDrawn } from './priming-drawn';
 import { RunTray } from './run-tray';
-import { AddVessel } from '../../shared/add-vessel/add-vessel';
 import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { acknowledges, CautionList } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
 import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
-import { selectFreeVessels } from '../../state/free-vessels';
 import type { ReadingHints } from '../../units/typed-quantity';
 import { Units } from '../../units/units';
 import { Working } from '../../shared/working/working';
@@ -29,7 +26,7 @@ import { CAP_COLOURS } from '@trug/core/book/state/entry-choices';
 import { bottlingPlan } from '@trug/core/book/plan/bottling-plan';
 import { isWithin } from '@trug/core/base/errors/guards';
 import { LIMITS } from '@trug/core/base/errors/limits';
-import { bottleActs, kegActs } from './bottle-acts';
+import { bottleActs } from './bottle-acts';
 import { isCount, NEW_BENCH, readBottles, typedCounts, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../units/said.pipe';
@@ -49,7 +46,6 @@ const USUAL_LOSS_L = 0.4;
   selector: 'trug-bottle-bench',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
-    AddVessel,
     PrimingDrawn,
     RunTray,
     Word,
@@ -76,7 +72,6 @@ export class BottleBench {
   private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
   private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
-  private readonly free = this.store.selectSignal(selectFreeVessels);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   protected readonly draft = createBatchDraft<BottleBenchFields>('bottle', NEW_BENCH);
@@ -205,13 +200,7 @@ export class BottleBench {
       .map((lot) => `${lot.count} × ${this.nameOf(lot.kindId)}`)
       .join(' + ');
   });
-  protected readonly cautions = computed(() => {
-    if (this.route() !== 'cold-keg') return this.plan()?.check.cautions ?? [];
-    const view = this.view();
-    const sealed = view && maySeal(view.state, this.verdict()) ? [] : [caution('sealed-ferment')];
-    return [...sealed, caution('keg')];
-  });
-  protected readonly kegs = computed(() => this.free().filter((v) => v.kind === 'keg'));
+  protected readonly cautions = computed(() => this.plan()?.check.cautions ?? []);
 
   protected isTicked(stepId: string): boolean {
     return this.fields().ticked.split(',').includes(stepId);
@@ -251,7 +240,7 @@ export class BottleBench {
       this.refusal.set('There is nothing in this batch to put by.');
       return;
     }
-    if (this.route() !== 'cold-keg' && plan.check.refusal !== null) {
+    if (plan.check.refusal !== null) {
       this.refusal.set(plan.check.refusal);
       return;
     }
@@ -267,17 +256,13 @@ export class BottleBench {
       this.refusal.set(acts);
       return;
     }
-    this.refusal.set(await this.writer.write(view, acts, this.route() === 'cold-keg' ? 'Kegged.' : `Bottled: ${this.runLine()}.`, this.draft));
+    this.refusal.set(await this.writer.write(view, acts, `Bottled: ${this.runLine()}.`, this.draft));
   }
 
   private actsOf(acknowledged: readonly string[]): readonly Act[] | string {
     const view = this.view();
     const plan = this.plan();
     if (!view || !plan) return 'There is nothing in this batch to put by.';
-    if (this.route() === 'cold-keg') {
-      const keg = this.kegs()[0];
-      return keg ? kegActs(keg, this.fields(), plan.liquid.volumeL, acknowledged) : 'No keg is free. Add one first.';
-    }
     const counted = this.chosen().flatMap((b) => this.countProblem(b.kindId) ?? [])[0];
     if (counted !== undefined) return counted;
     const run = this.run();

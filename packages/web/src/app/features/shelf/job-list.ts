@@ -43,6 +43,8 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
   bottle: { page: 'bottle', verb: 'Bottle' },
   'test-bottle': { page: 'note', verb: 'Note it' },
   'open-one': { page: '', verb: 'Open' },
+  'keg-ready': { page: 'take-out', verb: 'Draw some' },
+  'keg-release': { page: 'note', verb: 'Note it' },
 };
 
 /** What is due, most urgent first, each with the button that does it. */

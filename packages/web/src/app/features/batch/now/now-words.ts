@@ -2,7 +2,7 @@ import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
 import { isAtRest, type Evidence } from '@trug/core/ferment/verdict/verdict';
 import { restartOutcomeOf } from '@trug/core/book/outlook/restart-of';
 import { dayText, instantMs } from '@trug/core/matter/quantity/days';
-import { hourIn } from '@trug/core/matter/quantity/zone';
+import { dayIn, hourIn } from '@trug/core/matter/quantity/zone';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
 /** What the Now panel says: one sentence, what it rests on, and the one thing to do. */
@@ -18,6 +18,7 @@ export interface NowWords {
 const READ = { page: 'read', verb: 'Write a reading' };
 const RACK = { page: 'rack', verb: 'Rack it' };
 const BOTTLE = { page: 'bottle', verb: 'Bottle bench' };
+const KEG = { page: 'keg', verb: 'Keg it' };
 const NOTE = { page: 'note', verb: 'Write a note' };
 const PITCH = { page: 'pitch', verb: 'Add yeast' };
 const ADJUST = { page: 'adjust', verb: 'Adjust it' };
@@ -76,12 +77,12 @@ export function nowWords(view: BatchView): NowWords {
     main: done ? (bottleFirst ? BOTTLE : RACK) : v.next.kind === 'stabilise' ? TEST : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
     // Under one button: every act that makes sense at this stage.
     also: done
-      ? [...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]), TEST, CLEAR, MALOLACTIC, STABILISE, SWEETEN, ADJUST, MOVE, TAKE_OUT]
+      ? [...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]), KEG, TEST, CLEAR, MALOLACTIC, STABILISE, SWEETEN, ADJUST, MOVE, TAKE_OUT]
       : v.next.kind === 'stabilise'
-        ? [RACK, STABILISE, SWEETEN, BOTTLE, READ, RESTART, ADJUST, TAKE_OUT]
+        ? [RACK, STABILISE, SWEETEN, BOTTLE, KEG, READ, RESTART, ADJUST, TAKE_OUT]
         : toTheWarm
           ? [...(v.next.kind === 'restart' ? [MOVE] : []), READ, PITCH, TEST, RACK, ADJUST, TAKE_OUT]
-          : [RACK, MOVE, ADJUST, PITCH, CLEAR, TEST, BOTTLE, TAKE_OUT],
+          : [RACK, MOVE, ADJUST, PITCH, CLEAR, TEST, BOTTLE, KEG, TAKE_OUT],
   };
 }
 
@@ -91,10 +92,15 @@ function restartEvidence({ state, verdict }: BatchView): readonly Evidence[] {
   return outcome ? [{ text: outcome.text, speaks: outcome.is === 'going' ? 'for' : 'note' }] : [];
 }
 
-function kegWords({ state }: BatchView): NowWords {
-  const level = state.keg ? `${state.keg.targetVolumes.toFixed(1)} volumes` : '';
+function kegWords({ state, now }: BatchView): NowWords {
+  const { keg } = state;
+  const level = keg ? `${keg.targetVolumes.toFixed(1)} volumes` : '';
+  const gassedOn = keg?.gassedOn ?? null;
   return {
-    sentence: `In the keg, gassed to ${level}.`,
+    sentence:
+      gassedOn !== null && dayIn(now, state.zone) < gassedOn
+        ? `In the keg, taking gas: at ${level} about ${dayText(gassedOn)}.`
+        : `In the keg, gassed to ${level}.`,
     tone: 'good',
     evidence: [],
     next: 'Check that it holds its pressure, and that the relief valve lifts.',

@@ -1,0 +1,158 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ReactiveFormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import type { KegWayId } from '@trug/core';
+import { caution } from '@trug/core/base/cautions/catalogue';
+import { attempt } from '@trug/core/base/errors/attempt';
+import { STATUS_WORDS } from '@trug/core/ferment/verdict/verdict';
+import { FIZZ_LEVELS } from '@trug/core/finish/bottle/fizz-levels';
+import { KEG_WAYS } from '@trug/core/finish/bottle/keg-ways';
+import { COLD_KEG_MOST_C } from '@trug/core/book/kinds/kegged';
+import { kegPlan } from '@trug/core/book/plan/keg-plan';
+import { warmestSinceEnd } from '@trug/core/book/state/sealed-gas-of';
+import { maySeal } from '@trug/core/book/state/sealing';
+import { dayText } from '@trug/core/matter/quantity/days';
+import { ActHead } from '../../shared/act-head/act-head';
+import { AddVessel } from '../../shared/add-vessel/add-vessel';
+import { acknowledges, CautionList } from '../../shared/caution/caution-list';
+import { ChoiceField } from '../../shared/field/choice-field';
+import { NumberField, numberOf } from '../../shared/field/number-field';
+import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { SelectField } from '../../shared/field/select-field';
+import { Refusal } from '../../shared/refusal/refusal';
+import { drinkLook } from '../../shared/vessel/drink-look';
+import { Vessel } from '../../shared/vessel/vessel';
+import { Working } from '../../shared/working/working';
+import { injectBatchView } from '../../state/batch-of-page';
+import { selectFreeVessels } from '../../state/free-vessels';
+import { Units } from '../../units/units';
+import { createBatchDraft } from '../../writing/draft';
+import { LogWriter } from '../../writing/log-writer';
+
+/** Refrigerator cold, where even a drink that is not proven may stand in a keg, °C. */
+const USUAL_STORE_C = COLD_KEG_MOST_C - 1;
+/** What stays behind with the lees where nobody says, L. @source our estimate */
+const USUAL_LOSS_L = 0.4;
+/** Less over than this is what clings to the hose, L. */
+const LEAST_OVER_L = 0.1;
+const LEVELS = FIZZ_LEVELS.map(({ id, name, volumes, like }) => ({ id, name: `${name}, ${volumes} vol`, note: like }));
+
+/** Into the keg: how much goes in, what the regulator is set to, and how the gas gets in. */
+@Component({
+  selector: 'trug-keg-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ReactiveFormsModule, RouterLink, ActHead, AddVessel, CautionList, ChoiceField, NumberField, QuantityField, SelectField, Refusal, Vessel, Working],
+  templateUrl: './keg-page.html',
+  styleUrl: './keg-page.scss',
+})
+export class KegPage {
+  private readonly writer = inject(LogWriter);
+  protected readonly units = inject(Units);
+  private readonly free = inject(Store).selectSignal(selectFreeVessels);
+  readonly id = input.required<string>();
+  protected readonly view = injectBatchView(this.id);
+  protected readonly draft = createBatchDraft('keg', { keg: '', fizz: 'lively', store: '', loss: '', altitude: '', way: 'slow' });
+  protected readonly typed = signal('');
+  protected readonly refusal = signal<string | null>(null);
+  protected readonly levels = LEVELS;
+  protected readonly usualStoreC = USUAL_STORE_C;
+  protected readonly usualLossL = USUAL_LOSS_L;
+  protected readonly kegs = computed(() => this.free().filter((v) => v.kind === 'keg'));
+  protected readonly kegChoices = computed(() =>
+    this.kegs().map(({ id, name, capacityL, clean }) => ({
+      id,
+      name: `${name}, holds ${this.units.volume(capacityL)}${clean ? '' : ', to be cleaned first'}`,
+    })),
+  );
+  /** The one chosen; until one is, a clean one. */
+  protected readonly keg = computed(() => {
+    const kegs = this.kegs();
+    return kegs.find((v) => v.id === this.draft.fields().keg) ?? kegs.find((v) => v.clean) ?? kegs[0] ?? null;
+  });
+  private readonly proven = computed(() => {
+    const view = this.view();
+    return view ? maySeal(view.state, view.verdict?.value ?? null) : false;
+  });
+  protected readonly says = computed(() => {
+    const status = this.view()?.verdict?.value.status;
+    if (status === undefined || this.proven()) return 'Gassed to the level you like, and drawn by the glass.';
+    return this.units.say(`Its end is not proven (${STATUS_WORDS[status]}): only at ${COLD_KEG_MOST_C} °C or colder, and let off each week.`);
+  });
+  private readonly way = computed((): KegWayId => KEG_WAYS.find((w) => w.id === this.draft.fields().way)?.id ?? 'slow');
+  private readonly storeC = computed(() => numberIn(readQuantity(this.units, this.draft.fields().store, 'temperature')) ?? USUAL_STORE_C);
+  private readonly outcome = computed(() => {
+    const state = this.view()?.state;
+    const keg = this.keg();
+    if (!state?.liquid || !keg) return null;
+    const { liquid } = state;
+    const { fizz, loss, altitude } = this.draft.fields();
+    const lossL = numberIn(readQuantity(this.units, loss, 'volume')) ?? Math.min(USUAL_LOSS_L, liquid.volumeL / 20);
+    const targetVolumes = FIZZ_LEVELS.find((level) => level.id === fizz)?.volumes ?? 0;
+    const altitudeM = numberOf(altitude, 'altitudeM') ?? 0;
+    const sums = (way: KegWayId): ReturnType<typeof kegPlan> =>
+      kegPlan({
+        liquid,
+        capacityL: keg.capacityL,
+        lossL,
+        targetVolumes,
+        storeC: this.storeC(),
+        altitudeM,
+        warmestC: warmestSinceEnd(state),
+        way,
+        today: this.writer.now(),
+        zone: state.zone,
+      });
+    return attempt(() => ({ plan: sums(this.way()), hows: KEG_WAYS.map(({ id, name }) => ({ id, name, note: sums(id).value.how })), lossL, targetVolumes }));
+  });
+  protected readonly plan = computed(() => {
+    const outcome = this.outcome();
+    return outcome?.ok === true ? outcome.value.plan : null;
+  });
+  protected readonly ways = computed(() => {
+    const outcome = this.outcome();
+    const hows = outcome?.ok === true ? outcome.value.hows : KEG_WAYS.map(({ id, name }) => ({ id, name, note: '' }));
+    return hows.map(({ id, name, note }) => ({ id, name, note: this.units.say(note) }));
+  });
+  protected readonly missing = computed(() => {
+    const outcome = this.outcome();
+    return outcome?.ok === false ? this.units.say(`${outcome.error.message}.`) : 'No keg is free. Add one, or empty one first.';
+  });
+  protected readonly ready = computed(() => dayText(this.plan()?.value.readyOn ?? this.writer.now(), true));
+  protected readonly over = computed(() => {
+    const overL = this.plan()?.value.overL ?? 0;
+    return overL < LEAST_OVER_L ? null : `${this.units.volumeAbout(overL)} find no room: bottle or drink them first, or they are lost.`;
+  });
+  protected readonly look = computed(() => {
+    const view = this.view();
+    return view ? drinkLook(view.state, view.verdict?.value ?? null, view.now) : { fruit: 'apple' as const, haze: 0, sedimentMm: 0, working: false };
+  });
+  protected readonly cautions = computed(() => [...(this.proven() ? [] : [caution('sealed-ferment')]), caution('keg')]);
+
+  protected async file(): Promise<void> {
+    const view = this.view();
+    const keg = this.keg();
+    const outcome = this.outcome();
+    const wrong = this.draft.wrong();
+    if (!view || !keg || outcome?.ok !== true || wrong !== null) {
+      this.refusal.set(wrong ?? this.missing());
+      return;
+    }
+    const dangers = this.cautions().filter((c) => c.severity === 'danger');
+    const [danger] = dangers;
+    if (danger && !acknowledges(this.typed())) {
+      this.refusal.set(`${danger.text} ${danger.whatToDo}`);
+      return;
+    }
+    const { plan, lossL, targetVolumes } = outcome.value;
+    const payload = {
+      vessel: { vesselId: keg.id, volumeL: plan.value.fillL },
+      lossL: lossL + plan.value.overL,
+      targetVolumes,
+      storeC: this.storeC(),
+      way: this.way(),
+      acknowledged: dangers.map((d) => d.id),
+    };
+    this.refusal.set(await this.writer.write(view, [{ kind: 'kegged', payload }], 'Kegged.', this.draft));
+  }
+}
