@@ -3,7 +3,7 @@ import { fermentTo } from '../../matter/liquid/ferment-to.js';
 import { dryGravityOf } from '../../matter/liquid/views.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { expectWithin } from '../../testing/expect-within.js';
-import { KEG_WAYS } from '../../finish/bottle/keg-ways.js';
+import { KEG_WAYS, kegWayById } from '../../finish/bottle/keg-ways.js';
 import { kegPlan, type KegPlan, type KegPlanInput } from './keg-plan.js';
 
 const must = liquidFromReadings({ volumeL: 20, sg: 1.0405, fruit: 'apple', taGPerL: 6, ph: 3.5, tanninGPerL: 0.5 });
@@ -21,6 +21,8 @@ const planOf = (how: Partial<KegPlanInput> = {}): KegPlan =>
     today: '2026-11-27T10:00:00.000Z',
     ...how,
   }).value;
+
+const say = (bar: number): string => `${bar.toFixed(1)} bar`;
 
 describe('kegPlan', () => {
   it('sets the regulator by what a drink holds in the cold, and to more up a hill', () => {
@@ -41,11 +43,12 @@ describe('kegPlan', () => {
     expect(planOf({ targetVolumes: 0.3 }).gasG).toBe(0);
   });
   it.each(KEG_WAYS.map((w) => [w.id, w.days] as const))('%s: says when it is at its level, and what to set', (way, days) => {
-    const { readyOn, how } = planOf({ way });
+    const { readyOn, regulatorBar } = planOf({ way });
     expect(readyOn).toBe(`2026-${days >= 4 ? '12' : '11'}-${String(days >= 4 ? 27 + days - 30 : 27 + days).padStart(2, '0')}`);
-    expect(how).toContain('0.8 bar');
+    expect(kegWayById(way).how(regulatorBar, say)).toContain('0.8 bar');
   });
   it('never starts quicker than it is to stand', () => {
-    expect(planOf({ way: 'quick', storeC: 20, targetVolumes: 3 }).how).not.toContain('2.0 bar');
+    const { regulatorBar } = planOf({ way: 'quick', storeC: 20, targetVolumes: 3 });
+    expect(kegWayById('quick').how(regulatorBar, say)).not.toContain('2.0 bar');
   });
 });

@@ -39,7 +39,6 @@ export interface KegPlan {
   /** Carbon dioxide it takes up, g: about, since nobody knows what gas it still holds. */
   readonly gasG: number;
   readonly readyOn: string;
-  readonly how: string;
 }
 
 /** Share of a keg that stays empty, so that no drink gets into the gas line. @source usual practice: below the short tube */
@@ -71,7 +70,6 @@ export function kegPlan(input: KegPlanInput): Worked<KegPlan> {
       regulatorBar,
       gasG: Math.max(0, targetVolumes - held) * CO2_G_PER_VOLUME * fillL,
       readyOn: dateAfter(input.today, way.days, input.zone),
-      how: way.how(regulatorBar),
     },
     [
       {

@@ -52,6 +52,20 @@ describe('a draft', () => {
     form.clear(form.fields(), { a: '', b: 'x' });
     expect(form.fields()).toEqual({ a: '', b: 'x' });
   });
+  it('that was emptied again, by hand or by its form, leaves nothing behind', () => {
+    const form = draft();
+    for (const empty of [(): void => form.set('a', ''), (): void => form.fields.set({ a: '', b: 'x' })]) {
+      form.set('a', 'jar');
+      TestBed.tick();
+      expect(Object.keys(localStorage)).toHaveLength(1);
+      empty();
+      TestBed.tick();
+      expect(Object.keys(localStorage)).toEqual([]);
+    }
+    form.set('a', 'jar');
+    TestBed.tick();
+    expect(draft().fields().a).toBe('jar');
+  });
   it('leaves nothing behind when a form is only opened', () => {
     draft();
     TestBed.tick();

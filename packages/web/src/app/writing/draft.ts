@@ -71,6 +71,11 @@ function withoutFiled<T extends DraftFields>(now: T, filed: T, next: T): T {
   return { ...next, ...Object.fromEntries(typedSince) };
 }
 
+const isSame = (one: DraftFields, other: DraftFields): boolean => {
+  const values = new Map<string, unknown>(Object.entries(other));
+  return one === other || Object.entries(one).every(([field, value]) => value === values.get(field));
+};
+
 /** Puts into a form what a field holds, without telling of it. */
 function put(form: AbstractControl, name: string, value: unknown): void {
   const control = form.get([name]);
@@ -137,7 +142,13 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
   effect(() => {
     const now = fields();
     // Only what was typed is kept, so that opening a form leaves nothing behind.
-    if (!kept || now === untouched || now === stored) return;
+    if (!kept || now === stored) return;
+    if (isSame(now, untouched)) {
+      // Emptied again, as after it was filed: nothing is left to offer.
+      if (stored !== null) removeStored(own);
+      stored = null;
+      return;
+    }
     stored = now;
     writeStored(own, { by: windowId(), atMs: Date.now(), fields: now } satisfies StoredDraft);
   });

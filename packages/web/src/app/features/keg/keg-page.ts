@@ -90,8 +90,8 @@ export class KegPage {
     const lossL = numberIn(readQuantity(this.units, loss, 'volume')) ?? Math.min(USUAL_LOSS_L, liquid.volumeL / 20);
     const targetVolumes = FIZZ_LEVELS.find((level) => level.id === fizz)?.volumes ?? 0;
     const altitudeM = numberOf(altitude, 'altitudeM') ?? 0;
-    const sums = (way: KegWayId): ReturnType<typeof kegPlan> =>
-      kegPlan({
+    return attempt(() => {
+      const plan = kegPlan({
         liquid,
         capacityL: keg.capacityL,
         lossL,
@@ -99,20 +99,20 @@ export class KegPage {
         storeC: this.storeC(),
         altitudeM,
         warmestC: warmestSinceEnd(state),
-        way,
+        way: this.way(),
         today: this.writer.now(),
         zone: state.zone,
       });
-    return attempt(() => ({ plan: sums(this.way()), hows: KEG_WAYS.map(({ id, name }) => ({ id, name, note: sums(id).value.how })), lossL, targetVolumes }));
+      return { plan, lossL, targetVolumes };
+    });
   });
   protected readonly plan = computed(() => {
     const outcome = this.outcome();
     return outcome?.ok === true ? outcome.value.plan : null;
   });
   protected readonly ways = computed(() => {
-    const outcome = this.outcome();
-    const hows = outcome?.ok === true ? outcome.value.hows : KEG_WAYS.map(({ id, name }) => ({ id, name, note: '' }));
-    return hows.map(({ id, name, note }) => ({ id, name, note: this.units.say(note) }));
+    const bar = this.plan()?.value.regulatorBar;
+    return KEG_WAYS.map(({ id, name, how }) => ({ id, name, note: bar === undefined ? '' : how(bar, (value) => this.units.pressure(value)) }));
   });
   protected readonly missing = computed(() => {
     const outcome = this.outcome();
