@@ -122,6 +122,26 @@ export const FORMS: readonly Form[] = [
   // What went in is in the sums of the page when it is opened again: less or nothing is left to put in.
   { what: 'a stabilising', fill: onBatch('stabilise', FINISHED), press: named('Both are in'), counted: 'entries', stays: true },
   {
+    what: 'a straining',
+    fill: async (bench, trug) => {
+      const id = freshId();
+      const bucketId = freshId();
+      await trug.send('POST', '/api/vessels', { id: bucketId, name: `Bucket ${id}`, kind: 'bucket', capacityL: 12 });
+      await freshVessel(trug);
+      const at = '2026-11-18T08:00:00.000Z';
+      const payload = { fruitKg: 2, fruitId: null, source: '', hot: false, loose: false, waterL: 3, sugars: [], acidG: 0, teaCups: 0, driedFruitG: 0, days: 4 };
+      const steeped = { ...payload, vessels: [{ vesselId: bucketId, volumeL: 6 }], tempC: 18 };
+      await trug.send('POST', '/api/batches', {
+        batches: [{ id, name: 'Bag of once', methodId: 'carton-quick', tape: 'leaf', startedAt: at }],
+        entries: [{ id: freshId(), batchId: id, kind: 'steeped', at, writtenAt: at, note: '', payload: steeped }],
+      });
+      await bench.open(`/batch/${id}/strain`);
+    },
+    press: named('Strain it'),
+    counted: 'entries',
+    stays: true,
+  },
+  {
     what: 'a keg',
     fill: async (bench, trug) => {
       await trug.send('POST', '/api/vessels', { id: freshId(), name: 'Keg of once', kind: 'keg', capacityL: 19 });
@@ -189,13 +209,16 @@ export const FORMS: readonly Form[] = [
   },
   {
     what: 'a steeping',
-    fill: async (bench) => {
+    fill: async (bench, trug) => {
+      await trug.send('POST', '/api/vessels', { id: freshId(), name: 'Bucket of once', kind: 'bucket', capacityL: 12 });
       await bench.open('/juice/steep');
       await bench.fill('volume', '5 L');
       await bench.fill('fruit', '2 kg');
     },
-    press: named('Begin steeping'),
-    counted: 'juices',
+    press: named('Begin it'),
+    counted: 'batches',
+    // Its bucket is full by then.
+    stays: true,
   },
   {
     what: 'a pour',

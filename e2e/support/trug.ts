@@ -81,7 +81,9 @@ export class TestTrug {
     const faults: string[] = [];
     page.on('pageerror', (error) => faults.push(String(error)));
     page.on('console', (message) => {
-      if (message.type() === 'error') faults.push(message.text());
+      // An error is named with where it came from.
+      const told = message.args().flatMap((arg) => arg.remoteObject().description ?? []);
+      if (message.type() === 'error') faults.push([message.text(), ...told].join(' '));
     });
     page.on('request', (request) => {
       if (!request.url().startsWith(this.url) && !request.url().startsWith('data:')) faults.push(`asked for ${request.url()}`);

@@ -4,6 +4,7 @@ import { IsIn, IsObject, ValidateIf } from 'class-validator';
 import { Instant, Text, Ulid } from '../validation/decorators.js';
 import * as acts from './act-payloads.js';
 import { BlendedPayloadDto, SplitPayloadDto } from './blend-payloads.js';
+import { SteepedPayloadDto, StrainedPayloadDto } from './pulp-payloads.js';
 import { AdditionPayloadDto, FilledPayloadDto, ReadingPayloadDto } from './liquid-payloads.js';
 
 export class CorrectedPayloadDto {
@@ -14,6 +15,7 @@ export class CorrectedPayloadDto {
 /** The class that checks each kind of payload; a type test holds their fields against those of the core. */
 export const PAYLOAD_DTOS = {
   filled: FilledPayloadDto,
+  steeped: SteepedPayloadDto,
   blended: BlendedPayloadDto,
   split: SplitPayloadDto,
   reading: ReadingPayloadDto,
@@ -21,6 +23,7 @@ export const PAYLOAD_DTOS = {
   pitched: acts.PitchedPayloadDto,
   stepped: acts.SteppedPayloadDto,
   stirred: acts.NoFiguresDto,
+  strained: StrainedPayloadDto,
   moved: acts.MovedPayloadDto,
   racked: acts.RackedPayloadDto,
   clarified: acts.ClarifiedPayloadDto,

@@ -9,6 +9,8 @@ import { VesselModel } from '../resources/vessel.model.js';
 /** Kinds of entry after which something may stand in a vessel where nothing stood, or stand there again. */
 const FILLING: ReadonlySet<EntryKind> = new Set([
   'filled',
+  'steeped',
+  'strained',
   'blended',
   'split',
   'racked',

@@ -67,3 +67,20 @@ export function sampleView(entries: readonly Entry[], today: number): BatchView 
   const jobs = nextJobs({ batchId: BATCH_ID, batchName: 'Lot', state, verdict: verdict?.value ?? null, method, today: dayAt(today) });
   return { batch: sampleBatch(entries), log: entries, summary, state, verdict, jobs, due: jobs, method, now: dayAt(today) };
 }
+
+/** Three kilos steeped hot for four days in a bucket. */
+export const SAMPLE_STEEP: EntryPayloads['steeped'] = {
+  fruitKg: 3,
+  fruitId: null,
+  source: '',
+  hot: true,
+  loose: false,
+  waterL: 4,
+  sugars: [{ fermentableId: 'sucrose', massG: 700 }],
+  acidG: 8,
+  teaCups: 2,
+  driedFruitG: 0,
+  days: 4,
+  vessels: [{ vesselId: 'B', volumeL: 7.5 }],
+  tempC: 20,
+};

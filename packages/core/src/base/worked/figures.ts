@@ -27,6 +27,14 @@ export const celsius = (tempC: number): string => `${figure(tempC, 1).replace(/\
 export const litresText = (volumeL: number): string => `${figure(volumeL, 2).replace(/\.?0+$/, '')} L`;
 
 /**
+ * Writes a weight as finely as pounds and ounces are told, so that 6 lb come back as 6.
+ *
+ * @param massKg - kg
+ * @returns such as `3 kg` or `2.722 kg`
+ */
+export const kilosText = (massKg: number): string => `${figure(massKg, 3).replace(/\.?0+$/, '')} kg`;
+
+/**
  * Writes a specific gravity the way makers do: three decimals, or four when asked.
  *
  * @param sg - specific gravity 20 °C/20 °C

@@ -14,7 +14,7 @@ const entry = (kind: EntryKind, day: number, payload: Entry['payload'] = SAMPLE_
   return { id, batchId: 'B', kind, at, writtenAt: at, note: '', payload } as Entry;
 };
 /** What has to be there before an entry of some kinds adds up. */
-const BEFORE: Partial<Record<EntryKind, readonly EntryKind[]>> = { filled: [], unsealed: ['filled', 'kegged'], opened: ['filled', 'bottled'] };
+const BEFORE: Partial<Record<EntryKind, readonly EntryKind[]>> = { filled: [], steeped: [], strained: ['steeped'], unsealed: ['filled', 'kegged'], opened: ['filled', 'bottled'] };
 const before = (kind: EntryKind): readonly Entry[] => (BEFORE[kind] ?? ['filled', 'pitched']).map((k, i) => entry(k, i, SAMPLE_PAYLOADS[k], `before-${k}`));
 
 describe.each(KINDS)('%s', (kind) => {
@@ -39,7 +39,7 @@ describe.each(KINDS)('%s', (kind) => {
 });
 
 it('takes out of cupboard and juices what its payload says, and no other kind takes any', () => {
-  expect(KINDS.filter((kind) => suppliesOf(entry(kind, 0)).length > 0)).toEqual(['addition', 'pitched', 'clarified']);
+  expect(KINDS.filter((kind) => suppliesOf(entry(kind, 0)).length > 0)).toEqual(['steeped', 'addition', 'pitched', 'clarified']);
   expect(KINDS.filter((kind) => juicesOf(entry(kind, 0)).length > 0)).toEqual(['blended']);
-  expect(KINDS.filter((kind) => vesselsAfter(entry(kind, 0)) !== undefined)).toEqual(['filled', 'blended', 'split', 'racked', 'kegged']);
+  expect(KINDS.filter((kind) => vesselsAfter(entry(kind, 0)) !== undefined)).toEqual(['filled', 'steeped', 'blended', 'split', 'strained', 'racked', 'kegged']);
 });

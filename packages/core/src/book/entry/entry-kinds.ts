@@ -16,7 +16,9 @@ import { reading } from '../kinds/reading.js';
 import { split } from '../kinds/split.js';
 import { stabilised } from '../kinds/stabilised.js';
 import { stepped } from '../kinds/stepped.js';
+import { steeped } from '../kinds/steeped.js';
 import { stirred } from '../kinds/stirred.js';
+import { strained } from '../kinds/strained.js';
 import { sweetened } from '../kinds/sweetened.js';
 import { tasted } from '../kinds/tasted.js';
 import { tested } from '../kinds/tested.js';
@@ -38,6 +40,7 @@ const corrected: Kind<CorrectedPayload> = {
 /** Every kind of entry there is. */
 export const ENTRY_KINDS: { readonly [K in EntryKind]: Kind<EntryPayloads[K]> } = {
   filled,
+  steeped,
   blended,
   split,
   reading,
@@ -45,6 +48,7 @@ export const ENTRY_KINDS: { readonly [K in EntryKind]: Kind<EntryPayloads[K]> } 
   pitched,
   stepped,
   stirred,
+  strained,
   moved,
   racked,
   clarified,

@@ -5,6 +5,8 @@ import type { ReadingPayload } from '../kinds/reading.js';
 import type { AdditionPayload } from '../../juice/adjust/addition-payload.js';
 import type { PitchedPayload } from '../kinds/pitched.js';
 import type { SteppedPayload } from '../kinds/stepped.js';
+import type { SteepedPayload } from '../kinds/steeped.js';
+import type { StrainedPayload } from '../kinds/strained.js';
 import type { StirredPayload } from '../kinds/stirred.js';
 import type { MovedPayload } from '../kinds/moved.js';
 import type { RackedPayload } from '../kinds/racked.js';
@@ -26,6 +28,7 @@ import type { DiscardedPayload } from '../kinds/discarded.js';
 /** What each kind of entry says, each in the file of its kind. Field names carry their units. */
 export interface EntryPayloads {
   readonly filled: FilledPayload;
+  readonly steeped: SteepedPayload;
   readonly blended: BlendedPayload;
   readonly split: SplitPayload;
   readonly reading: ReadingPayload;
@@ -33,6 +36,7 @@ export interface EntryPayloads {
   readonly pitched: PitchedPayload;
   readonly stepped: SteppedPayload;
   readonly stirred: StirredPayload;
+  readonly strained: StrainedPayload;
   readonly moved: MovedPayload;
   readonly racked: RackedPayload;
   readonly clarified: ClarifiedPayload;

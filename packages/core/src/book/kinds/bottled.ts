@@ -80,6 +80,7 @@ function check(state: BatchState, verdict: Verdict | null, { bottles, hottestC, 
 }
 
 export const bottled: Kind<BottledPayload> = {
+  offThePulp: true,
   apply,
   words: ({ payload }) => ({
     lead: 'Bottled',

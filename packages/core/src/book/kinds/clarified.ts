@@ -24,6 +24,7 @@ const CLEARED_BY: Readonly<Record<ClearingMeans, string>> = {
 };
 
 export const clarified: Kind<ClarifiedPayload> = {
+  offThePulp: true,
   apply: (state, { at, payload }) => {
     inHand(state);
     const lookAt = new Date(Date.parse(at) + payload.waitDays * DAY_MS).toISOString();

@@ -22,6 +22,7 @@ export const COLD_KEG_MOST_C = 5;
 export const IN_A_KEG = 'It is sealed in a keg. Let the gas off and open the keg first: its page says how.';
 
 export const kegged: Kind<KeggedPayload> = {
+  offThePulp: true,
   apply: (state, { id, at, payload: { vessel, targetVolumes, storeC, way, acknowledged } }) => {
     const liquid = { ...inHand(state), volumeL: vessel.volumeL };
     const gassedOn = way === undefined ? null : dateAfter(at, kegWayById(way).days, state.zone);

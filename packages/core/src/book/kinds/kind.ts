@@ -54,6 +54,8 @@ export interface Kind<P> {
   readonly check?: (state: BatchState, verdict: Verdict | null, entry: Filed<P>) => EntryCheck;
   /** Done to the drink itself, which nobody can do to a sealed keg or through glass. */
   readonly onTheDrink?: true;
+  /** Done only to a drink that was strained off its pulp. */
+  readonly offThePulp?: true;
   /** What it uses up of the cupboard. */
   readonly supplies?: (payload: P) => readonly SupplyUse[];
   /** Litres it takes of juices. */

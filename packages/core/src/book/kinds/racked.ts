@@ -13,6 +13,7 @@ export interface RackedPayload {
 const litresIn = (vessels: readonly VesselFill[]): number => vessels.reduce((sum, v) => sum + v.volumeL, 0);
 
 export const racked: Kind<RackedPayload> = {
+  offThePulp: true,
   apply: (state, { at, payload: { vessels, lossL } }) => {
     const before = inHand(state).volumeL;
     const movedL = litresIn(vessels);

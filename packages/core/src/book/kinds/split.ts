@@ -20,6 +20,7 @@ export interface SplitPayload {
 }
 
 export const split: Kind<SplitPayload> = {
+  offThePulp: true,
   apply: (state, entry) => {
     const { into, lossL } = entry.payload;
     const leftL = inHand(state).volumeL - lossL - into.reduce((sum, share) => sum + share.volumeL, 0);

@@ -49,6 +49,7 @@ export const withBoth = (liquid: Liquid, { so2MgPerL, sorbateMgPerL }: Stabilise
 });
 
 export const stabilised: Kind<StabilisedPayload> = {
+  offThePulp: true,
   // Counted as stabilised only in full, on a racked drink whose end was proven.
   apply: (state, { at, payload }) => {
     const why = whyNotStabilised(state, at, payload);

@@ -5,13 +5,13 @@ import { fermentableGPerL, gravityOf } from '../../matter/liquid/views.js';
 import { daysBetween } from '../../matter/quantity/days.js';
 import type { BatchState } from '../state/batch-state.js';
 import { judgeState } from '../state/judge-state.js';
-import { inHand, scaled, type Draft, type Patch } from '../state/draft.js';
+import { inHand, scaled, standingL, type Draft, type Patch } from '../state/draft.js';
 
 /** Applies the same act to what is in the vessels and to the unfermented must behind it. */
 export function both(state: Draft, act: (liquid: Liquid) => Liquid): Patch {
   const liquid = act(inHand(state));
   const pitch = state.pitch ? { ...state.pitch, liquid: act(state.pitch.liquid) } : null;
-  return { liquid, lastLiquid: liquid, must: state.must ? act(state.must) : null, pitch, vessels: scaled(state.vessels, liquid.volumeL) };
+  return { liquid, lastLiquid: liquid, must: state.must ? act(state.must) : null, pitch, vessels: scaled(state.vessels, standingL(state, liquid)) };
 }
 
 /** More sugar than this wakes a drink; less is counted in the sums and proves nothing wrong, g/L. @source estimate: a seventh of a gravity point */

@@ -1,12 +1,13 @@
 import { RELEASE_HOURS } from '../care/release-hours.js';
 import { isAtRest } from '../../ferment/verdict/verdict.js';
-import type { BatchState, RunningPlan } from '../state/batch-state.js';
+import type { BatchState, Pulp, RunningPlan } from '../state/batch-state.js';
 import type { TimedPlan } from '../state/entry-choices.js';
 import { dateAfter, dayText } from '../../matter/quantity/days.js';
 import { hourIn } from '../../matter/quantity/zone.js';
 import { WILD_YEAST_ID, yeastById } from '../../base/reference/yeast-kinds.js';
 import { gravityText } from '../../base/worked/figures.js';
 import { crateJobs, kegJobs } from './cellar-jobs.js';
+import { pulpJobs } from './pulp-jobs.js';
 import { urgencyOf, type Add, type Job, type JobKind, type JobsInput, type JobUrgency } from './job.js';
 import type { Method } from './method.js';
 
@@ -25,6 +26,7 @@ export function nextJobs(input: JobsInput): readonly Job[] {
   if (state.liquid && !state.keg) {
     if (state.pitchedAt) fermentJobs(input, add);
     else if (state.filledAt && !isStarter(state)) pitchJob(input, state.filledAt, add);
+    if (state.pulp) pulpJobs(input, state.pulp, add);
     if (state.plan) stepJob(input, state.plan, add);
     careJobs(input, add);
   }
@@ -89,16 +91,23 @@ function stepJob({ batchName, state: { zone } }: JobsInput, plan: RunningPlan, a
   );
 }
 
+/** Yeast may work on the pulp, or wait until it is strained. */
+const pulpPitchText = ({ hot }: Pulp): string =>
+  `${hot ? 'Once it is lukewarm, below 25 °C, its' : 'Its'} yeast goes in with the pulp, or when it is strained. No sulfite is in it.`;
+
 function pitchJob({ batchName, state, method, today }: JobsInput, filledAt: string, add: Add): void {
   if (!state.sulfitedAt) {
     add(
       'pitch',
       filledAt,
-      dateAfter(filledAt, 0, state.zone),
+      // What was boiled over is lukewarm by the next day.
+      dateAfter(filledAt, state.pulp?.hot === true ? 1 : 0, state.zone),
       `Pitch ${batchName}`,
-      method.yeastId === WILD_YEAST_ID
-        ? 'Its own yeast is to do the work. Write down that it is left to it: its days are counted from there.'
-        : 'No sulfite is in it. Raw juice wants it a day before bought yeast, unless its own yeast is to do the work.',
+      state.pulp !== null
+        ? pulpPitchText(state.pulp)
+        : method.yeastId === WILD_YEAST_ID
+          ? 'Its own yeast is to do the work. Write down that it is left to it: its days are counted from there.'
+          : 'No sulfite is in it. Raw juice wants it a day before bought yeast, unless its own yeast is to do the work.',
     );
     return;
   }

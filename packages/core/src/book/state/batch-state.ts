@@ -58,6 +58,19 @@ export interface Pitch {
   readonly liquid: Liquid;
 }
 
+/** Fruit that a batch stands on. */
+export interface Pulp {
+  readonly since: string;
+  readonly fruitKg: number;
+  /** Boiling water went over it, which must cool before yeast or enzyme. */
+  readonly hot: boolean;
+  readonly loose: boolean;
+  /** How long it is to stay. */
+  readonly days: number;
+  /** Room it takes beside the drink, L. */
+  readonly volumeL: number;
+}
+
 /** A plan of timed steps that is under way. */
 export interface RunningPlan {
   readonly plan: TimedPlan;
@@ -109,6 +122,8 @@ export interface BatchState {
   /** Nitrogen given after the pitch. */
   readonly feeds: readonly { readonly at: string; readonly mgNPerL: number }[];
   readonly filledAt: string | null;
+  /** The pulp it stands on; null where there is none, or it was strained. */
+  readonly pulp: Pulp | null;
   readonly sulfitedAt: string | null;
   readonly pitchedAt: string | null;
   /** What its original gravity rests on: the carton's promise, the sum of a recipe, or a reading off glass. */
@@ -161,6 +176,7 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   rousedAt: null,
   feeds: [],
   filledAt: null,
+  pulp: null,
   sulfitedAt: null,
   pitchedAt: null,
   originalBy: 'sum',

@@ -32,11 +32,14 @@ export function scaled(vessels: readonly VesselFill[], volumeL: number): readonl
   return total > 0 ? vessels.map((v) => ({ ...v, volumeL: (v.volumeL * volumeL) / total })) : vessels;
 }
 
+/** Litres that stand in the vessels, with the pulp in them. */
+export const standingL = (state: Draft, liquid: Liquid): number => liquid.volumeL + (state.pulp?.volumeL ?? 0);
+
 /** Less than this in the bottom of a vessel is not worth an airlock. @source estimate */
 const DREGS_L = 1;
 
 /** What stays after some of the drink has left its vessels; dregs count as empty. */
 export function emptied(state: Draft, left: Liquid): Patch {
   const gone = left.volumeL < DREGS_L;
-  return { liquid: gone ? null : left, lastLiquid: gone ? state.lastLiquid : left, vessels: gone ? [] : scaled(state.vessels, left.volumeL) };
+  return { liquid: gone ? null : left, lastLiquid: gone ? state.lastLiquid : left, vessels: gone ? [] : scaled(state.vessels, standingL(state, left)) };
 }

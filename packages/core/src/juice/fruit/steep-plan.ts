@@ -12,9 +12,9 @@ import { gravityOf } from '../../matter/liquid/views.js';
 import { ACID_EQUIVALENT_G } from '../../matter/measure/acidity.js';
 import { countText } from '../../matter/quantity/count-text.js';
 import { daysBetween } from '../../matter/quantity/days.js';
-import { figure, gravityText } from '../../base/worked/figures.js';
+import { figure, gravityText, kilosText, litresText } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
-import { DRAWN, drawnJuice, JUICE_L_PER_KG, lostInPulpL, steepedLiquid } from './steeped-liquid.js';
+import { DRAWN, drawnJuice, JUICE_L_PER_KG, lostInPulpL, pulpL, steepedLiquid, type WeighedSugar } from './steeped-liquid.js';
 
 /** What is to be steeped, for how much. */
 export interface SteepInput {
@@ -23,14 +23,21 @@ export interface SteepInput {
   readonly fruitKg: number;
   /** A cultivar of the library, or null for a garden mix. */
   readonly fruitId: string | null;
-  readonly targetSg: number;
-  /** g/L as malic; null leaves the acid as the fruit gives it. */
+  /** Null puts in no sugar beside the maker's own. */
+  readonly targetSg: number | null;
+  /** g/L as malic; null puts in no acid beside the maker's own. */
   readonly targetTaGPerL: number | null;
+  /** Citric acid the maker puts in whatever the sums say, as lemons bring it, g. */
+  readonly ownAcidG?: number;
   /** Cups of strong tea, for tannin. */
   readonly teaCups: number;
   /** Raisins or sultanas, for body, g. */
   readonly driedFruitG: number;
+  /** Sugar that goes in whatever the sums say, such as a dark one for its taste; white makes up the rest. */
+  readonly otherSugars?: readonly WeighedSugar[];
   readonly hot: boolean;
+  /** Loose in the bucket, where it rises to a cap, and not in a bag. */
+  readonly loose?: boolean;
 }
 
 /** A recipe for steeping, with what it should come to. */
@@ -40,6 +47,8 @@ export interface SteepPlan {
   /** Citric acid, as lemons bring it, g. */
   readonly acidG: number;
   readonly days: number;
+  /** Room it all takes in the bucket, pulp and water, L. */
+  readonly bucketL: number;
   /** What the strained must should be, about. */
   readonly liquid: Liquid;
   readonly steps: readonly string[];
@@ -76,12 +85,13 @@ export function steepPlan(input: SteepInput): Worked<SteepPlan> {
     );
   }
   const juice = drawnJuice(input);
-  const { waterL, sugar, acidG, liquid } = recipe(input, volumeL);
+  const { waterL, sugarG, sugarSteps, acidG, liquid } = recipe(input, volumeL);
   const plan: SteepPlan = {
     waterL,
-    sugarG: sugar.value.massG,
+    sugarG,
     acidG,
     days: DAYS[manner],
+    bucketL: liquid.volumeL + pulpL(input),
     liquid,
     steps: stepsOf(input, { waterL, acidG, liquid }, DAYS[manner]),
   };
@@ -94,7 +104,7 @@ export function steepPlan(input: SteepInput): Worked<SteepPlan> {
         result: `about ${figure(drawnL, 1)} L at ${gravityText(gravityOf(juice))}`,
         source: 'fruit library; share drawn is our estimate',
       },
-      ...sugar.steps,
+      ...sugarSteps,
       {
         label: 'The must to expect',
         expression: 'fruit, water and what was added together',
@@ -106,27 +116,35 @@ export function steepPlan(input: SteepInput): Worked<SteepPlan> {
   );
 }
 
+/** What a recipe is settled to. */
+interface Recipe extends Pick<SteepPlan, 'waterL' | 'sugarG' | 'acidG' | 'liquid'> {
+  readonly sugarSteps: Worked<unknown>['steps'];
+}
+
 /**
  * Sugar takes room that water then does not, acid has weight, and both shift the gravity: they are settled in turns, so that
  * what is printed is what comes to the volume, the gravity and the acid wanted.
  */
-function recipe(input: SteepInput, volumeL: number): { waterL: number; sugar: Worked<SugarAddition>; acidG: number; liquid: Liquid } {
-  const { targetSg, targetTaGPerL, fruitKg } = input;
+function recipe(input: SteepInput, volumeL: number): Recipe {
+  const { targetSg, targetTaGPerL, fruitKg, ownAcidG = 0 } = input;
   const mustOf = (waterL: number, acidG: number): Liquid => steepedLiquid({ ...input, waterL, sugarG: 0, acidG });
-  let acidG = 0;
-  let waterL = Math.max(0, volumeL - mustOf(lostInPulpL(fruitKg), 0).volumeL) + lostInPulpL(fruitKg);
-  let sugar = sugarForGravity({ liquid: mustOf(waterL, acidG), targetSg, fermentableId: 'sucrose' });
+  const sweetened = (must: Liquid): Worked<SugarAddition> | null =>
+    targetSg === null ? null : sugarForGravity({ liquid: must, targetSg, fermentableId: 'sucrose' });
+  let acidG = ownAcidG;
+  let waterL = Math.max(0, volumeL - mustOf(lostInPulpL(fruitKg), acidG).volumeL) + lostInPulpL(fruitKg);
+  let sugar = sweetened(mustOf(waterL, acidG));
   for (let turn = 0; turn < MOST_TURNS; turn += 1) {
-    const { liquid } = sugar.value;
+    const liquid = sugar?.value.liquid ?? mustOf(waterL, acidG);
     if (targetTaGPerL !== null) {
       const short = targetTaGPerL - taOf(liquid);
       if (short > ACID_CLOSE_G_PER_L) acidG += acidForTarget({ liquid, targetTaGPerL, acid: 'citric' }).value.massG;
-      else acidG = Math.max(0, acidG + (short * liquid.volumeL * ACID_EQUIVALENT_G.citric) / ACID_EQUIVALENT_G.malic);
+      else acidG = Math.max(ownAcidG, acidG + (short * liquid.volumeL * ACID_EQUIVALENT_G.citric) / ACID_EQUIVALENT_G.malic);
     }
     waterL = Math.max(lostInPulpL(fruitKg), waterL - (liquid.volumeL - volumeL));
-    sugar = sugarForGravity({ liquid: mustOf(waterL, acidG), targetSg, fermentableId: 'sucrose' });
+    sugar = sweetened(mustOf(waterL, acidG));
   }
-  return { waterL, sugar, acidG, liquid: steepedLiquid({ ...input, waterL, sugarG: sugar.value.massG, acidG }) };
+  const sugarG = sugar?.value.massG ?? 0;
+  return { waterL, sugarG, sugarSteps: sugar?.steps ?? [], acidG, liquid: steepedLiquid({ ...input, waterL, sugarG, acidG }) };
 }
 
 /** Where the recipe itself adds the acid, too sour a must wants a smaller aim, not carbonate after acid. */
@@ -134,16 +152,20 @@ function sourCautions(ph: number, acidG: number): readonly Caution[] {
   return acidG > 0 ? phCautions(ph).filter((c) => c.id !== 'ph-low') : phCautions(ph);
 }
 
-function stepsOf({ fruitKg, hot }: SteepInput, { waterL, acidG, liquid }: Pick<SteepPlan, 'waterL' | 'acidG' | 'liquid'>, days: number): readonly string[] {
+function stepsOf(
+  { fruitKg, hot, loose = false }: SteepInput,
+  { waterL, acidG, liquid }: Pick<SteepPlan, 'waterL' | 'acidG' | 'liquid'>,
+  days: number,
+): readonly string[] {
   return [
-    `Wash, sort and chop ${figure(fruitKg, 1)} kg small; leave the pips whole. Into a straining bag, in a clean bucket.`,
+    `Wash, sort and chop ${kilosText(fruitKg)} small; leave the pips whole. ${loose ? 'Into' : 'Into a straining bag, in'} a clean bucket.`,
     hot
-      ? `Pour ${figure(waterL, 1)} L of water just off the boil over it, with the sugar stirred in. Never into glass. Cover, and let it cool.`
-      : `Dissolve the sugar in ${figure(waterL, 1)} L of cool water with the sulfite the juice would get, and pour it over.`,
+      ? `Pour ${litresText(waterL)} of water just off the boil over it, with the sugar stirred in. Never into glass. Cover, and let it cool.`
+      : `Dissolve the sugar in ${litresText(waterL)} of cool water with the sulfite the juice would get, and pour it over.`,
     ...(phOf(liquid) < SOUR_PH && acidG > 0 ? [`That much acid makes it as sour as pH ${figure(phOf(liquid), 1)}, where yeast struggles: aim lower.`] : []),
-    'When it is below 25 °C: the acid, the tea, the pectic enzyme. Never the enzyme while it is hot.',
-    `Push the bag under twice a day for ${countText(days, 'day')}, with clean hands. Keep it covered.`,
-    'Lift the bag, let it drain, press it lightly. Measure gravity, and acid if you can.',
+    'When it is below 25 °C: the acid, the tea, the pectic enzyme, and the yeast if it is to work on the pulp. Never the enzyme while it is hot.',
+    `${loose ? 'Stir the cap of fruit under' : 'Push the bag under'} twice a day for ${countText(days, 'day')}, with clean hands. Keep it covered.`,
+    `${loose ? 'Pour it through a bag' : 'Lift the bag'}, let it drain, press it lightly or not at all. Measure gravity, and acid if you can.`,
   ];
 }
 
@@ -153,7 +175,8 @@ export interface SteepJob {
   readonly text: string;
 }
 
-const HOURS_BETWEEN_STIRS = 8;
+/** Hours after which pulp wants to be stirred again. @source usual practice: two or three times a day */
+export const HOURS_BETWEEN_STIRS = 8;
 
 /**
  * What a steeping wants now: a stir when the last was eight hours ago or more, straining when its days are over.

@@ -4,6 +4,12 @@ import { liquidFromReadings, TYPICAL_JUICE } from '../../matter/liquid/liquid-fr
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { fruitById } from '../../base/reference/fruit-library.js';
 
+/** A sugar or syrup by weight. */
+export interface WeighedSugar {
+  readonly fermentableId: string;
+  readonly massG: number;
+}
+
 /** What went into a steeping. */
 export interface Steeped {
   readonly fruitKg: number;
@@ -11,7 +17,10 @@ export interface Steeped {
   readonly fruitId: string | null;
   readonly hot: boolean;
   readonly waterL: number;
+  /** White sugar, g. */
   readonly sugarG: number;
+  /** Any other sugar, as it was weighed. */
+  readonly otherSugars?: readonly WeighedSugar[] | undefined;
   /** Citric acid, as lemons bring it, g. */
   readonly acidG: number;
   /** Cups of strong tea, for tannin. */
@@ -31,6 +40,19 @@ const TANNIN_G_PER_CUP = 0.3;
 /** Litres of water soaked up by a kilo of pulp and lost in straining. @source our estimate */
 const LOST_L_PER_KG = 0.15;
 const GARDEN_MIX_SG = 1.049;
+
+/** Room a kilo of whole fruit takes, L. @source our estimate: an apple just floats, with its air */
+const ROOM_L_PER_KG = 1.1;
+
+/**
+ * Room that the pulp itself takes in a bucket, beside what will run off it.
+ *
+ * @param fruit - what is steeped
+ * @returns L
+ * @source our estimates: {@link ROOM_L_PER_KG} less the juice that is drawn out, with the water that stays in it
+ */
+export const pulpL = (fruit: Pick<Steeped, 'fruitKg' | 'hot'>): number =>
+  fruit.fruitKg * (ROOM_L_PER_KG - JUICE_L_PER_KG * DRAWN[fruit.hot ? 'hot' : 'cold'] + LOST_L_PER_KG);
 
 /** Litres of water that stay in the pulp when it is strained. */
 export const lostInPulpL = (fruitKg: number): number => fruitKg * LOST_L_PER_KG;
@@ -61,10 +83,11 @@ export function drawnJuice({ fruitKg, fruitId, hot }: Pick<Steeped, 'fruitKg' | 
  */
 export function steepedLiquid(steeped: Steeped): Liquid {
   const juice = drawnJuice(steeped);
-  const { driedFruitG, sugarG, acidG, teaCups, waterL, fruitKg } = steeped;
+  const { driedFruitG, sugarG, otherSugars = [], acidG, teaCups, waterL, fruitKg } = steeped;
   const raisins = driedFruitG > 0 ? addFermentable(juice, { fermentableId: 'raisins-sultanas', massG: driedFruitG * DRAWN_FROM_RAISINS }) : juice;
   const thinned = addWater(raisins, Math.max(0, waterL - lostInPulpL(fruitKg)));
-  const sweetened = sugarG > 0 ? addFermentable(thinned, { fermentableId: 'sucrose', massG: sugarG }) : thinned;
+  const sugars = [...otherSugars, { fermentableId: 'sucrose', massG: sugarG }].filter((sugar) => sugar.massG > 0);
+  const sweetened = sugars.reduce(addFermentable, thinned);
   const sharpened = acidG > 0 ? addAcid(sweetened, { acid: 'citric', massG: acidG }) : sweetened;
   return { ...addTannin(sharpened, teaCups * TANNIN_G_PER_CUP), fruit: juice.fruit };
 }

@@ -52,7 +52,7 @@ function gramsText(valueG: number): string {
 function massText(valueG: number, unit: UnitPreferences['mass']): string {
   if (unit === 'metric') {
     if (valueG >= 10_000) return `${trimmed(valueG / 1000, 1)} kg`;
-    if (valueG >= 1000) return `${figure(valueG / 1000, 2)} kg`;
+    if (valueG >= 1000) return `${trimmed(valueG / 1000, 2)} kg`;
     return gramsText(valueG);
   }
   const ounces = valueG / GRAMS_PER.oz;

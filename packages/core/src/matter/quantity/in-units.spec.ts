@@ -1,4 +1,4 @@
-import { celsius, litresText } from '../../base/worked/figures.js';
+import { celsius, kilosText, litresText } from '../../base/worked/figures.js';
 import { parseQuantity } from '../typed/parse-quantity.js';
 import { exampleQuantity } from './example-quantity.js';
 import { DEFAULT_UNITS, gravityDoubtText, type UnitPreferences } from './format-quantity.js';
@@ -26,6 +26,10 @@ describe('inUnits', () => {
     for (let degF = 20; degF <= 130; degF += 1) {
       const typed = parseQuantity(`${degF} F`, { dimension: 'temperature' });
       expect([degF, inUnits(`It stands at ${celsius(typed.value)}.`, US)]).toEqual([degF, `It stands at ${degF} °F.`]);
+    }
+    for (let pounds = 1; pounds <= 120; pounds += 1) {
+      const typed = parseQuantity(`${pounds} lb`, { dimension: 'mass' });
+      expect([pounds, inUnits(`Chop ${kilosText(typed.value / 1000)} small`, US)]).toEqual([pounds, `Chop ${pounds} lb small`]);
     }
     for (let quarters = 4; quarters <= 100; quarters += 1) {
       const typed = parseQuantity(`${quarters / 4} gal`, { dimension: 'volume', gallon: 'us' });

@@ -127,7 +127,7 @@ describe('formatQuantity', () => {
     expect(formatQuantity({ dimension: 'volume', valueL: 4.7 })).toBe('4.7 L');
     expect(formatQuantity({ dimension: 'volume', valueL: 0.25 })).toBe('250 mL');
     expect(formatQuantity({ dimension: 'mass', valueG: 578.1 })).toBe('578 g');
-    expect(formatQuantity({ dimension: 'mass', valueG: 1204 })).toBe('1.20 kg');
+    expect(formatQuantity({ dimension: 'mass', valueG: 1204 })).toBe('1.2 kg');
     expect(formatQuantity({ dimension: 'temperature', valueC: 18 })).toBe('18 °C');
     expect(formatQuantity({ dimension: 'gravity', sg: 1.0478 })).toBe('1.048');
   });

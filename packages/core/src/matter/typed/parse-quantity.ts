@@ -55,7 +55,8 @@ export const EXAMPLES: Readonly<Record<Dimension, string>> = {
 const LIKELY: Readonly<Record<Exclude<Dimension, 'gravity'>, Range>> = {
   volume: LIMITS.volumeL,
   mass: { min: 0, max: 5_000_000 },
-  temperature: { min: -30, max: 110 },
+  // What every sum with a temperature can take: a figure half typed is one too.
+  temperature: LIMITS.tempC,
   pressure: { min: 0, max: 60 },
 };
 
@@ -175,7 +176,8 @@ export function parseQuantity(text: string, options: ParseQuantityOptions): Pars
   }
   if (dimension !== 'gravity' && !(total >= LIKELY[dimension].min && total <= LIKELY[dimension].max)) {
     const details = { field: dimension, given: total, ...LIKELY[dimension] };
-    throw new CoreError('OUT_OF_RANGE', `“${text}” is more than a home bench holds: check it, and write it as ${example}.`, details);
+    const why = dimension === 'temperature' ? 'is no temperature of a shed, a drink or a kettle' : 'is more than a home bench holds';
+    throw new CoreError('OUT_OF_RANGE', `“${text}” ${why}: check it, and write it as ${example}.`, details);
   }
   return { value: total, unit: unit ?? CANONICAL[dimension], assumedUnit, rough };
 }

@@ -42,6 +42,7 @@ export const TYPED_FIGURES = {
   count: { name: 'number', min: 0, max: 1000, says: 'Write how many, as a number such as 2.' },
   cups: { name: 'cups', ...LIMITS.teaCups, says: 'Write how many cups, such as 2.' },
   packetG: { name: 'grams in a packet', ...LIMITS.packetG, says: 'Write the grams one packet holds, such as 5. It stands on the packet.' },
+  steepDays: { name: 'days on the pulp', ...LIMITS.steepDays, says: 'Write how many days, such as 5.' },
   altitudeM: { name: 'height above the sea, m', ...LIMITS.altitudeM, says: 'Write metres, such as 600; 1000 feet are 305 m.' },
   days: { name: 'days', min: 0, max: 60, says: 'Write how many days, such as 7.' },
 } as const satisfies Record<string, TypedFigure>;

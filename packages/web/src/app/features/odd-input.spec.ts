@@ -1,7 +1,7 @@
 import type { Type } from '@angular/core';
 import type { Entry } from '@trug/core';
 import { PageHarness } from '../../testing/page-harness';
-import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch } from '../../testing/sample-batch';
+import { BATCH_ID, filled, finishedLog, pitched, reading, SAMPLE_STEEP, sampleBatch, sampleEntry } from '../../testing/sample-batch';
 import { AdjustPage } from './adjust/adjust-page';
 import { BottleBench } from './bottle/bottle-bench';
 import { Cupboard } from './cupboard/cupboard';
@@ -14,6 +14,8 @@ import { MovePage } from './note/move-page';
 import { PitchPage } from './pitch/pitch-page';
 import { RackPage } from './rack/rack-page';
 import { ReadingPage } from './reading/reading-page';
+import { KegPage } from './keg/keg-page';
+import { StrainPage } from './strain/strain-page';
 import { RestartPage } from './restart/restart-page';
 import { SettingsPage } from './settings/settings-page';
 import { SplitPage } from './split/split-page';
@@ -46,10 +48,18 @@ const ODD = [
   '<b>1</b>',
 ];
 
+/** 7 is the first half of 70 °F. */
+const WARMTHS = ['7 F', '-9 C', '61 C', '99 C'];
+
 const TURNS = 7;
 
 const working: readonly Entry[] = [filled(), pitched(), reading(3, 1.03), reading(6, 1.02)];
 const stuck: readonly Entry[] = [filled(), pitched(), reading(5, 1.03), reading(14, 1.022), reading(24, 1.022)];
+
+const vessels = [
+  { id: 'K', name: 'Steel keg', kind: 'keg' as const, capacityL: 19 },
+  { id: 'J', name: 'Round jar', kind: 'jar' as const, capacityL: 7.5 },
+];
 
 const PAGES: readonly (readonly [name: string, page: Type<unknown>, log: readonly Entry[], today: number])[] = [
   ['new batch', NewBatch, [], 0],
@@ -70,6 +80,8 @@ const PAGES: readonly (readonly [name: string, page: Type<unknown>, log: readonl
   ['stabilise', StabilisePage, finishedLog(), 27],
   ['sweeten', SweetenPage, finishedLog(), 27],
   ['take some out', TakeOutPage, finishedLog(), 27],
+  ['keg', KegPage, finishedLog(), 27],
+  ['strain', StrainPage, [sampleEntry('steeped', 0, SAMPLE_STEEP)], 4],
   ['bottle bench', BottleBench, finishedLog(), 27],
 ];
 
@@ -78,7 +90,7 @@ const RAW = /\b[a-z]+(?:GPerL|MgPerL|PerL|MassG|VolumeL|TempC|Sg)\b|\bmassG\b|\b
 
 describe('odd input', () => {
   it.each(PAGES)('on %s is answered in words, and no page goes blank', async (_name, component, log, today) => {
-    const setting = log.length === 0 ? { today } : { batches: [sampleBatch(log)], today, inputs: { id: BATCH_ID } };
+    const setting = log.length === 0 ? { today } : { batches: [sampleBatch(log)], vessels, today, inputs: { id: BATCH_ID } };
     const page = await PageHarness.open(component, setting);
     const names = page.fieldNames();
     // Each field meets another oddity each time, so that all of them meet somewhere.
@@ -97,5 +109,16 @@ describe('odd input', () => {
     }
     if (page.has('form button[type=submit]')) await page.submit();
     expect(page.text()).not.toMatch(RAW);
+  });
+  it.each(PAGES)('on %s may be a warmth that nobody has, as half of what is being typed often is', async (_name, component, log, today) => {
+    const setting = log.length === 0 ? { today } : { batches: [sampleBatch(log)], vessels, today, inputs: { id: BATCH_ID } };
+    const page = await PageHarness.open(component, setting);
+    for (const name of page.figureNames()) {
+      for (const odd of WARMTHS) {
+        if (!page.fieldNames().includes(name)) continue;
+        await page.type(name, odd);
+        expect([name, odd, page.text().length > 20]).toEqual([name, odd, true]);
+      }
+    }
   });
 });

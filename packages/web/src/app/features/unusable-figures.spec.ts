@@ -1,7 +1,7 @@
 import type { Type } from '@angular/core';
 import type { Entry } from '@trug/core';
 import { PageHarness } from '../../testing/page-harness';
-import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, testedLog } from '../../testing/sample-batch';
+import { BATCH_ID, filled, finishedLog, pitched, reading, SAMPLE_STEEP, sampleBatch, sampleEntry, testedLog } from '../../testing/sample-batch';
 import { AdjustPage } from './adjust/adjust-page';
 import { BottleBench } from './bottle/bottle-bench';
 import { JuicePage } from './juice/form/juice-page';
@@ -11,12 +11,16 @@ import { MovePage } from './note/move-page';
 import { PitchPage } from './pitch/pitch-page';
 import { RackPage } from './rack/rack-page';
 import { ReadingPage } from './reading/reading-page';
+import { StrainPage } from './strain/strain-page';
 import { SweetenPage } from './sweeten/sweeten-page';
 import { TakeOutPage } from './take-out/take-out-page';
 
 const working: readonly Entry[] = [filled(), pitched(), reading(3, 1.03), reading(6, 1.02)];
+const onPulp: readonly Entry[] = [sampleEntry('steeped', 0, SAMPLE_STEEP)];
 const vessels = [
   ...['V', 'W'].map((id) => ({ id, name: `Glass ${id}`, kind: 'carboy' as const, capacityL: id === 'V' ? 23 : 20 })),
+  { id: 'J', name: 'Round jar', kind: 'jar' as const, capacityL: 7.5 },
+  { id: 'B', name: 'White bucket', kind: 'bucket' as const, capacityL: 25 },
   { id: 'K', name: 'Steel keg', kind: 'keg' as const, capacityL: 19 },
 ];
 
@@ -31,6 +35,7 @@ interface Case {
 const CASES: Readonly<Record<string, Case>> = {
   'a juice': { page: JuicePage, log: [], today: 0, ready: { name: 'Row', volume: '18 L' } },
   steep: { page: SteepPage, log: [], today: 0, ready: { volume: '5 L', fruit: '2 kg' } },
+  strain: { page: StrainPage, log: onPulp, today: 4, ready: {} },
   adjust: { page: AdjustPage, log: [filled()], today: 1, ready: { abv: '7' } },
   pitch: { page: PitchPage, log: [filled()], today: 1, ready: {} },
   'a reading': { page: ReadingPage, log: working, today: 7, ready: { gravity: '1.018' } },
@@ -43,7 +48,10 @@ const CASES: Readonly<Record<string, Case>> = {
 };
 
 async function opened({ page, log, today, ready }: Case): Promise<PageHarness> {
-  const harness = await PageHarness.open(page, log.length === 0 ? { today } : { batches: [sampleBatch(log)], vessels, today, inputs: { id: BATCH_ID } });
+  const harness = await PageHarness.open(
+    page,
+    log.length === 0 ? { today, vessels } : { batches: [sampleBatch(log)], vessels, today, inputs: { id: BATCH_ID } },
+  );
   for (const [name, text] of Object.entries(ready)) await harness.change(name, text);
   return harness;
 }

@@ -1,3 +1,5 @@
+import { replay } from '@trug/core/book/log/replay';
+import { gravityOf } from '@trug/core/matter/liquid/views';
 import type { Problem } from '@trug/contract/plain';
 import { PageHarness } from '../../../testing/page-harness';
 import { sampleJuice } from '../../../testing/sample-juice';
@@ -183,8 +185,10 @@ describe('SteepPage', () => {
     stirredAt: [],
     strainedAt: null,
   };
-  it('scales a recipe to the volume, and begins it', async () => {
-    const page = await PageHarness.open(SteepPage);
+  const bucket = { id: '01J0000000000000000BUCKET1', name: 'White bucket', kind: 'bucket' as const, capacityL: 12 };
+  const small = { ...bucket, id: '01J0000000000000000BUCKET2', name: 'Little bucket', capacityL: 5 };
+  it('scales a recipe to the volume, and begins a batch on its pulp', async () => {
+    const page = await PageHarness.open(SteepPage, { vessels: [bucket, small] });
     expect(page.text('[role=status]')).toContain('Still to tell');
     await page.type('volume', '5 L');
     await page.type('fruit', '3 kg');
@@ -192,7 +196,38 @@ describe('SteepPage', () => {
     expect(page.text('aside')).toMatch(/White sugar\d+ g/);
     expect(page.text('aside')).toContain('About 1.070, acid 5.0 g/L');
     await page.submit();
-    expect(page.saved('juices')[0]).toMatchObject({ origin: 'steeped', volumeL: 0, steeping: { days: 6, fruitKg: 3, teaCups: 2, strainedAt: null } });
+    const [begun] = page.filed();
+    expect(begun?.batches[0]).toMatchObject({ name: 'Garden mix, steeped' });
+    expect(begun?.entries[0]).toMatchObject({ kind: 'steeped', payload: { days: 6, fruitKg: 3, teaCups: 2, hot: false, loose: false } });
+    const state = replay(begun?.entries ?? []);
+    expect(state.issues).toEqual([]);
+    expect(gravityOf(state.liquid ?? fail())).toBeCloseTo(1.07, 5);
+    expect(state.liquid?.volumeL).toBeCloseTo(5, 2);
+    expect(state.vessels[0]).toMatchObject({ vesselId: bucket.id });
+    expect(state.vessels[0]?.volumeL).toBeGreaterThan(6);
+  });
+  it('puts in what a maker puts in, and no more: a dark sugar by weight, lemons by the piece, days of their own', async () => {
+    const page = await PageHarness.open(SteepPage, { vessels: [bucket] });
+    for (const [name, text] of Object.entries({ volume: '5 L', fruit: '3 kg', sg: '', ta: '', sugar: '1 lb', acid: '2 lemons', days: '5' }))
+      await page.type(name, text);
+    await page.tick('input[name=held][value=loose]');
+    expect(page.text('aside')).not.toContain('White sugar');
+    await page.submit();
+    expect(page.filed()[0]?.entries[0]?.payload).toMatchObject({
+      sugars: [{ fermentableId: 'brown-sugar-dark', massG: expect.closeTo(453.6, 1) as number }],
+      acidG: expect.closeTo(4.4, 6) as number,
+      days: 5,
+      loose: true,
+    });
+  });
+  it('fills no bucket past its brim with pulp', async () => {
+    const page = await PageHarness.open(SteepPage, { vessels: [small] });
+    await page.type('volume', '5 L');
+    await page.type('fruit', '3 kg');
+    await page.choose('vessel', small.id);
+    expect(page.text('.fields')).toContain('Little bucket holds 5 L, and with its pulp this takes');
+    await page.submit();
+    expect(page.filed()).toEqual([]);
   });
   it('says why a recipe cannot be, and keeps what was typed', async () => {
     const page = await PageHarness.open(SteepPage);
@@ -216,3 +251,7 @@ describe('SteepPage', () => {
     expect(form.saved('juices')[0]).toMatchObject({ volumeL: 4.8, steeping: { strainedAt: expect.any(String) as string } });
   });
 });
+
+function fail(): never {
+  throw new Error('nothing is there');
+}

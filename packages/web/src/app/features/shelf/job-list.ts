@@ -25,7 +25,7 @@ const HEADS: readonly { readonly urgency: JobUrgency; readonly title: string }[]
 /** Where each kind of job is done, and the verb on its button. */
 const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: string }>> = {
   stir: { page: '', verb: 'Stir' },
-  strain: { page: '', verb: 'Strain' },
+  strain: { page: 'strain', verb: 'Strain' },
   pitch: { page: 'pitch', verb: 'Pitch' },
   step: { page: 'pitch', verb: 'Do it' },
   'restart-step': { page: 'restart', verb: 'Do it' },
@@ -95,7 +95,9 @@ export class JobList {
       const jobs = this.jobs().filter((job) => job.urgency === urgency);
       const rows = foldAlike(jobs).map((alike) => {
         const [first] = alike;
-        const { page, verb } = ACTS[first.kind];
+        const { page: actPage, verb } = ACTS[first.kind];
+        // A juice is strained on its own card.
+        const page = 'juiceId' in first ? '' : actPage;
         place += 1;
         return {
           ...first,

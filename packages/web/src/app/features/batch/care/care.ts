@@ -9,6 +9,7 @@ import { VENTS, type Vent } from '@trug/core/book/state/entry-choices';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { selectBatchViews, type BatchView } from '../../../state/batch-views.selectors';
 import { SaidPipe } from '../../../units/said.pipe';
+import { Units } from '../../../units/units';
 import { vesselsFeature } from '../../../state/vessels.reducer';
 import { LogWriter } from '../../../writing/log-writer';
 import { controlOver } from '../../../shared/field/control-of';
@@ -23,10 +24,16 @@ const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [SaidPipe, ReactiveFormsModule, CautionList, SelectField, Refusal],
   template: `
-    @if (notes().length > 0 || working()) {
+    @if (notes().length > 0 || working() || view().state.pulp) {
       <section aria-label="Care">
         @for (note of notes(); track note.text) {
           <p [class]="note.weight">{{ note.text | said }}</p>
+        }
+        @if (view().state.pulp) {
+          <div class="vent">
+            <span>{{ lastStir() }}</span>
+            <button class="btn btn-small" type="button" (click)="stir()">Stirred just now</button>
+          </div>
         }
         @if (working()) {
           <div class="vent">
@@ -79,6 +86,7 @@ const VENT_NAMES: Readonly<Record<Vent, string>> = { airlock: 'an airlock', tube
 })
 export class Care {
   private readonly writer = inject(LogWriter);
+  protected readonly units = inject(Units);
   private readonly views = inject(Store).selectSignal(selectBatchViews);
   private readonly vessels = inject(Store).selectSignal(vesselsFeature.selectAll);
   readonly view = input.required<BatchView>();
@@ -106,6 +114,15 @@ export class Care {
   protected readonly notes = computed(() =>
     careNotes(this.view().state, this.view().verdict?.value ?? null, { today: this.now(), vessels: this.vessels(), roomGasL: this.roomGas() }),
   );
+
+  protected readonly lastStir = computed(() => {
+    const at = this.view().state.rousedAt;
+    return at === null ? 'Not stirred yet' : `Last stirred on ${this.units.moment(at)}`;
+  });
+
+  protected async stir(): Promise<void> {
+    this.refusal.set(await this.writer.write(this.view(), [{ kind: 'stirred', payload: {} }], 'Stirred.', 'stay'));
+  }
 
   protected async set(choice: string): Promise<void> {
     const vent = VENTS.find((v) => v === choice);

@@ -13,6 +13,7 @@ export interface CurvePeg {
 
 const PEGS: Partial<Record<Entry['kind'], string>> = {
   pitched: 'pitched',
+  strained: 'strained',
   racked: 'racked',
   primed: 'primed',
   bottled: 'bottled',

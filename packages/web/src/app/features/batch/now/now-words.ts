@@ -1,7 +1,9 @@
+import type { Pulp } from '@trug/core';
 import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
 import { isAtRest, type Evidence } from '@trug/core/ferment/verdict/verdict';
 import { restartOutcomeOf } from '@trug/core/book/outlook/restart-of';
-import { dayText, instantMs } from '@trug/core/matter/quantity/days';
+import { countText } from '@trug/core/matter/quantity/count-text';
+import { calendarDays, dayText, instantMs } from '@trug/core/matter/quantity/days';
 import { dayIn, hourIn } from '@trug/core/matter/quantity/zone';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
@@ -16,6 +18,7 @@ export interface NowWords {
 }
 
 const READ = { page: 'read', verb: 'Write a reading' };
+const STRAIN = { page: 'strain', verb: 'Strain it' };
 const RACK = { page: 'rack', verb: 'Rack it' };
 const BOTTLE = { page: 'bottle', verb: 'Bottle bench' };
 const KEG = { page: 'keg', verb: 'Keg it' };
@@ -44,6 +47,7 @@ export function nowWords(view: BatchView): NowWords {
   if (!state.filledAt) return { sentence: 'Nothing is in it yet.', tone: 'plain', evidence: [], next: '', main: null, also: [NOTE] };
   if (state.keg) return kegWords(view);
   if (!state.liquid) return cellarWords(view);
+  if (state.pulp) return pulpWords(view, state.pulp);
   if (!state.pitchedAt) {
     const wait = view.jobs.find((job) => job.kind === 'pitch');
     const waits = state.sulfitedAt !== null && wait !== undefined && instantMs(wait.dueAt) > instantMs(view.now) ? 'sulfite' : 'yeast';
@@ -83,6 +87,21 @@ export function nowWords(view: BatchView): NowWords {
         : toTheWarm
           ? [...(v.next.kind === 'restart' ? [MOVE] : []), READ, PITCH, TEST, RACK, ADJUST, TAKE_OUT]
           : [RACK, MOVE, ADJUST, PITCH, CLEAR, TEST, BOTTLE, KEG, TAKE_OUT],
+  };
+}
+
+/** On its pulp: how long, what it waits for, and what its yeast does where it has one. */
+function pulpWords({ state, verdict, jobs, now }: BatchView, pulp: Pulp): NowWords {
+  const due = jobs.find((job) => job.kind === 'strain' || job.kind === 'stir') ?? jobs.find((job) => job.kind === 'pitch');
+  const on = `On its pulp for ${countText(calendarDays(pulp.since, now, state.zone), 'day')}, of about ${pulp.days}`;
+  const main = due?.kind === 'strain' ? STRAIN : state.pitchedAt === null ? { page: 'pitch', verb: 'Pitch the yeast' } : READ;
+  return {
+    sentence: verdict ? verdict.value.sentence : `${on}. It waits for yeast.`,
+    tone: 'plain',
+    evidence: verdict ? [{ text: `${on}: readings lag while fruit still gives up its sugar`, speaks: 'note' }, ...verdict.value.evidence] : [],
+    next: due?.detail ?? '',
+    main,
+    also: [STRAIN, READ, PITCH, ADJUST, MOVE, NOTE].filter((act) => act.page !== main.page),
   };
 }
 

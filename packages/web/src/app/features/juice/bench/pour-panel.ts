@@ -1,13 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
-import { MatCheckbox } from '@angular/material/checkbox';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { METHODS } from '@trug/core/book/plan/method';
-import { fillEvenly } from '@trug/core/finish/rack/fill-evenly';
-import { fitVessels } from '@trug/core/finish/rack/fit-vessels';
 import { FOAM_ROOM_FRACTION } from '@trug/core/finish/rack/headspace';
-import { AddVessel } from '../../../shared/add-vessel/add-vessel';
+import { pickedVessels, SPLASH_L } from '../../../shared/vessel-pick/picked-vessels';
+import { VesselPick } from '../../../shared/vessel-pick/vessel-pick';
 import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../../state/free-vessels';
 import type { Draft } from '../../../writing/draft';
@@ -23,14 +21,11 @@ import { SelectField } from '../../../shared/field/select-field';
 import { TextField } from '../../../shared/field/text-field';
 import { Refusal } from '../../../shared/refusal/refusal';
 
-/** Less than this is no difference in room, L. */
-const SPLASH_L = 0.05;
-
 /** Pour it: which vessels, what the batch is called, and how warm it stands. Nothing is taken from the juices before this. */
 @Component({
   selector: 'trug-pour-panel',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AddVessel, ReactiveFormsModule, QuantityField, TextField, SelectField, MatCheckbox, Refusal],
+  imports: [VesselPick, ReactiveFormsModule, QuantityField, TextField, SelectField, Refusal],
   template: `
     <form class="card" (ngSubmit)="file()" aria-label="Pour it" [formGroup]="draft().form">
       <h2>Pour it</h2>
@@ -46,21 +41,7 @@ const SPLASH_L = 0.05;
         />
         <trug-select label="In the manner" name="method" [formControl]="method" [options]="methods" />
       </div>
-      <fieldset>
-        <legend>Into</legend>
-        @for (v of free(); track v.id) {
-          <mat-checkbox [disableRipple]="true" [checked]="picked().includes(v.id)" (change)="toggle(v.id)">
-            {{ v.name }} <span class="quiet">{{ units.volume(v.capacityL) }}{{ v.clean ? '' : ', to be cleaned first' }}</span>
-            @if (fillOf(v.id); as fill) {
-              &ngsp;<b class="num">{{ units.volume(fill) }}</b>
-            }
-          </mat-checkbox>
-        } @empty {
-          <p class="hint">No vessel is free. Empty one, or add another.</p>
-        }
-        <trug-add-vessel [open]="free().length === 0" [forL]="totalL()" (added)="pick($event)" />
-      </fieldset>
-      <p class="hint" [class.over]="overL() > 0.05">{{ fits() }}</p>
+      <trug-vessel-pick [free]="free()" [picked]="vessels()" [totalL]="totalL()" [share]="full()" (chosen)="draft().set('vessels', $event)" />
       <trug-refusal [why]="refusal()" />
       <div class="acts">
         <button class="btn btn-main" type="submit" [disabled]="sending()">Pour it into the vessels</button>
@@ -96,55 +77,14 @@ export class PourPanel {
       .join(' + '),
   );
   /** Ciders at rest may fill a vessel; anything else in it foams. */
-  private readonly full = computed(() => (this.parts().every((p) => p.source.from === 'batch') ? 1 : 1 - FOAM_ROOM_FRACTION));
-  private readonly best = computed(() => {
-    const vessels = this.free()
-      .filter((v) => v.clean)
-      .slice(0, 12)
-      .map((v) => ({ ...v, capacityL: v.capacityL * this.full() }));
-    return vessels.length === 0 ? [] : fitVessels({ volumeL: this.totalL(), vessels, maxHeadspaceFraction: 0.4 }).value.fills.map((f) => f.vesselId);
-  });
-  protected readonly picked = computed(() => {
-    const { vessels } = this.draft().fields();
-    return vessels === '' ? this.best() : vessels.split(',').filter((id) => this.free().some((v) => v.id === id));
-  });
-  private readonly filled = computed(() =>
-    fillEvenly(
-      this.totalL(),
-      this.free().filter((v) => this.picked().includes(v.id)),
-    ),
+  protected readonly full = computed(() => (this.parts().every((p) => p.source.from === 'batch') ? 1 : 1 - FOAM_ROOM_FRACTION));
+  protected readonly vessels = computed(() =>
+    pickedVessels({ totalL: this.totalL(), free: this.free(), chosen: this.draft().fields().vessels, share: this.full() }),
   );
-  private readonly fills = computed(() => this.filled().fills);
-  protected readonly overL = computed(() => this.filled().overL);
-  protected readonly fits = computed(() => {
-    const { overL, emptyL, fills } = this.filled();
-    if (overL > SPLASH_L) return `${this.units.volume(Math.round(overL * 100) / 100)} find no room. Choose another vessel.`;
-    const above = this.units.volumeAbout(emptyL);
-    return fills.length > 0 && emptyL < (this.totalL() + emptyL) * (1 - this.full()) - SPLASH_L
-      ? `${emptyL < SPLASH_L ? 'No room above it' : `Only ${above} above it`} is too little for foam: leave about a tenth empty, or fit a blow-off tube.`
-      : emptyL < SPLASH_L
-        ? 'It fills them to the brim.'
-        : `${above} stay empty above it.`;
-  });
-
-  protected fillOf(id: string): number | null {
-    const fill = this.fills().find((f) => f.vesselId === id);
-    return fill ? Math.round(fill.volumeL * 10) / 10 : null;
-  }
-
-  /** A vessel that was just added, unless it is chosen by itself as the one that fits. */
-  protected pick(id: string): void {
-    if (!this.picked().includes(id)) this.toggle(id);
-  }
-
-  protected toggle(id: string): void {
-    const now = this.picked();
-    this.draft().set('vessels', (now.includes(id) ? now.filter((p) => p !== id) : [...now, id]).join(',') || '-');
-  }
 
   protected async file(): Promise<void> {
     const temp = readQuantity(this.units, this.draft().fields().temp, 'temperature');
-    const wrong = this.draft().wrong() ?? (this.fills().length === 0 || this.overL() > SPLASH_L ? 'Choose vessels that hold all of it.' : null);
+    const wrong = this.draft().wrong() ?? (this.vessels().fills.length === 0 || this.vessels().overL > SPLASH_L ? 'Choose vessels that hold all of it.' : null);
     if (wrong !== null) {
       this.refusal.set(wrong);
       return;
@@ -171,6 +111,6 @@ export class PourPanel {
       .filter((p) => p.source.from === 'batch')
       .map(({ source, volumeL }) => this.writer.entry(source.id, takenFrom(source, volumeL, { batchId, name, why }), source.lastEntryAt));
     const parts = this.parts().map(({ source, volumeL }) => partOf(source, volumeL));
-    return [...out, this.writer.entry(batchId, { kind: 'blended', payload: { parts, vessels: this.fills(), tempC } })];
+    return [...out, this.writer.entry(batchId, { kind: 'blended', payload: { parts, vessels: this.vessels().fills, tempC } })];
   }
 }

@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import type { Need } from '@trug/core';
+import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
+import { fermentableById } from '@trug/core/base/reference/fermentables';
+import { smallestWithFoamRoom } from '@trug/core/finish/rack/fill-evenly';
+import { AddVessel } from '../../../shared/add-vessel/add-vessel';
+import { ChoiceField } from '../../../shared/field/choice-field';
+import { SupplyTake } from '../../../shared/supply-take/supply-take';
 import { ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -18,33 +25,73 @@ import { TAPES } from '@trug/contract/plain';
 import type { ReadingHints } from '../../../units/typed-quantity';
 import { Units } from '../../../units/units';
 import { Working } from '../../../shared/working/working';
-import { NEW_JUICE } from '../new-juice';
 import { SaidPipe } from '../../../units/said.pipe';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
-import { juicesFeature } from '../../../state/resources.reducer';
+import { batchesFeature } from '../../../state/batches.reducer';
+import { selectFreeVessels } from '../../../state/free-vessels';
 import { LogWriter } from '../../../writing/log-writer';
 import { SelectField } from '../../../shared/field/select-field';
 import { TextField } from '../../../shared/field/text-field';
 import { Refusal } from '../../../shared/refusal/refusal';
 
-const FIELDS = { name: '', volume: '', fruit: '', fruitId: '', sg: '1.070', ta: '5', tea: '0', dried: '', manner: 'cold' };
+const FIELDS = {
+  name: '',
+  volume: '',
+  fruit: '',
+  fruitId: '',
+  sg: '1.070',
+  ta: '5',
+  acid: '',
+  tea: '0',
+  dried: '',
+  manner: 'cold',
+  held: 'bag',
+  days: '',
+  sugarKind: 'brown-sugar-dark',
+  sugar: '',
+  temp: '',
+  vessel: '',
+};
+const SUGARS = FERMENTABLES.filter((f) => f.kind === 'fermentable' && f.id !== 'sucrose');
 const STEEP_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group !== 'concentrate');
+
+/** Wide enough for a bag of fruit, and a hand. */
+const WIDE: ReadonlySet<string> = new Set(['bucket']);
+/** What is steeped is made in the warm as cartons are, unless the maker says otherwise when it is pitched. */
+const METHOD = 'carton-quick';
 
 /** g of citric acid that a lemon brings. */
 const LEMON_G = kitchenWeights('acid', 'citric').gramsPerLemon ?? NaN;
 
-/** Steep: chopped fruit in water instead of the press, scaled to the volume wanted. */
+/** On the pulp: chopped fruit in water instead of the press, scaled to the volume wanted, a batch from its first day. */
 @Component({
   selector: 'trug-steep-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, Working, CautionList, SelectField, TextField, Refusal],
+  imports: [
+    AddVessel,
+    ChoiceField,
+    SupplyTake,
+    SaidPipe,
+    ReactiveFormsModule,
+    RouterLink,
+    NumberField,
+    QuantityField,
+    Working,
+    CautionList,
+    SelectField,
+    TextField,
+    Refusal,
+  ],
   templateUrl: './steep-page.html',
   styleUrl: './steep-page.scss',
 })
 export class SteepPage {
   private readonly writer = inject(LogWriter);
   private readonly router = inject(Router);
-  private readonly juices = inject(Store).selectSignal(juicesFeature.selectAll);
+  private readonly store = inject(Store);
+  private readonly count = this.store.selectSignal(batchesFeature.selectTotal);
+  protected readonly free = this.store.selectSignal(selectFreeVessels);
+  protected readonly sugars = SUGARS;
   protected readonly units = inject(Units);
   protected readonly draft = createDraft('steep', FIELDS);
   protected readonly fields = computed(() => this.draft.fields());
@@ -53,9 +100,55 @@ export class SteepPage {
   protected readonly heavy: ReadingHints = { heavy: true };
   private readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
   private readonly fruitG = computed(() => this.read(this.fields().fruit, 'mass', this.heavy));
+  protected readonly acidHints: ReadingHints = { weights: kitchenWeights('acid', 'citric') };
+  protected readonly sugarHints = computed((): ReadingHints => ({ weights: kitchenWeights('sugar', this.fields().sugarKind) }));
+  private readonly ownSugars = computed(() => {
+    const massG = this.read(this.fields().sugar, 'mass', this.sugarHints()) ?? 0;
+    return massG > 0 ? [{ fermentableId: this.fields().sugarKind, massG }] : [];
+  });
+  protected readonly vessel = computed(() => {
+    const bucketL = this.plan()?.value.bucketL ?? 0;
+    const free = this.free();
+    return (
+      free.find((v) => v.id === this.fields().vessel) ??
+      smallestWithFoamRoom(
+        bucketL,
+        free.filter((v) => v.clean && WIDE.has(v.kind)),
+      ) ??
+      null
+    );
+  });
+  protected readonly vesselChoices = computed(() =>
+    this.free().map(({ id, name, capacityL, clean }) => ({
+      id,
+      name: `${name}, holds ${this.units.volume(capacityL)}${clean ? '' : ', to be cleaned first'}`,
+    })),
+  );
+  protected readonly bucket = computed(() => {
+    const plan = this.plan()?.value;
+    return plan ? `With its pulp it takes about ${this.units.volumeAbout(plan.bucketL)} of room: leave some for foam, and for stirring.` : '';
+  });
+  /** Why the bucket that is chosen cannot hold it; null when it can. */
+  protected readonly tooFull = computed(() => {
+    const [plan, vessel] = [this.plan()?.value, this.vessel()];
+    return plan && vessel && plan.bucketL > vessel.capacityL
+      ? `${vessel.name} holds ${this.units.volume(vessel.capacityL)}, and with its pulp this takes ${this.units.volumeAbout(plan.bucketL)}. Choose a larger one, or make less.`
+      : null;
+  });
+  protected readonly days = computed(() => numberOf(this.fields().days, 'steepDays') ?? this.plan()?.value.days ?? 5);
+  protected readonly usualName = computed(() => {
+    const { fruitId } = this.fields();
+    return `${fruitId === '' ? 'Garden mix' : fruitById(fruitId).name}, steeped`.slice(0, 60);
+  });
+  private readonly take = viewChild(SupplyTake);
+  protected readonly needs = computed((): readonly Need[] => {
+    const sugarG = this.plan()?.value.sugarG ?? 0;
+    const white = sugarG > 0 ? [{ fermentableId: 'sucrose', massG: sugarG }] : [];
+    return [...white, ...this.ownSugars()].map(({ fermentableId, massG }) => ({ kind: 'sugar', refId: fermentableId, amount: massG, unit: 'g' }));
+  });
   protected readonly outcome = computed(() => {
     const [volumeL, fruitG, targetSg] = [this.volumeL(), this.fruitG(), this.read(this.fields().sg, 'gravity')];
-    if (volumeL === null || fruitG === null || targetSg === null) return null;
+    if (volumeL === null || fruitG === null) return null;
     const f = this.fields();
     return attempt(() =>
       steepPlan({
@@ -64,6 +157,9 @@ export class SteepPage {
         fruitId: f.fruitId === '' ? null : f.fruitId,
         targetSg,
         targetTaGPerL: numberOf(f.ta, 'taGPerL'),
+        ownAcidG: this.read(f.acid, 'mass', this.acidHints) ?? 0,
+        otherSugars: this.ownSugars(),
+        loose: f.held === 'loose',
         teaCups: numberOf(f.tea, 'cups') ?? 0,
         driedFruitG: this.read(f.dried, 'mass') ?? 0,
         hot: f.manner === 'hot',
@@ -76,7 +172,7 @@ export class SteepPage {
   });
   protected readonly says = computed(() => {
     const outcome = this.outcome();
-    if (outcome === null) return 'Still to tell: how much, the fruit, and the gravity.';
+    if (outcome === null) return 'Still to tell: how much, and the fruit.';
     return outcome.ok ? null : `${outcome.error.message}.`;
   });
   protected readonly lines = computed(() => {
@@ -86,7 +182,8 @@ export class SteepPage {
     return [
       { what: 'Fruit, chopped', amount: this.units.mass(this.fruitG() ?? 0) },
       { what: 'Water', amount: this.units.volumeAbout(plan.waterL) },
-      { what: 'White sugar', amount: this.units.mass(plan.sugarG) },
+      ...(plan.sugarG > 0 ? [{ what: 'White sugar', amount: this.units.mass(plan.sugarG) }] : []),
+      ...this.ownSugars().map(({ fermentableId, massG }) => ({ what: fermentableById(fermentableId).name, amount: this.units.mass(massG) })),
       ...(plan.acidG >= 0.1
         ? [{ what: 'Citric acid, or the juice of lemons', amount: `${this.units.mass(plan.acidG)}, about ${figure(plan.acidG / LEMON_G, 0)} lemons` }]
         : []),
@@ -101,7 +198,7 @@ export class SteepPage {
       : '';
   });
 
-  private read(text: string, dimension: 'volume' | 'mass' | 'gravity', hints: ReadingHints = {}): number | null {
+  private read(text: string, dimension: 'volume' | 'mass' | 'gravity' | 'temperature', hints: ReadingHints = {}): number | null {
     const read = readQuantity(this.units, text, dimension, hints);
     return read?.ok === true ? read.value.value : null;
   }
@@ -109,51 +206,40 @@ export class SteepPage {
   protected async file(): Promise<void> {
     const plan = this.plan()?.value;
     const fruitG = this.fruitG();
-    const wrong = this.draft.wrong();
-    if (wrong !== null) {
+    const vessel = this.vessel();
+    const wrong = this.draft.wrong() ?? (plan ? (vessel ? this.tooFull() : 'Choose a bucket for it, or add one.') : this.says());
+    if (wrong !== null || !plan || fruitG === null || !vessel) {
       this.refusal.set(wrong);
       return;
     }
-    if (!plan || fruitG === null) {
-      this.refusal.set(this.says());
-      return;
-    }
     const f = this.fields();
-    const at = this.writer.now();
     const fruitId = f.fruitId === '' ? null : f.fruitId;
-    const { refused } = await this.writer.save(
-      {
-        of: 'juices',
-        resource: {
-          ...NEW_JUICE,
-          id: newId(),
-          name: f.name.trim() || `Steeped ${fruitId === null ? 'garden mix' : fruitById(fruitId).name}`.slice(0, 60),
-          tape: TAPES[this.juices().length % TAPES.length] ?? 'straw',
-          origin: 'steeped',
-          fruit: plan.liquid.fruit,
-          fruitId,
-          madeAt: at,
-          steeping: {
-            startedAt: at,
-            days: plan.days,
-            hot: f.manner === 'hot',
-            fruitKg: fruitG / 1000,
-            waterL: plan.waterL,
-            sugarG: plan.sugarG,
-            acidG: plan.acidG,
-            teaCups: numberOf(f.tea, 'cups') ?? 0,
-            driedFruitG: this.read(f.dried, 'mass') ?? 0,
-            stirredAt: [],
-            strainedAt: null,
-          },
-        },
-      },
-      'Steeping is written down.',
+    const name = f.name.trim() || this.usualName();
+    const batch = { id: newId(), name, methodId: METHOD, tape: TAPES[this.count() % TAPES.length] ?? 'straw', startedAt: this.writer.now() };
+    const payload = {
+      fruitKg: fruitG / 1000,
+      fruitId,
+      source: '',
+      hot: f.manner === 'hot',
+      loose: f.held === 'loose',
+      waterL: plan.waterL,
+      sugars: [...(plan.sugarG > 0 ? [{ fermentableId: 'sucrose', massG: plan.sugarG }] : []), ...this.ownSugars()],
+      acidG: plan.acidG,
+      teaCups: numberOf(f.tea, 'cups') ?? 0,
+      driedFruitG: this.read(f.dried, 'mass') ?? 0,
+      days: this.days(),
+      vessels: [{ vesselId: vessel.id, volumeL: plan.bucketL }],
+      tempC: this.read(f.temp, 'temperature'),
+      supplies: this.take()?.uses(),
+    };
+    const { refused, body } = await this.writer.file(
+      { batches: [batch], entries: [this.writer.entry(batch.id, { kind: 'steeped', payload })] },
+      `${name} is on its pulp.`,
       f,
     );
     this.refusal.set(refused);
     if (refused !== null) return;
     this.draft.forget();
-    await this.router.navigate(['/juice']);
+    await this.router.navigate(['/batch', body.batches[0]?.id ?? batch.id]);
   }
 }

@@ -1,0 +1,29 @@
+import { CoreError } from '../../base/errors/core-error.js';
+import type { VesselFill } from '../state/vessel-fill.js';
+import { CLEAR, refuse, type Kind } from './kind.js';
+import { both } from './sugar-moves.js';
+
+/** Strained off its pulp: what ran off stands in these vessels. */
+export interface StrainedPayload {
+  readonly vessels: readonly VesselFill[];
+  /** Pressed or wrung, and not only drained. */
+  readonly squeezed: boolean;
+}
+
+const NOT_ON_PULP = 'It does not stand on pulp.';
+const litresIn = (vessels: readonly VesselFill[]): number => vessels.reduce((sum, v) => sum + v.volumeL, 0);
+
+export const strained: Kind<StrainedPayload> = {
+  apply: (state, { payload: { vessels } }) => {
+    if (!state.pulp) throw new CoreError('NOT_ALLOWED', NOT_ON_PULP);
+    // What ran off was measured; what the sums expected gives way to it.
+    return { ...both({ ...state, pulp: null }, (l) => ({ ...l, volumeL: litresIn(vessels) })), vessels, pulp: null, heldVolumes: null };
+  },
+  words: ({ payload }, say) => ({
+    lead: 'Strained',
+    rest: `${say.volume(litresIn(payload.vessels))} off the pulp, ${payload.squeezed ? 'pressed' : 'drained'}`,
+  }),
+  check: (state) => (state.pulp ? CLEAR : refuse(NOT_ON_PULP)),
+  onTheDrink: true,
+  vesselsAfter: ({ vessels }) => vessels.map((v) => v.vesselId),
+};
