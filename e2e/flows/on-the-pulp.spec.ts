@@ -118,6 +118,7 @@ describe('on the pulp', () => {
       await bench.go(`${path}/adjust`);
       await bench.fill('sg', '1.080');
       await bench.press('Write it down');
+      await bench.says(/Added .* White sugar/, 'trug-log');
       await bench.go(`${path}/pitch`);
       await bench.press('Pitch it');
       await bench.says(/Pitched/, 'trug-log');

@@ -54,7 +54,7 @@ export class StrainPage {
     return liquid ? gravityOf(liquid) : 1;
   });
   protected readonly says = computed(() =>
-    this.view()?.state.pitchedAt == null
+    (this.view()?.state.pitchedAt ?? null) === null
       ? 'Lift the bag or pour it through one. Splashing does no harm before its yeast.'
       : 'Lift the bag or pour it through one, gently: it works already, and will go on in the jar.',
   );
