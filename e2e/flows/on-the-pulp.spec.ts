@@ -98,7 +98,7 @@ describe('on the pulp', () => {
       const { bench, faults } = await begin(trug, PHONE);
       await bench.open('/juice/steep');
       for (const [name, text] of Object.entries({ volume: '5 L', fruit: '2 kg', dried: '250 g', sg: '', ta: '', days: '5' })) await bench.fill(name, text);
-      await bench.tickOption('held', 'loose');
+      await bench.choose('held', 'loose');
       await bench.choose('newKind', 'bucket');
       await bench.press('Put it in the cupboard');
       await bench.says(/bucket, holds 25 L/);

@@ -1,3 +1,4 @@
+import { steepedLiquid } from '@trug/core';
 import { named, type Bench } from './bench';
 import { freshBatch, freshId, freshVessel, pitched, read, type Act } from '../support/fresh-batch';
 import type { TestTrug } from '../support/trug';
@@ -129,7 +130,21 @@ export const FORMS: readonly Form[] = [
       await trug.send('POST', '/api/vessels', { id: bucketId, name: `Bucket ${id}`, kind: 'bucket', capacityL: 12 });
       await freshVessel(trug);
       const at = '2026-11-18T08:00:00.000Z';
-      const payload = { fruitKg: 2, fruitId: null, source: '', hot: false, loose: false, waterL: 3, sugars: [], acidG: 0, teaCups: 0, driedFruitG: 0, days: 4 };
+      const drawn = { fruitKg: 2, fruitId: null, hot: false, waterL: 3, sugarG: 0, acidG: 0, teaCups: 0, driedFruitG: 0 };
+      const payload = {
+        fruitKg: 2,
+        fruitId: null,
+        source: 'fruit',
+        liquid: steepedLiquid(drawn),
+        hot: false,
+        loose: false,
+        waterL: 3,
+        sugars: [],
+        acidG: 0,
+        teaCups: 0,
+        driedFruitG: 0,
+        days: 4,
+      };
       const steeped = { ...payload, vessels: [{ vesselId: bucketId, volumeL: 6 }], tempC: 18 };
       await trug.send('POST', '/api/batches', {
         batches: [{ id, name: 'Bag of once', methodId: 'carton-quick', tape: 'leaf', startedAt: at }],

@@ -47,6 +47,7 @@ export {
 } from './juice/fruit/juice.js';
 export { juiceInHand, type JuiceInHand, type KnownFigure } from './juice/fruit/juice-in-hand.js';
 export { pouredVolumes } from './book/summary/poured-volumes.js';
+export { steepedLiquid } from './juice/fruit/steeped-liquid.js';
 export { steepJob, steepPlan, type SteepInput, type SteepJob, type SteepPlan } from './juice/fruit/steep-plan.js';
 export { CLASS_WORDS, longAshtonClass, type LongAshtonClass } from './juice/fruit/long-ashton-class.js';
 export { PRESSES, type PressKind } from './juice/fruit/presses.js';

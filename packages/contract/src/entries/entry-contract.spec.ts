@@ -43,6 +43,7 @@ const RIGHT: Readonly<Record<EntryKind, Readonly<Record<string, unknown>>>> = {
     fruitKg: 3,
     fruitId: null,
     source: 'windfalls',
+    liquid: { ...waterOf(5) },
     hot: true,
     loose: false,
     waterL: 4,

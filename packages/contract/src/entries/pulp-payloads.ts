@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsInt, IsNotEmpty, ValidateIf, ValidateNested } from 'class-validator';
 import { InRange, InRangeOrNull, LIMITS, Text } from '../validation/decorators.js';
+import { LiquidDto } from './blend-payloads.js';
 import { type SupplyUseDto, SupplyUses, VesselFillDto } from './liquid-payloads.js';
 
 /** A sugar or syrup by weight. */
@@ -12,7 +13,8 @@ export class WeighedSugarDto {
 export class SteepedPayloadDto {
   @InRange(LIMITS.steepedKg) fruitKg!: number;
   @ValidateIf((s: SteepedPayloadDto) => s.fruitId !== null) @Text(60) @IsNotEmpty() fruitId!: string | null;
-  @Text(120) source!: string;
+  @Text(120) @IsNotEmpty() source!: string;
+  @ValidateNested() @Type(() => LiquidDto) liquid!: LiquidDto;
   @IsBoolean() hot!: boolean;
   @IsBoolean() loose!: boolean;
   @InRange(LIMITS.batchL) waterL!: number;

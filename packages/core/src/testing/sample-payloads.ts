@@ -22,7 +22,8 @@ export const SAMPLE_PAYLOADS: { readonly [K in EntryKind]: EntryPayloads[K] } = 
   steeped: {
     fruitKg: 3,
     fruitId: null,
-    source: '',
+    source: 'fruit of the garden',
+    liquid: liquidFromReadings({ volumeL: 5.5, sg: 1.07, fruit: 'apple' }),
     hot: true,
     loose: false,
     waterL: 4,

@@ -1,11 +1,11 @@
 import { API_PATHS, type InstrumentDto, type JuiceDto, type SupplyDto } from '@trug/contract';
-import { DAY_MS, replay, type Entry, type Steeping } from '@trug/core';
+import { DAY_MS, replay, type Entry } from '@trug/core';
 import { ulid as makeUlid } from 'ulid';
 import { RUN_HEADER } from '../run/run-header.js';
 import { DEMO_FLOAT_IN, DEMO_INSTRUMENTS, DEMO_PLACES, floatTrace } from './instruments.js';
 import { DEMO_JUICES, DEMO_SUPPLIES, type JuiceStory } from './resources.js';
 import { DEMO_SEASON, DEMO_VESSELS } from './season.js';
-import { fillAct, fillsOf, stepAct, type Act, type BatchStory, type StoryStep } from './story.js';
+import { beginAct, fillsOf, stepAct, type Act, type BatchStory, type StoryStep } from './story.js';
 
 /** A seeded source of chance, so that every demo is alike. @source mulberry32, public domain */
 function seeded(seed: number): () => number {
@@ -144,7 +144,7 @@ function logOf(story: BatchStory, telling: Telling): readonly Entry[] {
     const at = new Date(atMs).toISOString();
     return { id: ulid(atMs), batchId: batchIds.get(story.name) ?? '', at, writtenAt: at, note, ...act };
   };
-  const begin = story.splitFrom ? shareAct(story.splitFrom, telling) : fillAct(story, vesselIds);
+  const begin = story.splitFrom ? shareAct(story.splitFrom, telling) : beginAct(story, vesselIds);
   const stepped = (step: StoryStep): Act => (step.split ? splitAct(step.split, telling) : stepAct(step, vesselIds));
   return [entry(begin, story.daysAgo), ...story.then.map((step) => entry(stepped(step), step.daysAgo, step.note))];
 }
@@ -166,13 +166,8 @@ function shareAct({ name, volumeL, vessels, tempC }: NonNullable<BatchStory['spl
   return { kind: 'blended', payload: { parts: [part], vessels: fillsOf(vessels, vesselIds), tempC } };
 }
 
-function steepingOf({ stirredHoursAgo, ...steep }: NonNullable<JuiceStory['steep']>, nowMs: number, madeMs: number): Steeping {
-  const stirredAt = [new Date(nowMs - stirredHoursAgo * 3_600_000).toISOString()];
-  return { ...steep, startedAt: new Date(madeMs).toISOString(), hot: false, driedFruitG: 0, stirredAt, strainedAt: null };
-}
-
 function juiceCard(story: JuiceStory, { nowMs, ulid }: Telling): JuiceDto {
-  const { name, tape, origin, fruit, fruitId, daysAgo, volumeL, press, steep } = story;
+  const { name, tape, origin, fruit, fruitId, daysAgo, volumeL, press } = story;
   const madeMs = nowMs - daysAgo * DAY_MS;
   const gravity =
     story.sg === undefined ? null : { instrument: 'hydrometer' as const, reading: story.sg, sampleC: story.sampleC ?? null, calibratedAtC: 20, offsetSg: 0 };
@@ -201,7 +196,7 @@ function juiceCard(story: JuiceStory, { nowMs, ulid }: Telling): JuiceDto {
           runs: press.runsL.map(([runL, into], i) => ({ at: new Date(madeMs - (press.runsL.length - i) * 1_800_000).toISOString(), volumeL: runL, into })),
         }
       : null,
-    steeping: steep ? steepingOf(steep, nowMs, madeMs) : null,
+    steeping: null,
     goneL: story.goneL ?? 0,
     note: story.note ?? '',
   };

@@ -5,7 +5,7 @@ import type { SupplyKind } from '@trug/contract';
 export interface JuiceStory {
   readonly name: string;
   readonly tape: string;
-  readonly origin: 'pressed' | 'bought' | 'mill' | 'steeped';
+  readonly origin: 'pressed' | 'bought' | 'mill';
   readonly fruitId: string | null;
   readonly fruit: 'apple' | 'pear';
   readonly daysAgo: number;
@@ -19,16 +19,6 @@ export interface JuiceStory {
   readonly preserved?: boolean;
   readonly goneL?: number;
   readonly press?: { readonly pressId: string; readonly lots: readonly FruitLot[]; readonly runsL: readonly (readonly [volumeL: number, into: string])[] };
-  /** Steeping since then; the last stir was so many hours ago. */
-  readonly steep?: {
-    readonly days: number;
-    readonly fruitKg: number;
-    readonly waterL: number;
-    readonly sugarG: number;
-    readonly acidG: number;
-    readonly teaCups: number;
-    readonly stirredHoursAgo: number;
-  };
   readonly note?: string;
 }
 
@@ -132,16 +122,6 @@ export const DEMO_JUICES: readonly JuiceStory[] = [
     sampleC: 12,
     ph: 3.85,
     press: { pressId: HAND, lots: [lot('garden-pear-unknown', 7.5, 'ripe')], runsL: [[3.2, 'steel pan']] },
-  },
-  {
-    name: 'Crab and tea',
-    tape: 'rose',
-    origin: 'steeped',
-    fruitId: 'dolgo-crab',
-    fruit: 'apple',
-    daysAgo: 2.6,
-    volumeL: 0,
-    steep: { days: 6, fruitKg: 2.4, waterL: 3.4, sugarG: 640, acidG: 0, teaCups: 2, stirredHoursAgo: 11 },
   },
   { name: 'Party juice', tape: 'rose', origin: 'bought', fruitId: 'apple-juice-clear-pasteurised', fruit: 'apple', daysAgo: 0.5, volumeL: 2, preserved: true },
   {

@@ -1,3 +1,4 @@
+import { steepedLiquid } from '@trug/core';
 import type { EntryPayloads, EntryKind, Fruit, ReadingInstrument } from '@trug/core';
 
 type Fills = readonly (readonly [vesselKey: string, volumeL: number])[];
@@ -42,6 +43,8 @@ export interface BatchStory {
     readonly vessels: Fills;
     readonly tempC: number;
   };
+  /** Begins on its pulp. */
+  readonly steep?: Omit<EntryPayloads['steeped'], 'vessels' | 'liquid'> & { readonly vessels: Fills };
   /** Begins with a share of another batch, told before it. */
   readonly splitFrom?: { readonly name: string; readonly volumeL: number; readonly vessels: Fills; readonly tempC: number };
   readonly then: readonly StoryStep[];
@@ -72,9 +75,13 @@ const rawGravity = (reading: number, sampleC: number, instrument: ReadingInstrum
  *
  * @param story - the batch
  * @param ids - vessel ids by key
- * @returns its `filled` act
+ * @returns its first act
  */
-export function fillAct({ fill }: BatchStory, ids: VesselIds): Act {
+export function beginAct({ fill, steep }: BatchStory, ids: VesselIds): Act {
+  if (steep) {
+    const liquid = steepedLiquid({ ...steep, sugarG: 0, otherSugars: steep.sugars });
+    return { kind: 'steeped', payload: { ...steep, liquid, vessels: fillsOf(steep.vessels, ids) } };
+  }
   if (!fill) throw new Error('a story begins with nothing');
   return {
     kind: 'filled',

@@ -1,3 +1,4 @@
+import { liquidFromReadings } from '@trug/core/matter/liquid/liquid-from-readings';
 import type { BatchWithLog } from '@trug/contract/plain';
 import type { Entry, EntryKind, EntryPayloads, RawGravity } from '@trug/core';
 import { judgeState } from '@trug/core/book/state/judge-state';
@@ -72,7 +73,8 @@ export function sampleView(entries: readonly Entry[], today: number): BatchView 
 export const SAMPLE_STEEP: EntryPayloads['steeped'] = {
   fruitKg: 3,
   fruitId: null,
-  source: '',
+  source: 'fruit of the garden',
+  liquid: liquidFromReadings({ volumeL: 5.6, sg: 1.066, fruit: 'apple', taGPerL: 4, ph: 3.4, tanninGPerL: 0.3 }),
   hot: true,
   loose: false,
   waterL: 4,

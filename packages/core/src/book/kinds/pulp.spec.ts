@@ -1,5 +1,6 @@
 import { solidsFromSg } from '../../matter/density/solids.js';
 import { abvOf, gravityOf } from '../../matter/liquid/views.js';
+import { steepedLiquid } from '../../juice/fruit/steeped-liquid.js';
 import { judgeState } from '../state/judge-state.js';
 import { replay } from '../log/replay.js';
 import { checkEntryAgainst } from '../log/check-entry.js';
@@ -15,8 +16,8 @@ function entry<K extends EntryKind>(kind: K, day: number, payload: EntryPayloads
   made += 1;
   return { id: `P${String(made).padStart(4, '0')}`, batchId: 'B', kind, at: at(day), writtenAt: at(day), note: '', payload } as Entry;
 }
-const steeped = (how: Partial<EntryPayloads['steeped']> = {}): Entry =>
-  entry('steeped', 0, {
+const steeped = (how: Partial<EntryPayloads['steeped']> = {}): Entry => {
+  const payload = {
     ...SAMPLE_PAYLOADS.steeped,
     fruitKg: 3,
     hot: true,
@@ -29,7 +30,9 @@ const steeped = (how: Partial<EntryPayloads['steeped']> = {}): Entry =>
     teaCups: 0,
     vessels: [{ vesselId: 'V', volumeL: 7 }],
     ...how,
-  });
+  };
+  return entry('steeped', 0, { ...payload, liquid: steepedLiquid({ ...payload, sugarG: 0, otherSugars: payload.sugars }) });
+};
 const pitched = (day: number): Entry => entry('pitched', day, SAMPLE_PAYLOADS.pitched);
 const stirred = (day: number): Entry => entry('stirred', day, {});
 const strained = (day: number, volumeL: number): Entry => entry('strained', day, { vessels: [{ vesselId: 'J', volumeL }], squeezed: false });
@@ -37,9 +40,14 @@ const read = (day: number, sg: number): Entry =>
   entry('reading', day, { ...SAMPLE_PAYLOADS.reading, gravity: { instrument: 'hydrometer', reading: sg, sampleC: 20, calibratedAtC: 20, offsetSg: 0 } });
 const jobsOf = (log: readonly Entry[], day: number): readonly string[] => {
   const state = replay(log);
-  return nextJobs({ batchId: 'B', batchName: 'Bag', state, verdict: judgeState(state, at(day))?.value ?? null, method: methodById('cool-slow'), today: at(day) }).map(
-    (j) => j.kind,
-  );
+  return nextJobs({
+    batchId: 'B',
+    batchName: 'Bag',
+    state,
+    verdict: judgeState(state, at(day))?.value ?? null,
+    method: methodById('cool-slow'),
+    today: at(day),
+  }).map((j) => j.kind);
 };
 
 describe('a batch on its pulp', () => {

@@ -1,7 +1,7 @@
-import { fruitById } from '../../base/reference/fruit-library.js';
 import { figure } from '../../base/worked/figures.js';
 import type { SupplyUse } from '../../juice/adjust/addition-payload.js';
-import { pulpL, steepedLiquid, type WeighedSugar } from '../../juice/fruit/steeped-liquid.js';
+import { pulpL, type WeighedSugar } from '../../juice/fruit/pulp.js';
+import type { Liquid } from '../../matter/liquid/liquid.js';
 import { gravityOf } from '../../matter/liquid/views.js';
 import { countText } from '../../matter/quantity/count-text.js';
 import type { VesselFill } from '../state/vessel-fill.js';
@@ -12,8 +12,10 @@ export interface SteepedPayload {
   readonly fruitKg: number;
   /** A cultivar of the library, or null for a garden mix. */
   readonly fruitId: string | null;
-  /** What it is called, where that is not the library's name. */
+  /** What it is called. */
   readonly source: string;
+  /** The must to expect when it is strained, as the sums had it that day: like a poured juice, it is carried along. */
+  readonly liquid: Liquid;
   readonly hot: boolean;
   /** Loose in the bucket, where it rises to a cap, and not in a bag. */
   readonly loose: boolean;
@@ -38,8 +40,7 @@ export const ON_THE_PULP = 'It stands on its pulp. Strain it first.';
 
 export const steeped: Kind<SteepedPayload> = {
   apply: (_state, { at, payload }) => {
-    const { sugars, vessels, tempC, fruitKg, hot, loose, days } = payload;
-    const liquid = steepedLiquid({ ...payload, sugarG: 0, otherSugars: sugars });
+    const { liquid, vessels, tempC, fruitKg, hot, loose, days } = payload;
     return {
       liquid,
       lastLiquid: liquid,
@@ -53,14 +54,12 @@ export const steeped: Kind<SteepedPayload> = {
     };
   },
   words: ({ payload }, say) => {
-    const { fruitKg, fruitId, source, sugars, waterL, days } = payload;
-    const liquid = steepedLiquid({ ...payload, sugarG: 0, otherSugars: sugars });
-    const of = source || (fruitId === null ? 'fruit of the garden' : fruitById(fruitId).name);
+    const { fruitKg, source, liquid, sugars, waterL, days } = payload;
     const sugarG = sugars.reduce((sum, sugar) => sum + sugar.massG, 0);
     const sweet = sugarG > 0 ? `, ${say.mass(sugarG)} sugar` : '';
     return {
       lead: `On the pulp, ${say.mass(fruitKg * 1000)}`,
-      rest: `of ${of} in ${say.volume(waterL)} water${sweet}, for ${countText(days, 'day')}: about ${say.gravity(gravityOf(liquid))} and ${say.volume(Number(figure(liquid.volumeL, 1)))} by the sums`,
+      rest: `of ${source} in ${say.volume(waterL)} water${sweet}, for ${countText(days, 'day')}: about ${say.gravity(gravityOf(liquid))} and ${say.volume(Number(figure(liquid.volumeL, 1)))} by the sums`,
     };
   },
   supplies: ({ supplies = [] }) => supplies,

@@ -1,4 +1,4 @@
-import { HOURS_BETWEEN_STIRS } from '../../juice/fruit/steep-plan.js';
+import { HOURS_BETWEEN_STIRS } from '../../juice/fruit/pulp.js';
 import { countText } from '../../matter/quantity/count-text.js';
 import { calendarDays, dateAfter, daysBetween } from '../../matter/quantity/days.js';
 import type { Pulp } from '../state/batch-state.js';

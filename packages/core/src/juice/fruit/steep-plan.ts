@@ -14,7 +14,8 @@ import { countText } from '../../matter/quantity/count-text.js';
 import { daysBetween } from '../../matter/quantity/days.js';
 import { figure, gravityText, kilosText, litresText } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
-import { DRAWN, drawnJuice, JUICE_L_PER_KG, lostInPulpL, pulpL, steepedLiquid, type WeighedSugar } from './steeped-liquid.js';
+import { DRAWN, HOURS_BETWEEN_STIRS, JUICE_L_PER_KG, lostInPulpL, pulpL, type WeighedSugar } from './pulp.js';
+import { drawnJuice, steepedLiquid } from './steeped-liquid.js';
 
 /** What is to be steeped, for how much. */
 export interface SteepInput {
@@ -174,9 +175,6 @@ export interface SteepJob {
   readonly what: 'stir' | 'strain';
   readonly text: string;
 }
-
-/** Hours after which pulp wants to be stirred again. @source usual practice: two or three times a day */
-export const HOURS_BETWEEN_STIRS = 8;
 
 /**
  * What a steeping wants now: a stir when the last was eight hours ago or more, straining when its days are over.

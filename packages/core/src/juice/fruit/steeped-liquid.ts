@@ -3,12 +3,7 @@ import { addFermentable, addWater } from '../../matter/liquid/additions.js';
 import { liquidFromReadings, TYPICAL_JUICE } from '../../matter/liquid/liquid-from-readings.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { fruitById } from '../../base/reference/fruit-library.js';
-
-/** A sugar or syrup by weight. */
-export interface WeighedSugar {
-  readonly fermentableId: string;
-  readonly massG: number;
-}
+import { DRAWN, JUICE_L_PER_KG, lostInPulpL, type WeighedSugar } from './pulp.js';
 
 /** What went into a steeping. */
 export interface Steeped {
@@ -29,33 +24,11 @@ export interface Steeped {
   readonly driedFruitG: number;
 }
 
-/** Juice in a kilo of apples or pears, L. @source usual composition: about 85 % juice */
-export const JUICE_L_PER_KG = 0.82;
-/** Share of it that chopped fruit gives up to water. @source our estimate: heat opens the flesh, cold steeping takes less */
-export const DRAWN = { hot: 0.85, cold: 0.7 } as const;
 /** Share of their sugar that chopped raisins give up in that time. @source our estimate */
 const DRAWN_FROM_RAISINS = 0.6;
 /** Tannin in a cup of strong black tea, g. @source our estimate from usual tea, 0.2–0.4 g */
 const TANNIN_G_PER_CUP = 0.3;
-/** Litres of water soaked up by a kilo of pulp and lost in straining. @source our estimate */
-const LOST_L_PER_KG = 0.15;
 const GARDEN_MIX_SG = 1.049;
-
-/** Room a kilo of whole fruit takes, L. @source our estimate: an apple just floats, with its air */
-const ROOM_L_PER_KG = 1.1;
-
-/**
- * Room that the pulp itself takes in a bucket, beside what will run off it.
- *
- * @param fruit - what is steeped
- * @returns L
- * @source our estimates: {@link ROOM_L_PER_KG} less the juice that is drawn out, with the water that stays in it
- */
-export const pulpL = (fruit: Pick<Steeped, 'fruitKg' | 'hot'>): number =>
-  fruit.fruitKg * (ROOM_L_PER_KG - JUICE_L_PER_KG * DRAWN[fruit.hot ? 'hot' : 'cold'] + LOST_L_PER_KG);
-
-/** Litres of water that stay in the pulp when it is strained. */
-export const lostInPulpL = (fruitKg: number): number => fruitKg * LOST_L_PER_KG;
 
 /** The juice that water draws out of the fruit of a steeping. */
 export function drawnJuice({ fruitKg, fruitId, hot }: Pick<Steeped, 'fruitKg' | 'fruitId' | 'hot'>): Liquid {

@@ -210,7 +210,7 @@ describe('SteepPage', () => {
     const page = await PageHarness.open(SteepPage, { vessels: [bucket] });
     for (const [name, text] of Object.entries({ volume: '5 L', fruit: '3 kg', sg: '', ta: '', sugar: '1 lb', acid: '2 lemons', days: '5' }))
       await page.type(name, text);
-    await page.tick('input[name=held][value=loose]');
+    await page.choose('held', 'loose');
     expect(page.text('aside')).not.toContain('White sugar');
     await page.submit();
     expect(page.filed()[0]?.entries[0]?.payload).toMatchObject({

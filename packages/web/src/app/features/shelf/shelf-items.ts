@@ -47,6 +47,8 @@ const TAG_TITLES: Readonly<Record<string, string>> = {
   'second-reading': 'Read again',
   read: 'Read',
   pitch: 'Pitch',
+  stir: 'Stir',
+  strain: 'Strain',
   step: 'Next step',
   'restart-step': 'Next step',
   'clear-step': 'Next step',
@@ -59,6 +61,8 @@ const TAG_TITLES: Readonly<Record<string, string>> = {
   warm: 'Too cold',
   'test-bottle': 'Squeeze',
   'open-one': 'Open one',
+  'keg-ready': 'Draw some',
+  'keg-release': 'Let it off',
 };
 
 function tagOf(view: BatchView, forCrate: boolean, now: string, units: Units): Tag | null {

@@ -1,4 +1,7 @@
-import type { VesselKindId } from '@trug/contract/plain';
+import { VESSEL_KINDS, type VesselKindId } from '@trug/contract/plain';
+
+const LEAST_SCALE = 0.5;
+const MOST_SCALE = 1.6;
 
 /** The outline of a vessel in millimetres, its foot at y = 0 and up being negative, as SVG draws. */
 export interface VesselShape {
@@ -87,7 +90,19 @@ const SHAPES: Readonly<Record<VesselKindId, VesselShape>> = {
 };
 
 /**
- * The drawn shape of a kind of vessel, true to scale for its usual size and stretched for another.
+ * How much larger or smaller a vessel is drawn than the usual one of its kind: as its sides are, not as its volume.
+ *
+ * @param kind - which kind
+ * @param capacityL - what it holds to the brim, L; null for the usual one
+ * @returns a factor; the very small and the very large are kept in sight
+ */
+export function vesselScale(kind: VesselKindId, capacityL: number | null): number {
+  const usualL = VESSEL_KINDS.find((k) => k.id === kind)?.capacityL ?? 1;
+  return capacityL === null ? 1 : Math.min(MOST_SCALE, Math.max(LEAST_SCALE, Math.cbrt(capacityL / usualL)));
+}
+
+/**
+ * The drawn shape of a kind of vessel, true to scale for its usual size.
  *
  * @param kind - which kind
  * @returns outline and marks in millimetres

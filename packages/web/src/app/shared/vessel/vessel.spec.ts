@@ -2,7 +2,7 @@ import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { VESSEL_KINDS, type VesselKindId } from '@trug/contract/plain';
 import { Vessel, type DrinkLook } from './vessel';
-import { vesselShape } from './vessel-geometry';
+import { vesselScale, vesselShape } from './vessel-geometry';
 
 const QUIET: DrinkLook = { fruit: 'apple', haze: 0.1, sedimentMm: 10, working: false };
 
@@ -47,5 +47,13 @@ describe('Vessel', () => {
   it('gives each drawing its own clip, so that many stand on one page', async () => {
     const ids = [await draw('jar'), await draw('jar')].map((svg) => svg.querySelector('clipPath')?.id);
     expect(new Set(ids).size).toBe(2);
+  });
+  it('is drawn as large as it is, beside others of its kind', () => {
+    expect(vesselScale('bucket', 25)).toBe(1);
+    expect(vesselScale('bucket', null)).toBe(1);
+    // Half the volume has sides of four fifths.
+    expect(vesselScale('bucket', 12.5)).toBeCloseTo(0.794, 3);
+    expect(vesselScale('jar', 0.1)).toBe(0.5);
+    expect(vesselScale('keg', 1000)).toBe(1.6);
   });
 });

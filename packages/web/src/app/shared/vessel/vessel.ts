@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { VesselKindId } from '@trug/contract/plain';
-import { levelMm, vesselShape } from './vessel-geometry';
+import { levelMm, vesselScale, vesselShape } from './vessel-geometry';
 
 /** How the drink in a vessel looks. */
 export interface DrinkLook {
@@ -30,6 +30,8 @@ export class Vessel {
   readonly look = input.required<DrinkLook>();
   /** Screen pixels for each millimetre, the same for every vessel on a shelf. */
   readonly pxPerMm = input(0.375);
+  /** What it holds to the brim, L, where its drawing is to be true to others; null for the usual size of its kind. */
+  readonly capacityL = input<number | null>(null);
   /** What the drawing shows, for those who cannot see it. */
   readonly label = input.required<string>();
 
@@ -40,7 +42,8 @@ export class Vessel {
     const above = shape.closure === 'airlock' ? AIRLOCK_MM : 24;
     const width = shape.widthMm + 2 * PAD_MM;
     const height = shape.heightMm + above + PAD_MM;
-    return { view: `${-width / 2} ${-shape.heightMm - above} ${width} ${height}`, widthPx: width * this.pxPerMm(), heightPx: height * this.pxPerMm() };
+    const pxPerMm = this.pxPerMm() * vesselScale(this.kind(), this.capacityL());
+    return { view: `${-width / 2} ${-shape.heightMm - above} ${width} ${height}`, widthPx: width * pxPerMm, heightPx: height * pxPerMm };
   });
   protected readonly level = computed(() => levelMm(this.shape(), this.fillFraction()));
   protected readonly bubbles = computed(() => {

@@ -4,7 +4,6 @@ import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { fermentableById } from '@trug/core/base/reference/fermentables';
 import { smallestWithFoamRoom } from '@trug/core/finish/rack/fill-evenly';
 import { AddVessel } from '../../../shared/add-vessel/add-vessel';
-import { ChoiceField } from '../../../shared/field/choice-field';
 import { SupplyTake } from '../../../shared/supply-take/supply-take';
 import { ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
@@ -69,7 +68,6 @@ const LEMON_G = kitchenWeights('acid', 'citric').gramsPerLemon ?? NaN;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     AddVessel,
-    ChoiceField,
     SupplyTake,
     SaidPipe,
     ReactiveFormsModule,
@@ -91,7 +89,7 @@ export class SteepPage {
   private readonly store = inject(Store);
   private readonly count = this.store.selectSignal(batchesFeature.selectTotal);
   protected readonly free = this.store.selectSignal(selectFreeVessels);
-  protected readonly sugars = SUGARS;
+  protected readonly sugars = computed(() => SUGARS.map(({ id, name }) => ({ id, name: this.units.say(name) })));
   protected readonly units = inject(Units);
   protected readonly draft = createDraft('steep', FIELDS);
   protected readonly fields = computed(() => this.draft.fields());
@@ -219,7 +217,8 @@ export class SteepPage {
     const payload = {
       fruitKg: fruitG / 1000,
       fruitId,
-      source: '',
+      source: fruitId === null ? 'fruit of the garden' : fruitById(fruitId).name,
+      liquid: plan.liquid,
       hot: f.manner === 'hot',
       loose: f.held === 'loose',
       waterL: plan.waterL,
