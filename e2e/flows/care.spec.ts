@@ -99,7 +99,7 @@ describe('care along the way', () => {
     await bench.choose('gravity', 'Bx');
     await bench.page.waitForNetworkIdle();
     await bench.open('/shelf');
-    await bench.says(/36\.\d+ US gal/, 'main');
+    await bench.says(/37\.\d+ US gal/, 'main');
     await bench.says(/°Bx/, 'main');
     await bench.open(path('Carton No. 4'));
     await bench.says(/5\.\d+ US gal/, 'trug-tape');

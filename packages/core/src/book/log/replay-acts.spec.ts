@@ -168,7 +168,7 @@ describe('describeEntry', () => {
       'Pitched Crisp cider type with English-ale type, 5 g sprinkled',
     ],
     [step(2, 'Sprinkle it'), 'Step 1 of 3 Boiled some juice'],
-    [entry('addition', 1, { what: 'fermentable', fermentableId: 'honey', massG: 1500 }), 'Added 1.50 kg Honey'],
+    [entry('addition', 1, { what: 'fermentable', fermentableId: 'honey', massG: 1500 }), 'Added 1.5 kg Honey'],
     [entry('addition', 1, { what: 'water', volumeL: 2 }), 'Added 2 L water'],
     [entry('addition', 1, { what: 'acid', acid: 'malic', massG: 12 }), 'Added 12 g malic acid'],
     [entry('addition', 1, { what: 'carbonate', carbonate: 'potassium-bicarbonate', massG: 9 }), 'Added 9 g potassium bicarbonate'],
