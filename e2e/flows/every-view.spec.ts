@@ -50,7 +50,17 @@ it.each(VIEWS)('%s is clean by the rules of access and of best practice and does
 it('shows something true on every part of the shelf', async () => {
   await bench.go('/shelf');
   const shelf = await bench.text('main');
-  for (const words of ['Carton No. 4', 'stuck', 'Read again', 'sulfited', 'settled a touch high', 'finished dry', '11 of 26 left', 'Squeeze', 'Stir Crab and Tea']) {
+  for (const words of [
+    'Carton No. 4',
+    'stuck',
+    'Read again',
+    'sulfited',
+    'settled a touch high',
+    'finished dry',
+    '11 of 26 left',
+    'Squeeze',
+    'Stir Crab and Tea',
+  ]) {
     expect(shelf).toContain(words);
   }
 });
