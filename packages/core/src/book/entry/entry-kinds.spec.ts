@@ -14,7 +14,13 @@ const entry = (kind: EntryKind, day: number, payload: Entry['payload'] = SAMPLE_
   return { id, batchId: 'B', kind, at, writtenAt: at, note: '', payload } as Entry;
 };
 /** What has to be there before an entry of some kinds adds up. */
-const BEFORE: Partial<Record<EntryKind, readonly EntryKind[]>> = { filled: [], steeped: [], strained: ['steeped'], unsealed: ['filled', 'kegged'], opened: ['filled', 'bottled'] };
+const BEFORE: Partial<Record<EntryKind, readonly EntryKind[]>> = {
+  filled: [],
+  steeped: [],
+  strained: ['steeped'],
+  unsealed: ['filled', 'kegged'],
+  opened: ['filled', 'bottled'],
+};
 const before = (kind: EntryKind): readonly Entry[] => (BEFORE[kind] ?? ['filled', 'pitched']).map((k, i) => entry(k, i, SAMPLE_PAYLOADS[k], `before-${k}`));
 
 describe.each(KINDS)('%s', (kind) => {
