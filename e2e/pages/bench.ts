@@ -65,6 +65,8 @@ export class Bench {
   }
 
   async open(path: string): Promise<void> {
+    // Nobody leaves a page in the very moment of pressing: what was just pressed is on its way.
+    await this.quiet();
     await this.page.goto(`${this.url}${path}`, { waitUntil: 'domcontentloaded' });
     await this.page.waitForSelector('main h1');
     await this.quiet();

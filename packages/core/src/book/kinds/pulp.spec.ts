@@ -96,6 +96,10 @@ describe('a batch on its pulp', () => {
     expect(checkEntryAgainst(off, null, strained(4, 4)).refusal).toContain('does not stand on pulp');
     expect(replay([steeped(), strained(3, 4.5), strained(4, 4)]).issues).toHaveLength(1);
   });
+  it('runs off no more than stood in its bucket', () => {
+    expect(replay([steeped(), strained(3, 7)]).issues).toEqual([]);
+    expect(replay([steeped(), strained(3, 7.4)]).issues[0]?.text).toContain('cannot run off what stood in 7.0 L');
+  });
   it('asks to be stirred twice a day, then to be strained, and then for neither', () => {
     expect(jobsOf([steeped()], 0.1)).toEqual(['pitch']);
     expect(jobsOf([steeped()], 0.5)).toEqual(['stir', 'pitch']);

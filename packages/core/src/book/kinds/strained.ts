@@ -16,6 +16,10 @@ const litresIn = (vessels: readonly VesselFill[]): number => vessels.reduce((sum
 export const strained: Kind<StrainedPayload> = {
   apply: (state, { payload: { vessels } }) => {
     if (!state.pulp) throw new CoreError('NOT_ALLOWED', NOT_ON_PULP);
+    const [ranL, stoodL] = [litresIn(vessels), litresIn(state.vessels)];
+    if (stoodL > 0 && ranL > stoodL * 1.02 + 0.05) {
+      throw new CoreError('NOT_ALLOWED', `${ranL.toFixed(1)} L cannot run off what stood in ${stoodL.toFixed(1)} L, pulp and all`, { ranL, stoodL });
+    }
     // What ran off was measured; what the sums expected gives way to it.
     return { ...both({ ...state, pulp: null }, (l) => ({ ...l, volumeL: litresIn(vessels) })), vessels, pulp: null, heldVolumes: null };
   },

@@ -60,9 +60,9 @@ export class StrainPage {
   );
   protected readonly volumeL = computed(() => this.read(this.draft.fields().volume, 'volume') ?? this.liquid()?.volumeL ?? 0);
   /** What still has its sugar foams on. */
-  protected readonly share = computed(() => 1 - FOAM_ROOM_FRACTION);
+  protected readonly share = 1 - FOAM_ROOM_FRACTION;
   protected readonly vessels = computed(() =>
-    pickedVessels({ totalL: this.volumeL(), free: this.free(), chosen: this.draft.fields().vessels, share: this.share() }),
+    pickedVessels({ totalL: this.volumeL(), free: this.free(), chosen: this.draft.fields().vessels, share: this.share }),
   );
   private readonly acts = computed((): readonly Act[] => {
     const { gravity, sample, ph, squeezed } = this.draft.fields();
