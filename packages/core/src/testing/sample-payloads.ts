@@ -47,7 +47,7 @@ export const SAMPLE_PAYLOADS: { readonly [K in EntryKind]: EntryPayloads[K] } = 
   pitched: { yeastId: 'crisp-cider', massG: 5, method: 'rehydrated', juiceC: 18, supplies: [{ supplyId: 'Y', amount: 1 }] },
   stepped: { plan: 'starter', done: 'Warm it', step: 1, of: 3, next: 'Wait', waitMin: 60 },
   stirred: {},
-  strained: { vessels, squeezed: false },
+  strained: { vessels: [{ vesselId: 'J', volumeL: 5 }], squeezed: false },
   moved: { place: 'the shed', tempC: 9 },
   racked: { vessels, lossL: 1 },
   clarified: { means: 'bentonite', massG: 20, waitDays: 7, supplies: [{ supplyId: 'C', amount: 20 }] },
