@@ -33,6 +33,13 @@ describe('BottleBench', () => {
     await page.submit();
     expect(page.written()).toEqual([]);
   });
+  it('fills no bottles while a keg is chosen, however the form is sent', async () => {
+    const page = await open();
+    await page.tick('input[name=route][value=cold-keg]');
+    await page.submit();
+    expect(page.written()).toEqual([]);
+    expect(page.address()).toBe(`/batch/${BATCH_ID}/keg`);
+  });
   it('will not file wine bottles for fizz until the danger is acknowledged', async () => {
     const page = await open();
     await page.tick('details summary');

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Word } from '../../shared/word/word';
 import { ReactiveFormsModule } from '@angular/forms';
-import { RouterLink } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { runSteps } from '@trug/core/finish/bottle/run-steps';
 import { BOTTLE_KINDS, bottleById } from '@trug/core/base/reference/bottle-kinds';
@@ -70,6 +70,7 @@ const USUAL_LOSS_L = 0.4;
 export class BottleBench {
   private readonly store = inject(Store);
   private readonly writer = inject(LogWriter);
+  private readonly router = inject(Router);
   protected readonly units = inject(Units);
   private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
   readonly id = input.required<string>();
@@ -185,7 +186,7 @@ export class BottleBench {
   protected readonly sugarName = computed(() => this.sugarChoices().find((c) => c.id === this.fields().sugar)?.name ?? '');
   protected readonly steps = computed(() => {
     const bottleCount = this.run()?.value.bottleCount ?? 0;
-    if (bottleCount === 0 || this.route() === 'cold-keg') return [];
+    if (bottleCount === 0) return [];
     const { mode, cap } = this.fields();
     const massG = this.priming()?.value.massG;
     const priming =
@@ -238,6 +239,11 @@ export class BottleBench {
     const plan = this.plan();
     if (!view || !plan) {
       this.refusal.set('There is nothing in this batch to put by.');
+      return;
+    }
+    if (this.route() === 'cold-keg') {
+      // The Enter key sends a form that shows no button too; a keg is filled on its own page.
+      await this.router.navigate(['/batch', view.batch.id, 'keg']);
       return;
     }
     if (plan.check.refusal !== null) {
