@@ -180,6 +180,7 @@ export { methodById, METHODS, type Method } from './book/plan/method.js';
 export { plannedDates, type PlannedStop } from './book/plan/planned-dates.js';
 export { cartonPlan, type CartonInputs, type CartonOutcome, type CartonPlan } from './book/plan/carton-plan.js';
 export { juiceJobs } from './book/plan/juice-jobs.js';
+export { isMoreThan, litresIn } from './book/state/vessel-fill.js';
 export { type Pulp } from './book/state/batch-state.js';
 export { urgencyOf, type Job, type JobKind, type JobUrgency } from './book/plan/job.js';
 export { nextJobs } from './book/plan/next-jobs.js';

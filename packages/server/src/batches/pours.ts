@@ -1,5 +1,5 @@
 import type { JuiceDto } from '@trug/contract';
-import { effectiveEntries, juiceInHand, replay, type BlendPart, type Entry, type EntryOf } from '@trug/core';
+import { type BlendPart, effectiveEntries, type Entry, type EntryOf, isMoreThan, juiceInHand, litresIn, replay } from '@trug/core';
 import { Op, type Transaction } from 'sequelize';
 import type { ResourceStore } from '../resources/resource.store.js';
 import { EntryModel } from './entry.model.js';
@@ -45,10 +45,10 @@ export async function checkPour(entry: EntryOf<'blended'>, juices: ResourceStore
     if (part.from === 'juice') await checkJuicePart(part, juices, transaction);
     else await checkBatchPart(part, entry.batchId, transaction);
   }
-  const fillsL = entry.payload.vessels.reduce((sum, v) => sum + v.volumeL, 0);
+  const fillsL = litresIn(entry.payload.vessels);
   const partsL = entry.payload.parts.reduce((sum, p) => sum + p.liquid.volumeL, 0);
   const alreadyL = replay(await entryRepository.list(entry.batchId, transaction)).liquid?.volumeL ?? 0;
-  if (fillsL > (partsL + alreadyL) * 1.02 + SLACK_L) {
+  if (isMoreThan(fillsL, partsL + alreadyL)) {
     throw new HttpError('not-allowed', `${fillsL.toFixed(1)} L cannot stand in the vessels when ${(partsL + alreadyL).toFixed(1)} L were poured.`);
   }
 }

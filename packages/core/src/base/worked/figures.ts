@@ -11,12 +11,24 @@ export function figure(value: number, decimals: number): string {
 }
 
 /**
+ * Writes a number without the zeros that say nothing.
+ *
+ * @param value - any finite number
+ * @param decimals - at most so many digits after the point, 0–6
+ * @returns such as `2.5` or `3`
+ */
+export const trimmed = (value: number, decimals: number): string =>
+  figure(value, decimals)
+    .replace(/(\.\d*?)0+$/, '$1')
+    .replace(/\.$/, '');
+
+/**
  * Writes a temperature as it was read: to a tenth of a degree where it has one, so that 58 °F comes back as 58.
  *
  * @param tempC - °C
  * @returns such as `18 °C` or `14.4 °C`
  */
-export const celsius = (tempC: number): string => `${figure(tempC, 1).replace(/\.0$/, '')} °C`;
+export const celsius = (tempC: number): string => `${trimmed(tempC, 1)} °C`;
 
 /**
  * Writes what a vessel holds as finely as gallons are told, so that 6 gal come back as 6.
@@ -24,7 +36,7 @@ export const celsius = (tempC: number): string => `${figure(tempC, 1).replace(/\
  * @param volumeL - L
  * @returns such as `23 L` or `22.71 L`
  */
-export const litresText = (volumeL: number): string => `${figure(volumeL, 2).replace(/\.?0+$/, '')} L`;
+export const litresText = (volumeL: number): string => `${trimmed(volumeL, 2)} L`;
 
 /**
  * Writes a weight as finely as pounds and ounces are told, so that 6 lb come back as 6.
@@ -32,7 +44,7 @@ export const litresText = (volumeL: number): string => `${figure(volumeL, 2).rep
  * @param massKg - kg
  * @returns such as `3 kg` or `2.722 kg`
  */
-export const kilosText = (massKg: number): string => `${figure(massKg, 3).replace(/\.?0+$/, '')} kg`;
+export const kilosText = (massKg: number): string => `${trimmed(massKg, 3)} kg`;
 
 /**
  * Writes a specific gravity the way makers do: three decimals, or four when asked.

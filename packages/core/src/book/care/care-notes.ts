@@ -7,6 +7,7 @@ import type { BatchState } from '../state/batch-state.js';
 import { calendarDays, dateAfter, dayText } from '../../matter/quantity/days.js';
 import { yeastById } from '../../base/reference/yeast-kinds.js';
 import { celsius, figure } from '../../base/worked/figures.js';
+import { WIDE_OPEN } from '../../finish/rack/wide-open.js';
 import { blowOffRisk } from './blow-off-risk.js';
 import { ROOM_GAS_L } from './room-gas.js';
 
@@ -27,8 +28,7 @@ export interface CareVessel {
 
 /** Foam is over after the first week or two. @source our estimate */
 const FOAM_DAYS = 12;
-/** Wide open vessels, and how far a ferment is when its foam is over. @source usual advice: after the first half, our estimate */
-const WIDE = new Set(['bucket']);
+/** How far a ferment is when its foam is over. @source usual advice: after the first half, our estimate */
 const FOAM_OVER_FRACTION = 0.6;
 /** Closer to its end than this there is nothing left to sleep on, SG. @source two g/L of sugar */
 const NOTHING_LEFT_SG = 0.001;
@@ -119,7 +119,7 @@ function foamNotes(state: BatchState, fills: readonly Fill[], today: string): re
 
 /** Once the foam is over, a wide bucket only lets air in. */
 function narrowNotes({ must, readings }: BatchState, fills: readonly Fill[]): readonly CareNote[] {
-  const bucket = fills.find((f) => WIDE.has(f.kind));
+  const bucket = fills.find((f) => WIDE_OPEN.has(f.kind));
   const last = readings.at(-1);
   if (!bucket || !must || !last) return [];
   const [start, end] = [gravityOf(must), dryGravityOf(must)];

@@ -1,6 +1,6 @@
 import { CoreError } from '../../base/errors/core-error.js';
 import { inHand } from '../state/draft.js';
-import type { VesselFill } from '../state/vessel-fill.js';
+import { isMoreThan, litresIn, type VesselFill } from '../state/vessel-fill.js';
 import type { Kind } from './kind.js';
 import { both } from './sugar-moves.js';
 
@@ -10,14 +10,12 @@ export interface RackedPayload {
   readonly lossL: number;
 }
 
-const litresIn = (vessels: readonly VesselFill[]): number => vessels.reduce((sum, v) => sum + v.volumeL, 0);
-
 export const racked: Kind<RackedPayload> = {
   offThePulp: true,
   apply: (state, { at, payload: { vessels, lossL } }) => {
     const before = inHand(state).volumeL;
     const movedL = litresIn(vessels);
-    if (movedL > before * 1.02 + 0.05) {
+    if (isMoreThan(movedL, before)) {
       throw new CoreError('NOT_ALLOWED', `${movedL.toFixed(1)} L cannot be racked from ${before.toFixed(1)} L`, { movedL, volumeL: before, lossL });
     }
     return { ...both(state, (l) => ({ ...l, volumeL: movedL })), vessels, rackedAt: at, heldVolumes: null };

@@ -1,5 +1,5 @@
 import { CoreError } from '../../base/errors/core-error.js';
-import type { VesselFill } from '../state/vessel-fill.js';
+import { isMoreThan, litresIn, type VesselFill } from '../state/vessel-fill.js';
 import { CLEAR, refuse, type Kind } from './kind.js';
 import { both } from './sugar-moves.js';
 
@@ -11,17 +11,16 @@ export interface StrainedPayload {
 }
 
 const NOT_ON_PULP = 'It does not stand on pulp.';
-const litresIn = (vessels: readonly VesselFill[]): number => vessels.reduce((sum, v) => sum + v.volumeL, 0);
 
 export const strained: Kind<StrainedPayload> = {
   apply: (state, { payload: { vessels } }) => {
     if (!state.pulp) throw new CoreError('NOT_ALLOWED', NOT_ON_PULP);
     const [ranL, stoodL] = [litresIn(vessels), litresIn(state.vessels)];
-    if (stoodL > 0 && ranL > stoodL * 1.02 + 0.05) {
+    if (stoodL > 0 && isMoreThan(ranL, stoodL)) {
       throw new CoreError('NOT_ALLOWED', `${ranL.toFixed(1)} L cannot run off what stood in ${stoodL.toFixed(1)} L, pulp and all`, { ranL, stoodL });
     }
     // What ran off was measured; what the sums expected gives way to it.
-    return { ...both({ ...state, pulp: null }, (l) => ({ ...l, volumeL: litresIn(vessels) })), vessels, pulp: null, heldVolumes: null };
+    return { ...both({ ...state, pulp: null }, (l) => ({ ...l, volumeL: ranL })), vessels, pulp: null, heldVolumes: null };
   },
   words: ({ payload }, say) => ({
     lead: 'Strained',

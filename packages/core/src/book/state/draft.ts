@@ -3,7 +3,7 @@ import type { JudgedEntry } from '../../ferment/verdict/judge-facts.js';
 import type { Hint } from '../../ferment/verdict/hints.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import type { BatchState, StateReading } from './batch-state.js';
-import type { VesselFill } from './vessel-fill.js';
+import { litresIn, type VesselFill } from './vessel-fill.js';
 
 /** The state while a log is folded: the same as the result, but its lists grow in place, so long logs stay quick. */
 export interface Draft extends Omit<BatchState, 'readings' | 'temps' | 'judged' | 'hints' | 'feeds' | 'crates' | 'issues' | 'stage'> {
@@ -28,7 +28,7 @@ export function inHand(state: Draft): Liquid {
 
 /** Fills scaled to a new volume in all. */
 export function scaled(vessels: readonly VesselFill[], volumeL: number): readonly VesselFill[] {
-  const total = vessels.reduce((sum, v) => sum + v.volumeL, 0);
+  const total = litresIn(vessels);
   return total > 0 ? vessels.map((v) => ({ ...v, volumeL: (v.volumeL * volumeL) / total })) : vessels;
 }
 

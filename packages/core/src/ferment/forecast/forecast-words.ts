@@ -83,14 +83,14 @@ export function forecastWords(forecast: Forecast, when: ForecastMoment): Forecas
 function whenWords(forecast: Forecast, { pitchedAt, today, zone, status }: ForecastMoment): string {
   const silent = silence(forecast, status);
   if (silent !== null) return silent;
-  const date = (day: number): string => dayText(dateAfter(pitchedAt, Math.round(day), zone));
+  const on = (day: number): string => dateAfter(pitchedAt, Math.round(day), zone);
+  const date = (day: number): string => dayText(on(day));
+  const hasCome = (day: number): boolean => calendarDays(today, on(day), zone) <= 0;
   const { p10, p50, p90 } = forecast.finishDay;
   if (p50 === null) return p10 === null ? 'Not done for months.' : `Done on ${date(p10)} at the earliest, more likely months later.`;
-  if (calendarDays(today, dateAfter(pitchedAt, Math.round(p50), zone), zone) <= 0)
-    return 'It should be about there. Two equal readings a week apart would prove it.';
+  if (hasCome(p50)) return 'It should be about there. Two equal readings a week apart would prove it.';
   if (p90 === null) return `Done about ${date(p50)}, or much later.`;
   // What may lie behind it is no day to wait for.
-  const mayBeOver = p10 !== null && calendarDays(today, dateAfter(pitchedAt, Math.round(p10), zone), zone) <= 0;
-  if (mayBeOver) return `Done about ${date(p50)}; it may be by now, and nine times in ten is by ${date(p90)}.`;
+  if (p10 !== null && hasCome(p10)) return `Done about ${date(p50)}; it may be by now, and nine times in ten is by ${date(p90)}.`;
   return `Done about ${date(p50)}, between ${date(p10 ?? p50)} and ${date(p90)} four times in five.`;
 }

@@ -22,6 +22,9 @@ const MOST_JUMP_C = 8;
 /** Minutes in a day. */
 export const DAY_MIN = 1440;
 
+/** Juice as a jug measures it, to ten millilitres. */
+const tensOfMl = (ml: number): string => `${figure(Math.round(ml / 10) * 10, 0)} mL`;
+
 /** Juice by the spoonful, so that the cup comes down to the juice in jumps that yeast stands. */
 function coolingSteps(cupMl: number, juiceC: number): readonly PitchStep[] {
   const jumps = Math.ceil((REHYDRATE_C - juiceC) / MOST_JUMP_C);
@@ -74,7 +77,7 @@ export function pitchSteps(input: {
     }
     case 'starter':
       return [
-        { text: `Boil ${figure(volumeL * 5, 0)}0 mL of the juice two minutes and let it cool to 25 °C in a covered jar.`, waitMin: 60 },
+        { text: `Boil ${tensOfMl(volumeL * 50)} of the juice two minutes and let it cool to 25 °C in a covered jar.`, waitMin: 60 },
         { text: `Sprinkle ${grams} on it, cover loosely and keep it warm.`, waitMin: DAY_MIN },
         {
           text: `It should foam. Add as much juice again, and let it cool to within ${MOST_JUMP_C} °C of the juice (${celsius(juiceC)}).`,
@@ -89,9 +92,9 @@ export function pitchSteps(input: {
       ];
     case 'wild':
       return [
-        { text: `Take ${figure(volumeL * 3, 0)}0 mL of the freshest juice, with a few washed peels, into a clean jar. Cover with a cloth.`, waitMin: DAY_MIN },
+        { text: `Take ${tensOfMl(volumeL * 30)} of the freshest juice, with a few washed peels, into a clean jar. Cover with a cloth.`, waitMin: DAY_MIN },
         { text: 'Stir twice a day. Throw it out if it smells of vinegar, glue or rot.', waitMin: 2 * DAY_MIN },
-        { text: `When it foams and smells clean, feed it ${figure(volumeL * 6, 0)}0 mL of juice.`, waitMin: DAY_MIN },
+        { text: `When it foams and smells clean, feed it ${tensOfMl(volumeL * 60)} of juice.`, waitMin: DAY_MIN },
         { text: 'Pour it in while it works, and fill the vessel to the neck once the foam has settled.', waitMin: 0 },
       ];
   }

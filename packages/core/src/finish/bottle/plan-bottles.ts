@@ -5,6 +5,9 @@ import { worked, type Worked } from '../../base/worked/worked.js';
 import { bottleById } from '../../base/reference/bottle-kinds.js';
 import { countText } from '../../matter/quantity/count-text.js';
 
+/** What stays behind with the lees when a vessel is bottled or kegged and nobody says, L. @source our estimate */
+export const USUAL_LOSS_L = 0.4;
+
 /** A run to be planned. */
 export interface BottleRun {
   readonly volumeL: number;

@@ -1,6 +1,6 @@
 import { brixFromSg } from '../density/brix.js';
 import { solidsFromSg } from '../density/solids.js';
-import { figure } from '../../base/worked/figures.js';
+import { figure, trimmed } from '../../base/worked/figures.js';
 import { BAR_PER, celsiusToFahrenheit, GRAMS_PER, LITRES_PER, UNIT_LABELS } from './units.js';
 
 /** The units that can be chosen for each kind of quantity. */
@@ -25,11 +25,6 @@ export type Quantity =
   | { readonly dimension: 'temperature'; readonly valueC: number }
   | { readonly dimension: 'gravity'; readonly sg: number }
   | { readonly dimension: 'pressure'; readonly valueBar: number };
-
-const trimmed = (value: number, decimals: number): string =>
-  figure(value, decimals)
-    .replace(/(\.\d*?)0+$/, '$1')
-    .replace(/\.$/, '');
 
 function volumeText(valueL: number, unit: UnitPreferences['volume']): string {
   if (unit === 'L') {
@@ -101,7 +96,7 @@ export function formatQuantity(quantity: Quantity, units: UnitPreferences = DEFA
     case 'temperature': {
       // A degree Fahrenheit is finer than a shed's thermometer, and 60 °F must come back as 60.
       if (units.temperature === 'degF') return `${figure(celsiusToFahrenheit(quantity.valueC), 0)} ${UNIT_LABELS.degF}`;
-      return `${figure(quantity.valueC, 1).replace(/\.0$/, '')} ${UNIT_LABELS.degC}`;
+      return `${trimmed(quantity.valueC, 1)} ${UNIT_LABELS.degC}`;
     }
     case 'gravity':
       return gravityInUnit(quantity.sg, units.gravity);

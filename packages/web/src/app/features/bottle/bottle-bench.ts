@@ -3,6 +3,7 @@ import { Word } from '../../shared/word/word';
 import { ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { USUAL_LOSS_L } from '@trug/core/finish/bottle/plan-bottles';
 import { runSteps } from '@trug/core/finish/bottle/run-steps';
 import { BOTTLE_KINDS, bottleById } from '@trug/core/base/reference/bottle-kinds';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
@@ -16,7 +17,7 @@ import { PrimingDrawn } from './priming-drawn';
 import { RunTray } from './run-tray';
 import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
-import { acknowledges, CautionList } from '../../shared/caution/caution-list';
+import { CautionList, unacknowledged } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
 import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import type { ReadingHints } from '../../units/typed-quantity';
@@ -37,9 +38,6 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
 import { TypedLine } from '../../shared/field/typed-line';
 import { Refusal } from '../../shared/refusal/refusal';
-
-/** What stays behind with the lees where nobody says, L. @source our estimate */
-const USUAL_LOSS_L = 0.4;
 
 /** The bottle bench: how it should drink, what the bottles will feel, and the run. */
 @Component({
@@ -250,13 +248,12 @@ export class BottleBench {
       this.refusal.set(plan.check.refusal);
       return;
     }
-    const dangers = this.cautions().filter((c) => c.severity === 'danger');
-    const danger = dangers[0];
-    if (danger && !acknowledges(this.typed())) {
-      this.refusal.set(`${danger.text} ${danger.whatToDo}`);
+    const danger = unacknowledged(this.cautions(), this.typed());
+    if (danger !== null) {
+      this.refusal.set(danger);
       return;
     }
-    const acknowledged = dangers.map((d) => d.id);
+    const acknowledged = this.cautions().flatMap((c) => (c.severity === 'danger' ? [c.id] : []));
     const acts = this.actsOf(acknowledged);
     if (typeof acts === 'string') {
       this.refusal.set(acts);

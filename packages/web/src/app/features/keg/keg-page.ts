@@ -7,6 +7,7 @@ import { caution } from '@trug/core/base/cautions/catalogue';
 import { attempt } from '@trug/core/base/errors/attempt';
 import { STATUS_WORDS } from '@trug/core/ferment/verdict/verdict';
 import { FIZZ_LEVELS } from '@trug/core/finish/bottle/fizz-levels';
+import { USUAL_LOSS_L } from '@trug/core/finish/bottle/plan-bottles';
 import { KEG_WAYS } from '@trug/core/finish/bottle/keg-ways';
 import { COLD_KEG_MOST_C } from '@trug/core/book/kinds/kegged';
 import { kegPlan } from '@trug/core/book/plan/keg-plan';
@@ -15,12 +16,13 @@ import { maySeal } from '@trug/core/book/state/sealing';
 import { dayText } from '@trug/core/matter/quantity/days';
 import { ActHead } from '../../shared/act-head/act-head';
 import { AddVessel } from '../../shared/add-vessel/add-vessel';
-import { acknowledges, CautionList } from '../../shared/caution/caution-list';
+import { CautionList, unacknowledged } from '../../shared/caution/caution-list';
 import { ChoiceField } from '../../shared/field/choice-field';
 import { NumberField, numberOf } from '../../shared/field/number-field';
 import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { SelectField } from '../../shared/field/select-field';
 import { Refusal } from '../../shared/refusal/refusal';
+import { vesselChoices } from '../../shared/vessel/vessel-choices';
 import { drinkLook } from '../../shared/vessel/drink-look';
 import { Vessel } from '../../shared/vessel/vessel';
 import { Working } from '../../shared/working/working';
@@ -32,8 +34,6 @@ import { LogWriter } from '../../writing/log-writer';
 
 /** Refrigerator cold, where even a drink that is not proven may stand in a keg, °C. */
 const USUAL_STORE_C = COLD_KEG_MOST_C - 1;
-/** What stays behind with the lees where nobody says, L. @source our estimate */
-const USUAL_LOSS_L = 0.4;
 /** Less over than this is what clings to the hose, L. */
 const LEAST_OVER_L = 0.1;
 const LEVELS = FIZZ_LEVELS.map(({ id, name, volumes, like }) => ({ id, name: `${name}, ${volumes} vol`, note: like }));
@@ -59,12 +59,7 @@ export class KegPage {
   protected readonly usualStoreC = USUAL_STORE_C;
   protected readonly usualLossL = USUAL_LOSS_L;
   protected readonly kegs = computed(() => this.free().filter((v) => v.kind === 'keg'));
-  protected readonly kegChoices = computed(() =>
-    this.kegs().map(({ id, name, capacityL, clean }) => ({
-      id,
-      name: `${name}, holds ${this.units.volume(capacityL)}${clean ? '' : ', to be cleaned first'}`,
-    })),
-  );
+  protected readonly kegChoices = computed(() => vesselChoices(this.units, this.kegs()));
   /** The one chosen; until one is, a clean one. */
   protected readonly keg = computed(() => {
     const kegs = this.kegs();
@@ -138,10 +133,9 @@ export class KegPage {
       this.refusal.set(wrong ?? this.missing());
       return;
     }
-    const dangers = this.cautions().filter((c) => c.severity === 'danger');
-    const [danger] = dangers;
-    if (danger && !acknowledges(this.typed())) {
-      this.refusal.set(`${danger.text} ${danger.whatToDo}`);
+    const danger = unacknowledged(this.cautions(), this.typed());
+    if (danger !== null) {
+      this.refusal.set(danger);
       return;
     }
     const { plan, lossL, targetVolumes } = outcome.value;
@@ -151,7 +145,7 @@ export class KegPage {
       targetVolumes,
       storeC: this.storeC(),
       way: this.way(),
-      acknowledged: dangers.map((d) => d.id),
+      acknowledged: this.cautions().flatMap((c) => (c.severity === 'danger' ? [c.id] : [])),
     };
     this.refusal.set(await this.writer.write(view, [{ kind: 'kegged', payload }], 'Kegged.', this.draft));
   }

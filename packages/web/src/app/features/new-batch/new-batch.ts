@@ -17,11 +17,12 @@ import { AddVessel } from '../../shared/add-vessel/add-vessel';
 import { CautionList } from '../../shared/caution/caution-list';
 import { batchDraftKey, createDraft, leaveDraft, PITCH_DRAFT } from '../../writing/draft';
 import { NumberField, numberOf } from '../../shared/field/number-field';
-import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../state/free-vessels';
 import { Units } from '../../units/units';
 import { Vessel } from '../../shared/vessel/vessel';
 import { Working } from '../../shared/working/working';
+import { vesselChoices } from '../../shared/vessel/vessel-choices';
 import { cartonPlan, type CartonPlan } from '@trug/core/book/plan/carton-plan';
 import { SaidPipe } from '../../units/said.pipe';
 import { usualGauge } from '../../shared/gauges';
@@ -113,12 +114,7 @@ export class NewBatch {
   protected readonly usualName = computed(() => `Carton No. ${this.count() + 1}`);
   protected readonly yeast = computed(() => yeastById(this.fields().yeast));
   protected readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
-  protected readonly freeChoices = computed(() =>
-    this.free().map(({ id, name, capacityL, clean }) => ({
-      id,
-      name: `${name}, holds ${this.units.volume(capacityL)}${clean ? '' : ', to be cleaned first'}`,
-    })),
-  );
+  protected readonly freeChoices = computed(() => vesselChoices(this.units, this.free()));
   protected readonly sugarChoices = computed(() => this.sugars.map(({ id, name }) => ({ id, name: this.units.say(name) })));
   protected readonly yeastHint = computed(() => {
     const { tempC, toleranceAbv } = this.yeast();
@@ -253,7 +249,6 @@ export class NewBatch {
   }
 
   private read(text: string, dimension: 'volume' | 'temperature' | 'gravity'): number | null {
-    const read = readQuantity(this.units, text, dimension);
-    return read?.ok === true ? read.value.value : null;
+    return numberIn(readQuantity(this.units, text, dimension));
   }
 }

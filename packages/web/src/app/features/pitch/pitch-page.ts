@@ -15,7 +15,7 @@ import { ActHead } from '../../shared/act-head/act-head';
 import { selectSuppliesLeft } from '../../state/supplies.selectors';
 import type { BatchView } from '../../state/batch-views.selectors';
 import { injectBatchView } from '../../state/batch-of-page';
-import { acknowledges, CautionList } from '../../shared/caution/caution-list';
+import { CautionList, unacknowledged } from '../../shared/caution/caution-list';
 import { createBatchDraft, PITCH_DRAFT } from '../../writing/draft';
 import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../units/units';
@@ -47,12 +47,12 @@ const WILD_WAYS: readonly Way[] = [
   { id: 'left', name: 'nothing: it is left to itself' },
   { id: 'wild', name: 'a wild starter, built first' },
 ];
-const PLANS: Readonly<Record<PitchWay, TimedPlan>> = {
+const PLANS: Readonly<Record<PitchWay, TimedPlan | null>> = {
   sprinkled: 'rehydration',
   rehydrated: 'rehydration',
   starter: 'starter',
   wild: 'wild-starter',
-  left: 'rehydration',
+  left: null,
 };
 /** How the log calls each way: what the juice brings by itself is left to it, and a starter is one whatever lives in it. */
 const METHODS_FILED: Readonly<Record<PitchWay, PitchMethod>> = {
@@ -113,14 +113,9 @@ export class PitchPage {
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
-  private readonly juiceC = computed(() => {
-    const read = readQuantity(this.units, this.fields().temp, 'temperature');
-    return read?.ok === true ? read.value.value : null;
-  });
-  private readonly placeC = computed(() => {
-    const read = readQuantity(this.units, this.fields().place, 'temperature');
-    return read?.ok === true ? read.value.value : (this.view()?.state.placeC ?? this.juiceC());
-  });
+  private readonly juiceC = computed(() => numberIn(readQuantity(this.units, this.fields().temp, 'temperature')));
+  private readonly typedPlaceC = computed(() => numberIn(readQuantity(this.units, this.fields().place, 'temperature')));
+  private readonly placeC = computed(() => this.typedPlaceC() ?? this.view()?.state.placeC ?? this.juiceC());
   private readonly stock = computed(() =>
     this.supplies().flatMap((s) =>
       s.kind === 'yeast' && s.refId !== null && s.left > 0 ? [{ yeastId: s.refId, bestBefore: s.bestBefore, packetG: s.packetG }] : [],
@@ -216,15 +211,16 @@ export class PitchPage {
       this.refusal.set('There is no juice in this batch to pitch into.');
       return;
     }
-    const danger = this.cautions().find((c) => c.severity === 'danger');
-    if (danger && !acknowledges(this.typed())) {
-      this.refusal.set(`${danger.text} ${danger.whatToDo}`);
+    const danger = unacknowledged(this.cautions(), this.typed());
+    if (danger !== null) {
+      this.refusal.set(danger);
       return;
     }
-    this.refusal.set(await this.writer.write(view, [...this.movedTo(view), this.pitched(danger?.id)], 'Pitched.', this.draft));
+    this.refusal.set(await this.writer.write(view, [...this.movedTo(view), this.pitched()], 'Pitched.', this.draft));
   }
 
-  private pitched(danger: string | undefined): Act {
+  private pitched(): Act {
+    const danger = this.cautions().find((c) => c.severity === 'danger');
     const yeastId = this.yeastId();
     const payload = {
       yeastId,
@@ -234,12 +230,12 @@ export class PitchPage {
       withYeastId: this.withId() ?? undefined,
       supplies: this.take()?.uses(),
     };
-    return { kind: 'pitched', payload, note: danger === undefined ? '' : `Danger acknowledged: ${danger}` };
+    return { kind: 'pitched', payload, note: danger ? `Danger acknowledged: ${danger.id}` : '' };
   }
 
   /** How warm its place is, where that was said here and is not known yet. */
   private movedTo({ state }: BatchView): readonly Act[] {
-    const tempC = numberIn(readQuantity(this.units, this.fields().place, 'temperature'));
+    const tempC = this.typedPlaceC();
     if (tempC === null || (state.placeC !== null && Math.abs(state.placeC - tempC) < SAME_WARMTH_C)) return [];
     return [{ kind: 'moved', payload: { place: state.place ?? 'its place', tempC } }];
   }

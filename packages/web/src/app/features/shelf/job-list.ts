@@ -77,12 +77,12 @@ export class JobList {
       this.zone(),
     );
     return [
-      ...ofJuices.map((job) => ({ ...job, place: job.kind === 'strain' ? ['/juice', job.juiceId] : ['/juice'], fragment: '' })),
-      ...ofVessels.map((job) => ({ ...job, tape: 'slate', place: ['/cupboard'], fragment: job.id.split(':')[0] ?? '' })),
+      ...ofJuices.map((job) => ({ ...job, link: job.kind === 'strain' ? ['/juice', job.juiceId] : ['/juice'], fragment: '' })),
+      ...ofVessels.map((job) => ({ ...job, tape: 'slate', link: ['/cupboard'], fragment: job.id.split(':')[0] ?? '' })),
     ];
   });
   private readonly jobs = computed(() => [
-    ...this.ofBatches().map((job) => ({ ...job, tape: job.batch.tape, place: ['/batch', job.batch.id], fragment: '' })),
+    ...this.ofBatches().map((job) => ({ ...job, tape: job.batch.tape, link: linkOf(job.batch.id, job.kind), fragment: '' })),
     ...this.ofOthers(),
   ]);
   /** Ids of jobs whose every word is shown. */
@@ -95,14 +95,10 @@ export class JobList {
       const jobs = this.jobs().filter((job) => job.urgency === urgency);
       const rows = foldAlike(jobs).map((alike) => {
         const [first] = alike;
-        const { page: actPage, verb } = ACTS[first.kind];
-        // A juice is strained on its own card.
-        const page = 'juiceId' in first ? '' : actPage;
         place += 1;
         return {
           ...first,
-          verb,
-          link: [...first.place, ...(page === '' ? [] : [page])],
+          verb: ACTS[first.kind].verb,
           fragment: alike.length === 1 && first.fragment !== '' ? first.fragment : undefined,
           title: alike.length === 1 ? first.title : `Clean ${countText(alike.length, 'vessel')}`,
           detail: alike.length === 1 ? first.detail : `${alike.map((job) => this.nameOf(job.fragment)).join(', ')}. ${first.detail}`,
@@ -126,6 +122,12 @@ export class JobList {
 
 /** A phone shows this many jobs before the shelf. */
 const MOST_ON_A_PHONE = 3;
+
+/** The page of a batch on which a job is done; the batch itself where none is. */
+function linkOf(batchId: string, kind: JobKind): string[] {
+  const { page } = ACTS[kind];
+  return ['/batch', batchId, ...(page === '' ? [] : [page])];
+}
 
 /** Vessels to clean are one row: they are done at one sink. */
 function foldAlike<J extends { readonly kind: JobKind }>(jobs: readonly J[]): readonly [J, ...J[]][] {

@@ -13,7 +13,7 @@ import { hasFreshReading, sugarFound } from '@trug/core/book/kinds/tested';
 import { figure } from '@trug/core/base/worked/figures';
 import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
-import { acknowledges, CautionList } from '../../shared/caution/caution-list';
+import { CautionList, unacknowledged } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
 import { NumberField, numberOf } from '../../shared/field/number-field';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
@@ -106,13 +106,13 @@ export class SugarTestPage {
     const view = this.view();
     const test = this.test();
     const dangers = this.dangers();
-    const [danger] = dangers;
     if (!view || typeof test === 'string') {
       this.refusal.set(typeof test === 'string' ? test : 'This batch is not loaded.');
       return;
     }
-    if (danger && !acknowledges(this.typed())) {
-      this.refusal.set(`${danger.text} ${danger.whatToDo}`);
+    const danger = unacknowledged(dangers, this.typed());
+    if (danger !== null) {
+      this.refusal.set(danger);
       return;
     }
     const payload = { ...test, acknowledged: dangers.map((d) => d.id) };

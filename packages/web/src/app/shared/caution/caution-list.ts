@@ -72,3 +72,15 @@ export function acknowledges(typed: string): boolean {
       .toLowerCase() === ACKNOWLEDGE_WORDS.toLowerCase()
   );
 }
+
+/**
+ * Why a form with these cautions is not filed yet: the first danger in it, until it is acknowledged.
+ *
+ * @param cautions - what the form shows
+ * @param typed - what was typed to acknowledge it
+ * @returns the danger in words; null where nothing is in the way
+ */
+export function unacknowledged(cautions: readonly Caution[], typed: string): string | null {
+  const danger = cautions.find((c) => c.severity === 'danger');
+  return danger && !acknowledges(typed) ? `${danger.text} ${danger.whatToDo}` : null;
+}

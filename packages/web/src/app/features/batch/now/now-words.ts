@@ -24,6 +24,7 @@ const BOTTLE = { page: 'bottle', verb: 'Bottle bench' };
 const KEG = { page: 'keg', verb: 'Keg it' };
 const NOTE = { page: 'note', verb: 'Write a note' };
 const PITCH = { page: 'pitch', verb: 'Add yeast' };
+const PITCH_FIRST = { page: 'pitch', verb: 'Pitch the yeast' };
 const ADJUST = { page: 'adjust', verb: 'Adjust it' };
 const SPLIT = { page: 'split', verb: 'Split it for a trial' };
 const RESTART = { page: 'restart', verb: 'Set it going again' };
@@ -59,7 +60,7 @@ export function nowWords(view: BatchView): NowWords {
           ? []
           : [{ text: `Sulfited at ${hourIn(state.sulfitedAt, state.zone)} on ${dayText(state.sulfitedAt, false, state.zone)}`, speaks: 'for' }],
       next: wait?.detail ?? '',
-      main: { page: 'pitch', verb: 'Pitch the yeast' },
+      main: PITCH_FIRST,
       also: [ADJUST, SPLIT, READ, MOVE, TAKE_OUT],
     };
   }
@@ -94,7 +95,7 @@ export function nowWords(view: BatchView): NowWords {
 function pulpWords({ state, verdict, jobs, now }: BatchView, pulp: Pulp): NowWords {
   const due = jobs.find((job) => job.kind === 'strain' || job.kind === 'stir') ?? jobs.find((job) => job.kind === 'pitch');
   const on = `On its pulp for ${countText(calendarDays(pulp.since, now, state.zone), 'day')}, of about ${pulp.days}`;
-  const main = due?.kind === 'strain' ? STRAIN : state.pitchedAt === null ? { page: 'pitch', verb: 'Pitch the yeast' } : READ;
+  const main = due?.kind === 'strain' ? STRAIN : state.pitchedAt === null ? PITCH_FIRST : READ;
   return {
     sentence: verdict ? verdict.value.sentence : `${on}. It waits for yeast.`,
     tone: 'plain',

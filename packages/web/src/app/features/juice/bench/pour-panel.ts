@@ -6,7 +6,7 @@ import { METHODS } from '@trug/core/book/plan/method';
 import { FOAM_ROOM_FRACTION } from '@trug/core/finish/rack/headspace';
 import { pickedVessels, SPLASH_L } from '../../../shared/vessel-pick/picked-vessels';
 import { VesselPick } from '../../../shared/vessel-pick/vessel-pick';
-import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
+import { numberIn, QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../../state/free-vessels';
 import type { Draft } from '../../../writing/draft';
 import { newId } from '../../../browser/new-id';
@@ -83,7 +83,7 @@ export class PourPanel {
   );
 
   protected async file(): Promise<void> {
-    const temp = readQuantity(this.units, this.draft().fields().temp, 'temperature');
+    const tempC = numberIn(readQuantity(this.units, this.draft().fields().temp, 'temperature'));
     const wrong = this.draft().wrong() ?? (this.vessels().fills.length === 0 || this.vessels().overL > SPLASH_L ? 'Choose vessels that hold all of it.' : null);
     if (wrong !== null) {
       this.refusal.set(wrong);
@@ -93,10 +93,7 @@ export class PourPanel {
     const at = this.writer.now();
     const batch = { id: newId(), name, methodId: this.method.value, tape: TAPES[this.count() % TAPES.length] ?? 'straw', startedAt: at };
     this.sending.set(true);
-    const { refused, body } = await this.writer.file(
-      { batches: [batch], entries: this.entries(batch.id, name, temp?.ok === true ? temp.value.value : null) },
-      `${name} is poured.`,
-    );
+    const { refused, body } = await this.writer.file({ batches: [batch], entries: this.entries(batch.id, name, tempC) }, `${name} is poured.`);
     this.sending.set(false);
     this.refusal.set(refused);
     if (refused !== null) return;

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild
 import type { Need } from '@trug/core';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { fermentableById } from '@trug/core/base/reference/fermentables';
+import { WIDE_OPEN } from '@trug/core/finish/rack/wide-open';
 import { smallestWithFoamRoom } from '@trug/core/finish/rack/fill-evenly';
 import { AddVessel } from '../../../shared/add-vessel/add-vessel';
 import { SupplyTake } from '../../../shared/supply-take/supply-take';
@@ -18,12 +19,13 @@ import { figure } from '@trug/core/base/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createDraft } from '../../../writing/draft';
 import { NumberField, numberOf } from '../../../shared/field/number-field';
-import { QuantityField, readQuantity } from '../../../shared/field/quantity-field';
+import { numberIn, QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { newId } from '../../../browser/new-id';
 import { TAPES } from '@trug/contract/plain';
 import type { ReadingHints } from '../../../units/typed-quantity';
 import { Units } from '../../../units/units';
 import { Working } from '../../../shared/working/working';
+import { vesselChoices } from '../../../shared/vessel/vessel-choices';
 import { SaidPipe } from '../../../units/said.pipe';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import { batchesFeature } from '../../../state/batches.reducer';
@@ -54,8 +56,6 @@ const FIELDS = {
 const SUGARS = FERMENTABLES.filter((f) => f.kind === 'fermentable' && f.id !== 'sucrose');
 const STEEP_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group !== 'concentrate');
 
-/** Wide enough for a bag of fruit, and a hand. */
-const WIDE: ReadonlySet<string> = new Set(['bucket']);
 /** What is steeped is made in the warm as cartons are, unless the maker says otherwise when it is pitched. */
 const METHOD = 'carton-quick';
 
@@ -111,17 +111,12 @@ export class SteepPage {
       free.find((v) => v.id === this.fields().vessel) ??
       smallestWithFoamRoom(
         bucketL,
-        free.filter((v) => v.clean && WIDE.has(v.kind)),
+        free.filter((v) => v.clean && WIDE_OPEN.has(v.kind)),
       ) ??
       null
     );
   });
-  protected readonly vesselChoices = computed(() =>
-    this.free().map(({ id, name, capacityL, clean }) => ({
-      id,
-      name: `${name}, holds ${this.units.volume(capacityL)}${clean ? '' : ', to be cleaned first'}`,
-    })),
-  );
+  protected readonly vesselChoices = computed(() => vesselChoices(this.units, this.free()));
   protected readonly bucket = computed(() => {
     const plan = this.plan()?.value;
     return plan ? `With its pulp it takes about ${this.units.volumeAbout(plan.bucketL)} of room: leave some for foam, and for stirring.` : '';
@@ -197,8 +192,7 @@ export class SteepPage {
   });
 
   private read(text: string, dimension: 'volume' | 'mass' | 'gravity' | 'temperature', hints: ReadingHints = {}): number | null {
-    const read = readQuantity(this.units, text, dimension, hints);
-    return read?.ok === true ? read.value.value : null;
+    return numberIn(readQuantity(this.units, text, dimension, hints));
   }
 
   protected async file(): Promise<void> {
