@@ -39,6 +39,7 @@ describe('on the pulp', () => {
       await bench.fill('newName', 'White bucket');
       await bench.fill('newCapacity', '2 gal');
       await bench.press('Put it in the cupboard');
+      await bench.says(/White bucket is in the cupboard/);
       await bench.says(/White bucket, holds 2 US gal/);
       await bench.press('Begin it');
       await bench.says(/waits for yeast/, 'trug-now h2');
@@ -66,6 +67,7 @@ describe('on the pulp', () => {
       await bench.fill('newName', 'Jug');
       await bench.fill('newCapacity', '1.3 gal');
       await bench.press('Put it in the cupboard');
+      await bench.says(/Jug is in the cupboard/);
       await bench.says(/Jug 1.3 US gal 0.95 US gal/);
       await bench.press('Strain it');
       await bench.says(/Strained 0.95 US gal off the pulp, drained/, 'trug-log');
@@ -101,6 +103,7 @@ describe('on the pulp', () => {
       await bench.choose('held', 'loose');
       await bench.choose('newKind', 'bucket');
       await bench.press('Put it in the cupboard');
+      await bench.says(/My bucket is in the cupboard/);
       await bench.says(/bucket, holds 25 L/);
       await bench.press('Begin it');
       await bench.says(/waits for yeast/, 'trug-now h2');
@@ -113,6 +116,7 @@ describe('on the pulp', () => {
       for (const [name, text] of Object.entries({ volume: '4.6 L', gravity: '1.034', sample: '20 C' })) await bench.fill(name, text);
       await bench.choose('newKind', 'jar');
       await bench.press('Put it in the cupboard');
+      await bench.says(/My glass jar is in the cupboard/);
       await bench.press('Strain it');
       await bench.says(/Strained 4.6 L/, 'trug-log');
       await bench.go(`${path}/adjust`);

@@ -18,6 +18,7 @@ describe('racking into small vessels', () => {
     await bench.fill('sg', '1.050');
     await bench.choose('newKind', 'bucket');
     await bench.press('Put it in the cupboard');
+    await bench.says(/My bucket is in the cupboard/);
     await bench.says(/My bucket, holds 25 L/);
     await bench.press('Begin it');
     await bench.says(/day 0/, 'trug-path');
