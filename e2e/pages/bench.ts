@@ -37,6 +37,9 @@ const fieldOf = (name: string): string => `input[name="${name}"], textarea[name=
 /** The selector of the button or link of a name. */
 export const named = (name: string): string => `::-p-aria([name="${name}"])`;
 
+/** A worker's own script: when the page that called it goes first, nobody is told that it came. */
+const WORKER = /\/worker-[^/]*\.js$/;
+
 /** What a person does on any page of Trug; selectors live here alone. */
 export class Bench {
   private pressedAtMs = 0;
@@ -49,7 +52,7 @@ export class Bench {
     private readonly hand: HandName = 'mouse',
   ) {
     page.on('request', (request) => {
-      if (request.resourceType() !== 'eventsource') this.fetching.add(request);
+      if (request.resourceType() !== 'eventsource' && !WORKER.test(request.url())) this.fetching.add(request);
       this.askedAtMs = Date.now();
     });
     const ended = (request: HTTPRequest): void => {

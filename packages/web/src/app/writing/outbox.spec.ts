@@ -101,6 +101,16 @@ it('does not mistake another day for now', async () => {
   );
   expect(posted[1]?.at).toBe('2026-11-01T10:00:00.000Z');
 });
+it('holds back the end of a double click, and nothing on a page that was opened since', async () => {
+  const left = press('one');
+  outbox.release();
+  await left;
+  expect(outbox.holds()).toBe(false);
+  await press('two');
+  expect(outbox.holds()).toBe(true);
+  outbox.release();
+  expect(outbox.holds()).toBe(false);
+});
 it('says that it is sending for as long as it is', async () => {
   const going = press('one');
   expect(outbox.sending()).toBe(true);

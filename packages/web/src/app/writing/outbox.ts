@@ -67,6 +67,8 @@ export class Outbox {
   private readonly flights = signal<ReadonlyMap<string, Flight>>(new Map());
   private readonly landed = new Map<string, Landed>();
   private landedAtMs = 0;
+  /** Of the page that is open; what took off from an earlier one holds nothing back here. */
+  private pageNo = 0;
   /** Whether anything is on its way; main buttons wait then. */
   readonly sending = computed(() => [...this.flights().values()].some((flight) => !flight.aside));
 
@@ -84,6 +86,7 @@ export class Outbox {
     isAnswer: (answer: A) => boolean,
   ): Promise<{ readonly answer: A; readonly body: B }> {
     const print = printOf(sending);
+    const { pageNo } = this;
     const there = this.flights().get(sending.key) ?? this.justLanded(sending.key);
     // The same key and print were put in by the same form, so they carry the same kind of answer.
     if (there?.print === print) return there.answer as Promise<{ readonly answer: A; readonly body: B }>;
@@ -96,7 +99,7 @@ export class Outbox {
     try {
       const answered = await flight;
       // What was refused or not answered may be pressed again at once.
-      if (answered.answer === null && sending.aside !== true) this.landedAtMs = Date.now();
+      if (answered.answer === null && sending.aside !== true && pageNo === this.pageNo) this.landedAtMs = Date.now();
       if (isAnswer(answered.answer)) this.landed.set(sending.key, { print, atMs: Date.now(), answer: flight });
       return answered;
     } finally {
@@ -112,6 +115,7 @@ export class Outbox {
   /** Another page is open now: what is pressed there is meant. */
   release(): void {
     this.landedAtMs = 0;
+    this.pageNo += 1;
   }
 
   private justLanded(key: string): Landed | undefined {
