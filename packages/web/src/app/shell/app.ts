@@ -1,4 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  ElementRef,
+  inject,
+  Injector,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
@@ -10,7 +22,9 @@ import { Trouble } from '../browser/trouble';
 import { DraftOffers } from '../writing/draft-offers';
 import { Units } from '../units/units';
 import { isTyping, keyAct } from './keys';
+import { KeysHelp } from './keys-help';
 import { QuickSums } from './quick-sums';
+import { ScribbleSheet } from '../features/scribble/scribble-sheet';
 import { PLACES } from './places';
 import { AppActions } from '../state/app.actions';
 import { appFeature } from '../state/app.reducer';
@@ -27,7 +41,7 @@ const TICK_MS = 60_000;
 @Component({
   selector: 'trug-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterOutlet, RouterLink, RouterLinkActive, Icon, QuickSums],
+  imports: [RouterOutlet, RouterLink, RouterLinkActive, Icon, KeysHelp, QuickSums, ScribbleSheet],
   templateUrl: './app.html',
   styleUrl: './app.scss',
   host: { '(document:keydown)': 'press($event)' },
@@ -56,10 +70,12 @@ export class App {
   /** Where the book itself is looked after, which opens even when nothing can be read out of it. */
   protected readonly atBook = computed(() => this.url().startsWith('/settings/book'));
   private readonly views = this.store.selectSignal(selectBatchViews);
+  /** The batch the page is about; null where it is about none. */
+  protected readonly batchOfPage = computed(() => /^\/batch\/([^/?#]+)/.exec(this.url())?.[1] ?? null);
   /** Whether the page is about a batch that is not there: no page of a batch has anything to show then. */
   protected readonly lost = computed(() => {
-    const id = /^\/batch\/([^/?#]+)/.exec(this.url())?.[1];
-    return id !== undefined && !this.views().some((view) => view.batch.id === id);
+    const id = this.batchOfPage();
+    return id !== null && !this.views().some((view) => view.batch.id === id);
   });
   protected readonly home = this.store.selectSignal(appFeature.selectHome);
   private readonly api = inject(TrugApi);
@@ -72,6 +88,9 @@ export class App {
   protected readonly trouble = inject(Trouble).said;
   protected readonly helpOpen = signal(false);
   protected readonly sumsOpen = signal(false);
+  protected readonly scribbling = signal(false);
+  private readonly scribble = viewChild<ElementRef<HTMLElement>>('scribble');
+  private readonly injector = inject(Injector);
   protected readonly today = computed(() => (this.now() === '' ? '' : this.units.day(this.now(), true)));
 
   constructor() {
@@ -101,6 +120,12 @@ export class App {
     });
   }
 
+  /** The line is put away, and the keys go on from where it is opened. */
+  protected putAway(): void {
+    this.scribbling.set(false);
+    afterNextRender(() => this.scribble()?.nativeElement.focus(), { injector: this.injector });
+  }
+
   protected reload(): void {
     this.store.dispatch(AppActions.reloadAsked());
   }
@@ -115,10 +140,10 @@ export class App {
     if (isTyping(event.target)) return;
     const act = keyAct(event.key, this.afterG);
     this.afterG = act === 'waiting';
-    if (act === 'sums') {
+    if (act === 'sums' || act === 'scribble') {
       // The letter is not typed into the field that opens.
       event.preventDefault();
-      this.sumsOpen.set(true);
+      (act === 'sums' ? this.sumsOpen : this.scribbling).set(true);
     } else if (act === 'help') this.helpOpen.update((open) => !open);
     else if (act !== null && act !== 'waiting') {
       event.preventDefault();
@@ -156,6 +181,7 @@ export class App {
 
   private leave(event: KeyboardEvent): void {
     if (this.sumsOpen()) this.sumsOpen.set(false);
+    else if (this.scribbling()) this.putAway();
     else if (this.helpOpen()) this.helpOpen.set(false);
     else if (isTyping(event.target) && event.target instanceof HTMLElement) event.target.blur();
     else {

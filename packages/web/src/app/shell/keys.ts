@@ -1,10 +1,10 @@
 import { PLACES } from './places';
 
 /** What a key asks for. */
-export type KeyAct = { readonly go: string } | 'help' | 'sums' | 'waiting' | null;
+export type KeyAct = { readonly go: string } | 'help' | 'sums' | 'scribble' | 'waiting' | null;
 
 /**
- * Reads a key press: `g` then a letter opens a place, `n` begins a batch, `q` opens the quick sums, `?` lists the keys.
+ * Reads a key press: `g` then a letter opens a place, `n` begins a batch, `q` opens the quick sums, `/` the line to scribble on, `?` lists the keys.
  *
  * @param key - the key's name
  * @param afterG - whether `g` was the last key
@@ -18,6 +18,7 @@ export function keyAct(key: string, afterG: boolean): KeyAct {
   if (key === 'g') return 'waiting';
   if (key === 'n') return { go: '/new' };
   if (key === 'q') return 'sums';
+  if (key === '/') return 'scribble';
   return key === '?' ? 'help' : null;
 }
 

@@ -1,7 +1,4 @@
 import type { Entry } from '@trug/core';
-import { checkEntryAgainst } from '@trug/core/book/log/check-entry';
-import { judgeState } from '@trug/core/book/state/judge-state';
-import { replay } from '@trug/core/book/log/replay';
 import type { BatchView } from '../state/batch-views.selectors';
 import type { Named, ResourceName } from '../state/resources.actions';
 import { NO_ANSWER } from '../state/trug-api';
@@ -40,23 +37,13 @@ export async function refusalOfResource({ of, resource }: Named): Promise<string
 }
 
 /**
- * What the batch itself has against entries, one after another.
+ * What the batch itself has against entries, one after another. What folds a log is here since the batch was opened; what checks comes with it.
  *
  * @param view - the batch
  * @param entries - in the order they would be filed
  * @returns why they cannot be filed; null when they can
  */
-export function refusalByCore(view: BatchView, entries: readonly Entry[]): string | null {
-  let { log } = view;
-  for (const entry of entries) {
-    const state = replay(log, view.state.zone);
-    const check = checkEntryAgainst(state, judgeState(state, entry.at)?.value ?? null, entry);
-    if (check.refusal !== null) return check.refusal;
-    const danger = check.dangers[0];
-    if (danger) return `${danger.text} ${danger.whatToDo}`;
-    log = [...log, entry];
-    const issue = replay(log).issues.find((i) => i.entryId === entry.id);
-    if (issue) return `That does not add up: ${issue.text}.`;
-  }
-  return null;
+export async function refusalByCore(view: BatchView, entries: readonly Entry[]): Promise<string | null> {
+  const core = await import('./check-by-core').catch(() => null);
+  return core === null ? NO_ANSWER : core.refusalOnBatch(view, entries);
 }

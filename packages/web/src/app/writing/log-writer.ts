@@ -82,7 +82,8 @@ export class LogWriter {
     const unusable = form?.wrong() ?? null;
     if (unusable !== null) return unusable;
     const entries = acts.map((act) => this.entry(view.batch.id, act, view.state.lastEntryAt));
-    const refused = (await refusalByContract(entries)) ?? refusalByCore(view, entries) ?? (await this.file({ batches: [], entries }, said, acts)).refused;
+    const refused =
+      (await refusalByContract(entries)) ?? (await refusalByCore(view, entries)) ?? (await this.file({ batches: [], entries }, said, acts)).refused;
     if (refused !== null) return refused;
     form?.forget();
     if (from !== 'stay') await this.router.navigate(['/batch', view.batch.id]);

@@ -5,11 +5,9 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { CarbonateId, CoreError, Need, SulfiteForm } from '@trug/core';
 import { NUTRIENTS } from '@trug/core/juice/adjust/nutrient-plan';
-import { isAtRest } from '@trug/core/ferment/verdict/verdict';
 import type { AcidId } from '@trug/core/matter/liquid/acid-chemistry';
-import { fermentedShare } from '@trug/core/matter/liquid/views';
-import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
-import { daysBetween } from '@trug/core/matter/quantity/days';
+import { supplyOfAddition } from '@trug/core/book/cupboard/addition-supply';
+import { additionAsk } from '@trug/core/book/plan/addition-ask';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { figure } from '@trug/core/base/worked/figures';
@@ -120,10 +118,10 @@ export class AdjustPage {
   protected readonly givenAs = computed(() => (this.unit() === 'L' || this.unit() === 'mL' ? ('volume' as const) : ('mass' as const)));
   /** A spoonful, a tablet or a lemon of what is chosen can be read as its weight; small doses are in grams whatever the units. */
   protected readonly givenHints = computed((): ReadingHints => {
-    const what = NEEDS[this.what()](this.fields());
+    const refId = REF_OF[this.what()](this.fields());
     const small = this.what() !== 'sugar';
     return {
-      weights: what ? kitchenWeights(what.kind, what.refId) : {},
+      weights: kitchenWeights(this.what(), refId),
       ...(this.unit() === 'mL' ? { bareUnit: 'mL' } : small && this.unit() === 'g' ? { bareUnit: 'g' } : {}),
     };
   });
@@ -139,12 +137,9 @@ export class AdjustPage {
     if (!liquid || !view) return null;
     const f = this.fields();
     const sg = readQuantity(this.units, f.sg, 'gravity');
-    const { state } = view;
-    const must = state.must ?? liquid;
-    const standing = effectiveEntries(view.log).entries;
-    return additionPlan({
+    const facts = { state: view.state, log: view.log, verdict: view.verdict?.value ?? null, at: this.writer.now() };
+    const ask = additionAsk(liquid, facts, {
       what: this.what(),
-      liquid,
       targetSg: sg?.ok === true ? sg.value.value : null,
       targetAbv: numberOf(f.abv, 'abv'),
       targetTaGPerL: numberOf(f.ta, 'taGPerL'),
@@ -155,17 +150,11 @@ export class AdjustPage {
       carbonate: f.carbonate as CarbonateId,
       form: f.form as SulfiteForm,
       product: f.product,
-      yeastId: state.yeastId ?? 'crisp-cider',
-      tempC: state.placeC ?? 15,
       packetGPerL: numberOf(f.packet, 'packetGPerL'),
       boiled: f.boiled === 'yes',
-      bentoniteIn: standing.some((e) => e.kind === 'addition' && e.payload.what === 'bentonite'),
-      sulfitedHoursAgo: state.sulfitedAt === null ? null : daysBetween(state.sulfitedAt, this.writer.now()) * 24,
-      fermentedFraction: fermentedShare(liquid, must),
-      stage: state.pitchedAt === null ? 'must' : isAtRest(view.verdict?.value.status ?? 'working') ? 'finished' : 'working',
-      phMeasured: standing.some((e) => e.kind === 'blended' || ((e.kind === 'filled' || e.kind === 'reading') && e.payload.ph !== null)),
       given: this.given(),
     });
+    return additionPlan(ask);
   });
   protected readonly plan = computed(() => {
     const outcome = this.outcome();
@@ -193,10 +182,10 @@ export class AdjustPage {
     return liquid ? liquidRows(this.units, liquid, this.plan()?.after ?? null, ['volume', 'gravity', 'dryStrength', 'acid', 'ph', 'tannin', 'sulfite']) : [];
   });
 
-  private readonly take = viewChild(SupplyTake);
+  private readonly take = viewChild<SupplyTake>('take');
   protected readonly needs = computed((): readonly Need[] => {
     const plan = this.plan();
-    const need = plan && plan.unit !== 'L' && plan.unit !== 'mL' ? NEEDS[this.what()](this.fields()) : null;
+    const need = plan && plan.unit !== 'L' && plan.unit !== 'mL' ? supplyOfAddition(this.what(), REF_OF[this.what()](this.fields())) : null;
     if (!plan || !need) return [];
     return [{ ...need, amount: this.given() ?? plan.amount, unit: plan.unit === 'tablets' ? 'tablet' : 'g' }];
   });
@@ -228,19 +217,17 @@ export class AdjustPage {
   }
 }
 
-type Kept = Pick<Need, 'kind' | 'refId'>;
-
-/** What of the cupboard each addition draws on. */
-const NEEDS: Readonly<Record<AdditionId, (f: typeof FIELDS) => Kept | null>> = {
-  sugar: (f) => ({ kind: 'sugar', refId: f.sugar }),
-  water: () => null,
-  acid: (f) => ({ kind: 'acid', refId: f.acid }),
-  carbonate: (f) => ({ kind: 'carbonate', refId: f.carbonate }),
-  tannin: () => ({ kind: 'tannin', refId: null }),
-  sulfite: (f) => ({ kind: 'sulfite', refId: f.form }),
-  enzyme: () => ({ kind: 'enzyme', refId: null }),
-  bentonite: () => ({ kind: 'bentonite', refId: null }),
-  nutrient: (f) => ({ kind: 'nutrient', refId: f.product }),
+/** Which of its kind each addition is. */
+const REF_OF: Readonly<Record<AdditionId, (f: typeof FIELDS) => string>> = {
+  sugar: (f) => f.sugar,
+  water: () => 'water',
+  acid: (f) => f.acid,
+  carbonate: (f) => f.carbonate,
+  tannin: () => 'tannin',
+  sulfite: (f) => f.form,
+  enzyme: () => 'enzyme',
+  bentonite: () => 'bentonite',
+  nutrient: (f) => f.product,
 };
 
 /** Why an addition cannot be, in a maker's words. */

@@ -3,6 +3,7 @@ import { Word } from '../../shared/word/word';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { Need, PitchMethod, TimedPlan } from '@trug/core';
+import { holdsHeatedJuice } from '@trug/core/book/plan/addition-ask';
 import { WILD_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
 import { pitchCautions } from '@trug/core/ferment/yeast/pitch-cautions';
@@ -190,7 +191,7 @@ export class PitchPage {
     return liquid ? pitchRate({ liquid, yeastId: this.yeastId(), tempC: this.juiceC() ?? 18, purpose: 'start' }) : null;
   });
   /** Juice from a carton was heated. */
-  private readonly fromShop = computed(() => this.view()?.log.some((e) => e.kind === 'filled' && e.payload.source.startsWith('shop ')) ?? false);
+  private readonly fromShop = computed(() => holdsHeatedJuice(this.view()?.log ?? []));
   protected readonly cautions = computed(() => {
     const state = this.view()?.state;
     if (!state?.liquid) return [];

@@ -1,10 +1,10 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, effect, ElementRef, inject, input, output } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
-import { actMoment, type MomentProblem } from '@trug/core/book/entry/act-moment';
+import { actMoment } from '@trug/core/book/entry/act-moment';
 import type { BatchView } from '../../state/batch-views.selectors';
 import { Clock } from '../../state/clock';
-import { MOMENT_WORDS } from '../../units/moment-words';
+import { momentProblemText } from '../../units/moment-words';
 import { Units } from '../../units/units';
 import { DoneAt } from '../../writing/done-at';
 import { DayField } from '../field/day-field';
@@ -43,7 +43,8 @@ export class ActWhen {
   });
   protected readonly problem = computed(() => {
     const moment = this.moment();
-    return moment.ok ? null : this.words(moment.why);
+    const last = this.view().state.lastEntryAt;
+    return moment.ok ? null : momentProblemText(moment.why, last === null ? null : this.units.moment(last));
   });
   private readonly at = computed(() => {
     const moment = this.moment();
@@ -63,12 +64,5 @@ export class ActWhen {
     // The button that opened it is gone: the keys go on where it leads.
     const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
     afterNextRender(() => host.querySelector<HTMLElement>('[role=combobox]')?.focus());
-  }
-
-  private words(why: MomentProblem): string {
-    if (why !== 'before-log') return MOMENT_WORDS[why];
-    const last = this.view().state.lastEntryAt;
-    const until = last === null ? '' : ` to ${this.units.moment(last)}`;
-    return `The log goes on${until}, and what came after is worked out from it. Choose a later moment, or write this down as done now and press “Its day” beside it in the log.`;
   }
 }

@@ -25,7 +25,7 @@ export class SupplyTake {
   private readonly units = inject(Units);
   private readonly supplies = inject(Store).selectSignal(selectSuppliesLeft);
   private readonly now = inject(Store).selectSignal(appFeature.selectNow);
-  readonly needs = input.required<readonly Need[]>();
+  readonly needs = input<readonly Need[]>([]);
   readonly taken = model(true);
   protected readonly control = controlOf(this.taken);
   protected readonly found = computed(() =>

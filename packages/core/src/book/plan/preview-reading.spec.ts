@@ -1,12 +1,13 @@
-import { waterOf } from '@trug/core/matter/liquid/liquid';
-import { abvOf } from '@trug/core/matter/liquid/views';
-import { replay } from '@trug/core/book/log/replay';
-import { dayAt, filled, pitched, reading } from '../../../testing/sample-batch';
-import { previewReading, type ReadingContext } from './reading-draft';
+import { waterOf } from '../../matter/liquid/liquid.js';
+import { abvOf } from '../../matter/liquid/views.js';
+import { replay } from '../log/replay.js';
+import { logOf } from '../../testing/made-logs.js';
+import { previewReading, type ReadingContext } from './preview-reading.js';
 
+const make = logOf();
 const context: ReadingContext = {
-  state: replay([filled(), pitched(), reading(5, 1.02)]),
-  at: dayAt(9),
+  state: replay([make.filled(), make.pitched(), make.read(5, 1.02)]),
+  at: make.at(9),
   calibratedAtC: 20,
   offsetSg: 0,
   offsetBrix: 0,
@@ -33,7 +34,7 @@ describe('previewReading', () => {
   it('asks about a rise, but not against the entry it corrects', () => {
     expect(previewReading('1.030', 'hydrometer', context).questions.map((q) => q.id)).toEqual(['rise']);
     const own = context.state.readings[0]?.id ?? '';
-    expect(previewReading('1.030', 'hydrometer', { ...context, at: dayAt(5), correcting: own }).questions).toEqual([]);
+    expect(previewReading('1.030', 'hydrometer', { ...context, at: make.at(5), correcting: own }).questions).toEqual([]);
   });
   it('reads a gravity without its point, and asks about a figure that may be another', () => {
     expect(previewReading('1015', 'hydrometer', context).raw?.reading).toBe(1.015);

@@ -1,0 +1,90 @@
+import { attempt } from '../../base/errors/attempt.js';
+import { questionReading, type ReadingQuestion } from '../../ferment/verdict/question-reading.js';
+import { brixFromSg } from '../../matter/density/brix.js';
+import { agreeWithReading } from '../../matter/liquid/ferment-to.js';
+import type { Liquid } from '../../matter/liquid/liquid.js';
+import { dryGravityOf, gravityOf } from '../../matter/liquid/views.js';
+import { correctGravity } from '../../matter/measure/correct-gravity.js';
+import type { RawGravity, ReadingInstrument } from '../../matter/measure/raw-gravity.js';
+import { parseQuantity } from '../../matter/typed/parse-quantity.js';
+import type { BatchState } from '../state/batch-state.js';
+
+/** What a gravity that was written comes to. */
+export interface ReadingPreview {
+  readonly raw: RawGravity | null;
+  /** Corrected gravity; null when there is none to show. */
+  readonly sg: number | null;
+  readonly plusMinus: number | null;
+  /** What the reading makes of it, once yeast is in; null before. */
+  readonly drink: Liquid | null;
+  readonly questions: readonly ReadingQuestion[];
+  /** Why the gravity cannot be read at all; null when it can. */
+  readonly unreadable: string | null;
+}
+
+const NOTHING: ReadingPreview = { raw: null, sg: null, plusMinus: null, drink: null, questions: [], unreadable: null };
+
+/** What the preview needs besides the text. */
+export interface ReadingContext {
+  readonly state: BatchState;
+  readonly at: string;
+  readonly calibratedAtC: number;
+  readonly offsetSg: number;
+  /** What must be added to a refractometer's figure, °Bx. */
+  readonly offsetBrix: number;
+  /** °C; null when not typed. */
+  readonly sampleC: number | null;
+  /** The entry being corrected, whose own reading is no precedent; null for a new one. */
+  readonly correcting: string | null;
+}
+
+/**
+ * Reads a gravity as typed, corrects it, and asks about what is odd.
+ *
+ * @param text - as typed, any unit
+ * @param instrument - what it was read with
+ * @param context - the batch, the day and the instrument's own figures
+ * @returns the raw reading to file, what it comes to, and what is to be asked first
+ */
+export function previewReading(text: string, instrument: ReadingInstrument, context: ReadingContext): ReadingPreview {
+  if (text.trim() === '') return NOTHING;
+  const refractometer = instrument === 'refractometer';
+  const parsed = attempt(() => parseQuantity(text, { dimension: 'gravity', bareUnit: refractometer ? 'Bx' : 'SG' }));
+  if (!parsed.ok) return { ...NOTHING, unreadable: parsed.error.message };
+  const { value } = parsed.value;
+  const { state, at, correcting } = context;
+  const earlier = state.readings.filter((r) => r.id !== correcting && r.at < at);
+  const previous = earlier.at(-1) ?? null;
+  const drySg = state.must && state.pitchedAt ? dryGravityOf(state.must) : null;
+  const impossible = questionReading({ sg: value, at }).filter((q) => !q.canInsist);
+  if (impossible.length > 0) return { ...NOTHING, questions: impossible };
+  const raw: RawGravity = {
+    instrument,
+    reading: refractometer ? Math.max(0, brixFromSg(value) + context.offsetBrix) : value,
+    sampleC: context.sampleC,
+    calibratedAtC: context.calibratedAtC,
+    offsetSg: context.offsetSg,
+  };
+  const corrected = attempt(() => correctGravity(raw, state.pitchedAt ? state.must : null));
+  if (!corrected.ok) return { ...NOTHING, unreadable: corrected.error.message };
+  const { sg, plusMinus } = corrected.value;
+  const { must } = state;
+  return {
+    raw,
+    sg,
+    plusMinus,
+    drink: must && state.pitchedAt ? agreeWithReading(must, sg) : null,
+    questions: questionReading({ sg, at, previous: precedent(state, previous), drySg }),
+    unreadable: null,
+  };
+}
+
+/** The last gravity to compare with: a reading, or the must itself on the day of pitch; none once something moved it by hand. */
+function precedent(state: BatchState, previous: { readonly sg: number; readonly at: string } | null): { readonly sg: number; readonly at: string } | null {
+  const { must, pitchedAt } = state;
+  const fromMust = must && pitchedAt ? { sg: gravityOf(must), at: pitchedAt } : null;
+  const last = previous ?? fromMust;
+  if (!last) return null;
+  const changed = state.judged.some((e) => e.kind === 'gravity-changed' && e.at > last.at);
+  return changed ? null : last;
+}

@@ -1,0 +1,35 @@
+import type { StrengthSchool } from '../../matter/measure/abv-from-gravities.js';
+import type { RawGravity } from '../../matter/measure/raw-gravity.js';
+import type { SupplyInHand } from '../cupboard/supply-for.js';
+import type { Entry } from '../entry/entry.js';
+import type { Method } from '../plan/method.js';
+
+/** What a gravity can be read with, as the cupboard has it. */
+export interface ScribbleGauge extends Pick<RawGravity, 'calibratedAtC' | 'offsetSg'> {
+  readonly kind: 'hydrometer' | 'refractometer';
+  readonly name: string;
+  /** The maker's own, and not a plain one that stands in. */
+  readonly own: boolean;
+  readonly offsetBrix: number;
+}
+
+/** A place that a vessel may be carried to. */
+export interface ScribblePlace {
+  readonly name: string;
+  readonly monthlyC: readonly number[];
+}
+
+/** A batch and a cupboard, as a line finds them. */
+export interface ScribbleFacts {
+  readonly batchId: string;
+  readonly log: readonly Entry[];
+  readonly zone: string;
+  readonly method: Method;
+  readonly school: StrengthSchool;
+  /** When it was done, ISO 8601. */
+  readonly at: string;
+  /** The first of a kind is the one that is used where nobody chooses. */
+  readonly gauges: readonly ScribbleGauge[];
+  readonly supplies: readonly SupplyInHand[];
+  readonly places: readonly ScribblePlace[];
+}

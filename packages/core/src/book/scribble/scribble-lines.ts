@@ -1,0 +1,102 @@
+import { caution } from '../../base/cautions/catalogue.js';
+import { placeTempAt } from '../../ferment/forecast/place-curve.js';
+import type { Verdict } from '../../ferment/verdict/verdict.js';
+import type { Entry } from '../entry/entry.js';
+import { checkEntryAgainst } from '../log/check-entry.js';
+import { replay } from '../log/replay.js';
+import type { BatchState } from '../state/batch-state.js';
+import { judgeState } from '../state/judge-state.js';
+import { additionLine } from './scribble-addition-act.js';
+import type { ScribbleFacts } from './scribble-facts.js';
+import { pitchLine } from './scribble-pitch-act.js';
+import { readingLine } from './scribble-reading-act.js';
+import type { Said, ScribbledEntry, ScribbleLine } from './scribble-types.js';
+
+const plain = (act: ScribbledEntry): ScribbleLine => ({ is: 'act', act, guesses: [], cautions: [] });
+
+/** What one thing said is on the batch as it then stands. */
+function lineOf(said: Said, state: BatchState, facts: ScribbleFacts, note: string): ScribbleLine {
+  const verdict = (): Verdict | null => judgeState(state, facts.at, { school: facts.school, waits: facts.method.waits })?.value ?? null;
+  switch (said.is) {
+    case 'reading':
+      return readingLine(said, state, facts, note);
+    case 'addition':
+      return additionLine(said, state, verdict(), facts);
+    case 'pitch':
+      return pitchLine(said, state, facts);
+    case 'stirred':
+      return plain({ kind: 'stirred', payload: {} });
+    case 'let-off':
+      return plain({ kind: 'vented', payload: { vent: 'loose-cap' } });
+    case 'moved':
+      return movedLine(said, facts);
+    case 'tasted':
+      return plain({ kind: 'tasted', payload: { text: note, sparkle: null, again: null } });
+    case 'words':
+      return plain({ kind: 'note', payload: { text: note } });
+    case 'page':
+      return { is: 'page', text: said.text, page: said.page, cautions: [] };
+    case 'unread':
+      return said;
+  }
+}
+
+/** Carried to another place, which is as warm as was said, or as it usually is in this month. */
+function movedLine(said: Extract<Said, { readonly is: 'moved' }>, { places, at }: ScribbleFacts): ScribbleLine {
+  const known = places.find(({ name }) => name.toLowerCase() === said.place.toLowerCase());
+  const tempC = said.tempC ?? (known ? Math.round(placeTempAt(known.monthlyC, at)) : null);
+  if (tempC === null) return { is: 'page', text: said.text, page: 'move', cautions: [] };
+  return { is: 'act', act: { kind: 'moved', payload: { place: known?.name ?? said.place, tempC } }, guesses: [], cautions: [caution('lift-glass')] };
+}
+
+/** What stands against filing it on the batch as it then is. */
+function refusalOf(entry: Entry, state: BatchState, log: readonly Entry[], facts: ScribbleFacts): string | null {
+  const { refusal, dangers } = checkEntryAgainst(state, judgeState(state, facts.at, { school: facts.school, waits: facts.method.waits })?.value ?? null, entry);
+  if (refusal !== null) return refusal;
+  const [danger] = dangers;
+  if (danger) return `${danger.text} ${danger.whatToDo}`;
+  const issue = replay([...log, entry]).issues.find((i) => i.entryId === entry.id);
+  return issue ? `That does not add up: ${issue.text}.` : null;
+}
+
+/** A gas that is let out of anything but a loosened cap changes nothing that is kept: it stays in the maker's words. */
+const meantBy = (said: Said, state: BatchState): Said => (said.is === 'let-off' && state.vent?.vent !== 'loose-cap' ? { is: 'words', text: said.text } : said);
+
+/**
+ * What a line would file, one after another, each on the batch as the one before leaves it. The maker's own words go with the
+ * tasting, else with the first reading, else into a note.
+ *
+ * @param said - what the line says
+ * @param facts - the batch, the cupboard and the moment
+ * @returns each part as it would be filed, or why it is not, in the order written
+ */
+export function scribbleLines(said: readonly Said[], facts: ScribbleFacts): readonly ScribbleLine[] {
+  const start = replay(facts.log, facts.zone);
+  const meant = said.map((each) => meantBy(each, start));
+  const words = meant.flatMap((each) => (each.is === 'words' || each.is === 'tasted' ? [each.text] : [])).join(', ');
+  const carrier =
+    meant.findIndex((each) => each.is === 'tasted') >= 0 ? meant.findIndex((each) => each.is === 'tasted') : meant.findIndex((each) => each.is === 'reading');
+  const own = carrier >= 0 ? carrier : meant.findIndex((each) => each.is === 'words');
+  let [log, state] = [facts.log, start];
+  const lines: ScribbleLine[] = [];
+  for (const [i, each] of meant.entries()) {
+    // Said once already, where it goes.
+    if ((each.is === 'words' || each.is === 'tasted') && i !== own) continue;
+    const line = lineOf(each, state, { ...facts, log }, i === own ? words : '');
+    if (line.is !== 'act') {
+      lines.push(line);
+      continue;
+    }
+    // Kind and payload belong together: both come from one act.
+    const entry = { id: `scribble-${i}`, batchId: facts.batchId, at: facts.at, writtenAt: facts.at, note: '', ...line.act } as Entry;
+    const why = refusalOf(entry, state, log, facts);
+    if (why !== null) {
+      lines.push({ is: 'unread', text: each.text, why });
+      continue;
+    }
+    log = [...log, entry];
+    state = replay(log, facts.zone);
+    lines.push(line);
+  }
+  return lines;
+}

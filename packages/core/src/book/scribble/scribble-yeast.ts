@@ -1,0 +1,60 @@
+import { parseQuantity } from '../../matter/typed/parse-quantity.js';
+import { NUMBER_PATTERN, writtenNumber } from '../../matter/typed/written-number.js';
+import { kitchenWeights } from '../cupboard/kitchen-weights.js';
+import type { PitchMethod } from '../state/entry-choices.js';
+import type { SaidPitch } from './scribble-types.js';
+
+/** A kind of yeast by everything it is called, in the catalogue and on the maker's own packets. */
+export interface NamedYeast {
+  readonly id: string;
+  readonly names: readonly string[];
+}
+
+const PACKETS = new RegExp(String.raw`(${NUMBER_PATTERN})\s*(?:packets?|sachets?)(?:\s+of)?`, 'i');
+const MASS = new RegExp(String.raw`${NUMBER_PATTERN}\s*(?:g|gr|grams?|tsps?|teaspoons?|oz)(?![\p{L}\d])`, 'iu');
+const WARMTH = /(?:at\s+)?(-?\d+(?:[.,]\d+)?)\s*(?:°\s*|deg(?:rees)?\s*)?([CF])(?![\p{L}\d])/iu;
+const METHODS: readonly { readonly method: PitchMethod; readonly words: RegExp }[] = [
+  { method: 'starter', words: /\bstarter\b/i },
+  { method: 'rehydrated', words: /\b(?:rehydrated|woken|woke)\b/i },
+  { method: 'sprinkled', words: /\bsprinkled\b/i },
+];
+/** Whether a part of a line says that yeast went in, and not only that there is some, such as in a smell. */
+const WENT_IN =
+  /\b(?:pitch(?:ed)?|sprinkled|rehydrated)\b|^(?:the\s+)?yeast(?:\s+(?:in|added|went in))?$|\b(?:added?|put in|in went|stirred in)\b.*\byeast\b|\byeast\s+(?:in|added|went in)\b/i;
+/** In every kind's name, or in none. */
+const SAYS_NOTHING = /^(?:yeast|type|kind|like|the|with|and|own|packet|sachet|for)$/i;
+
+const wordsIn = (text: string): readonly string[] => (text.toLowerCase().match(/\p{L}{3,}/gu) ?? []).filter((word) => !SAYS_NOTHING.test(word));
+
+/**
+ * Reads which yeast went in, how much and how.
+ *
+ * @param part - in plain writing
+ * @param yeasts - every kind there is, with the names of the maker's own packets
+ * @returns null when the part is about no yeast that went in
+ * @throws {CoreError} UNREADABLE or OUT_OF_RANGE for an amount or a warmth that cannot be read
+ */
+export function pitchIn(part: string, yeasts: readonly NamedYeast[]): SaidPitch | null {
+  const [packets, mass] = [PACKETS.exec(part), MASS.exec(part)];
+  const isOfYeast = /\byeast\b/i.test(part) && (packets !== null || mass !== null);
+  if (!isOfYeast && !WENT_IN.test(part)) return null;
+  const warmth = WARMTH.exec(part);
+  return {
+    is: 'pitch',
+    text: part,
+    yeastIds: kindsNamed(part, yeasts),
+    massG: mass ? parseQuantity(mass[0], { dimension: 'mass', ...kitchenWeights('yeast', null) }).value : null,
+    packets: packets ? writtenNumber(packets[1] ?? '', false) : null,
+    method: METHODS.find(({ words }) => words.test(part))?.method ?? null,
+    juiceC: warmth ? parseQuantity(`${warmth[1] ?? ''} ${warmth[2] ?? ''}`, { dimension: 'temperature' }).value : null,
+  };
+}
+
+/** Kinds whose names hold every word of the part that stands in a name at all. */
+function kindsNamed(part: string, yeasts: readonly NamedYeast[]): readonly string[] {
+  const whole = yeasts.filter(({ names }) => names.some((name) => part.toLowerCase().includes(name.toLowerCase())));
+  if (whole.length > 0) return whole.map(({ id }) => id);
+  const sets = yeasts.map(({ id, names }) => ({ id, words: new Set(names.flatMap(wordsIn)) }));
+  const telling = wordsIn(part).filter((word) => sets.some(({ words }) => words.has(word)));
+  return telling.length === 0 ? [] : sets.filter(({ words }) => telling.every((word) => words.has(word))).map(({ id }) => id);
+}
