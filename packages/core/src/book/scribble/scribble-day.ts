@@ -6,7 +6,7 @@ const WEEKDAYS = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat'] as const;
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'] as const;
 const MONTH = String.raw`(jan(?:uary)?|feb(?:ruary)?|mar(?:ch)?|apr(?:il)?|may|june?|july?|aug(?:ust)?|sept?(?:ember)?|oct(?:ober)?|nov(?:ember)?|dec(?:ember)?)\.?`;
 /** What is still to come, or only lasts until then, was not done on that day. */
-const TO_COME = /\b(?:will|going to|needs? to|should|plan(?:ned)?|due|next|by|until|till|before|since|from|for)\b/i;
+const TO_COME = /\b(?:will|going to|needs? to|should|plan(?:ned)?|due|next|by|until|till|before(?! yesterday)|since|from|for)\b/i;
 
 /** When something was done, by what a line says of it. */
 export interface SaidWhen {

@@ -4,6 +4,7 @@ import { LIMITS } from '../../base/errors/limits.js';
 import { bareGravity, sgOnScale } from './parse-gravity.js';
 import { unitOfWord } from '../quantity/unit-words.js';
 import { BAR_PER, fahrenheitToCelsius, GRAMS_PER, LITRES_PER, type Dimension, type Gallon, type UnitId } from '../quantity/units.js';
+import { withCountsInDigits } from './written-counts.js';
 import { NUMBER_PATTERN, plainWriting, writtenNumber } from './written-number.js';
 
 /** What a thing weighs that is counted or spooned instead of weighed; without it the measure is refused. */
@@ -141,9 +142,9 @@ function scaleBehind(plain: string): string {
 export function parseQuantity(text: string, options: ParseQuantityOptions): ParsedQuantity {
   const { dimension } = options;
   const example = EXAMPLES[dimension];
-  const written = plainWriting(text);
-  const rough = ROUGH.test(written);
-  const bare = written.replace(ROUGH, '');
+  const line = withCountsInDigits(plainWriting(text));
+  const rough = ROUGH.test(line);
+  const bare = line.replace(ROUGH, '');
   const plain = dimension === 'gravity' ? scaleBehind(bare) : bare;
   if (plain === '') throw refuse(`There is no ${NOUNS[dimension]} in an empty field: write it as ${example}.`, text, dimension, 'empty');
   if (RANGE.test(plain)) throw refuse(`“${text}” is a range: write the one figure you have, such as ${example}.`, text, dimension, 'range');
@@ -155,7 +156,9 @@ export function parseQuantity(text: string, options: ParseQuantityOptions): Pars
   let unit: UnitId | undefined;
   let last = Infinity;
   let assumedUnit = false;
-  for (const { sign, number, word } of parts) {
+  for (const { sign, number, word: written } of parts) {
+    // Degrees of no name are the maker's own.
+    const word = dimension === 'temperature' ? written.replace(/^(?:°|deg(?:ree)?s?)$/i, '') : written;
     if (sign !== '' && !(dimension === 'temperature' && parts.length === 1)) {
       throw refuse(`“${text}” has a sign, and a ${NOUNS[dimension]} has none: write it as ${example}.`, text, dimension, 'sign');
     }
