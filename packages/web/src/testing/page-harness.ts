@@ -1,5 +1,6 @@
 // What pages load when they first need it is there already: a cold machine takes seconds over it.
 import '@trug/contract';
+import '../app/writing/check-by-core';
 import type { ComponentHarness, HarnessQuery } from '@angular/cdk/testing';
 import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { provideHttpClient } from '@angular/common/http';

@@ -14,6 +14,7 @@ const CONTEXT: ScribbleContext = {
   // A Friday.
   today: '2026-11-27',
   gallon: 'us',
+  degrees: 'degC',
 };
 const said = (line: string): readonly Said[] => parseScribble(line, CONTEXT).said;
 const kinds = (line: string): readonly string[] => said(line).map(({ is }) => is);
@@ -79,6 +80,8 @@ describe('what was read', () => {
     ['1.012 at 20°C, shed 8 C', { gravity: '1.012', sampleC: 20, placeC: 8 }],
     ['room 61F', { placeC: (61 - 32) / 1.8 }],
     ['8C', { placeC: 8 }],
+    ['1.012 at 20°', { gravity: '1.012', sampleC: 20 }],
+    ['room 8 degrees', { placeC: 8 }],
     ['pH 3.45', { ph: 3.45 }],
     ['1.050, ph 3.4, ta 6.1', { gravity: '1.050', ph: 3.4, taGPerL: 6.1 }],
     ['1.030, bubbling away', { gravity: '1.030', bubbles: 'lively' }],

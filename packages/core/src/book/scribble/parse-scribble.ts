@@ -5,6 +5,7 @@ import { readPart, type PartContext } from './read-part.js';
 import { batchNamedIn } from './scribble-batch.js';
 import { saidWhen } from './scribble-day.js';
 import { joined, withoutFillers } from './scribble-reading.js';
+import type { Degrees } from './scribble-warmth.js';
 import type { NamedBatch, Said, SaidReading, Scribble } from './scribble-types.js';
 import type { NamedYeast } from './scribble-yeast.js';
 
@@ -15,6 +16,8 @@ export interface ScribbleContext {
   /** `YYYY-MM-DD`, the maker's own day. */
   readonly today: string;
   readonly gallon: Gallon;
+  /** Which degrees a warmth is in that names none. */
+  readonly degrees: Degrees;
 }
 
 /** Longest line. @source our choice: a strip of tape holds less */
@@ -34,12 +37,13 @@ const COMMON =
  * said when it is named.
  *
  * @param text - as typed
- * @param context - the batches and yeasts it may name, the maker's day and gallon
+ * @param context - the batches and yeasts it may name, the maker's day, gallon and degrees
  * @returns what it says, as far as the words alone tell
  */
 export function parseScribble(text: string, context: ScribbleContext): Scribble {
   const line = withCountsInDigits(plainWriting(text.slice(0, LONGEST_SCRIBBLE)));
-  const part: PartContext = { gallon: context.gallon, yeasts: context.yeasts };
+  const { gallon, degrees, yeasts } = context;
+  const part: PartContext = { gallon, degrees, yeasts };
   const isKnown = (word: string): boolean => COMMON.test(word) || withoutFillers(word) === '' || readPart(word, part).some((said) => said.is !== 'words');
   const named = batchNamedIn(line, context.batches, isKnown);
   const when = saidWhen(named.rest, context.today);

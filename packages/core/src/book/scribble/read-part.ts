@@ -6,11 +6,13 @@ import { kitchenWeights } from '../cupboard/kitchen-weights.js';
 import { ingredientsIn, type FoundIngredient } from './scribble-ingredients.js';
 import { readingIn, withoutFillers } from './scribble-reading.js';
 import { pitchIn, type NamedYeast } from './scribble-yeast.js';
+import { warmthIn, WARMTH, type Degrees } from './scribble-warmth.js';
 import type { ActPage, Said } from './scribble-types.js';
 
 /** What the words of a part are read by. */
 export interface PartContext {
   readonly gallon: Gallon;
+  readonly degrees: Degrees;
   readonly yeasts: readonly NamedYeast[];
 }
 
@@ -32,7 +34,7 @@ const STIRRED = /\b(?:stirred|stirring|roused|swirled|punched down|pushed (?:the
 const LET_OFF = /\b(?:let (?:the )?(?:gas|pressure|it) (?:off|out)|let off|vented|burped|gas (?:let )?out|loosened (?:the )?cap)\b/i;
 const MOVED = /\b(?:moved|carried|brought|shifted)\s+(?:it\s+)?(?:in)?(?:to|into)\s+(?:the\s+)?(.+)$/i;
 const TASTED = /^tast(?:ed|es|ing)\b/i;
-const WARMTH = /(?:,?\s*(?:at|it is)?\s*)(-?\d+(?:[.,]\d+)?)\s*(?:°\s*|deg(?:rees)?\s*)?([CF])(?![\p{L}\d])/iu;
+const PLACE_WARMTH = new RegExp(String.raw`(?:,?\s*(?:at|it is)?\s*)${WARMTH}`, 'iu');
 const HEAPED = /\b(?:heaped|rounded|heaping)\b/i;
 const RANGE = /\d[^\s\d]*\s*(?:-|\bto\b|\bor\b)\s*\d/i;
 const AROUND_AMOUNTS =
@@ -48,7 +50,7 @@ const SPOONED: ReadonlySet<string> = new Set(['tsp', 'tbsp', 'cup', 'lemon', 'dr
  * Reads one part of a line: an act, figures, or words to keep.
  *
  * @param part - what stands between two commas, in plain writing with its counts in digits
- * @param context - which gallon, and the kinds of yeast
+ * @param context - which gallon and which degrees, and the kinds of yeast
  * @returns what it says, and beside an act the words that say no more of it
  */
 export function readPart(part: string, context: PartContext): readonly Said[] {
@@ -62,16 +64,16 @@ export function readPart(part: string, context: PartContext): readonly Said[] {
 
 function partRead(part: string, context: PartContext): readonly Said[] {
   if (TASTED.test(part)) return [{ is: 'tasted', text: part }];
-  const figures = readingIn(part);
+  const figures = readingIn(part, context.degrees);
   const isOnlyBubbles = figures.reading !== null && figures.reading.bubbles !== null && figures.reading.gravity === null;
   if (NOT_DONE.test(isOnlyBubbles ? figures.rest : part)) return [{ is: 'words', text: part }];
   const page = PAGES.find(({ words }) => words.test(part))?.page;
   if (page !== undefined) return [{ is: 'page', text: part, page }];
   const moved = MOVED.exec(part);
-  if (moved) return [movedTo(part, moved[1] ?? '')];
+  if (moved) return [movedTo(part, moved[1] ?? '', context.degrees)];
   const found = ingredientsIn(part);
   if (found.length > 1) return [{ is: 'unread', text: part, why: 'That names two things: put a comma between them, each with its own amount.' }];
-  const pitch = found.length === 0 ? pitchIn(part, context.yeasts) : null;
+  const pitch = found.length === 0 ? pitchIn(part, context.yeasts, context.degrees) : null;
   if (pitch) return [pitch];
   const [first] = found;
   if (first) return [addition(part, first, context.gallon)];
@@ -110,12 +112,11 @@ const HOW_DONE = /\b(?:well|gently|again|once|briefly|up|thoroughly|softly|twice
 /** Words beside an act that are worth keeping. */
 const leftWords = (part: string, rest: string): readonly Said[] => (withoutFillers(rest.replace(HOW_DONE, ' ')) !== '' ? [{ is: 'words', text: part }] : []);
 
-function movedTo(part: string, to: string): Said {
-  const warmth = WARMTH.exec(to);
+function movedTo(part: string, to: string, degrees: Degrees): Said {
+  const warmth = PLACE_WARMTH.exec(to);
   const place = (warmth ? to.replace(warmth[0], ' ') : to).replace(/[\s,(]+$/, '').trim();
   if (place === '') return { is: 'page', text: part, page: 'move' };
-  const tempC = warmth ? parseQuantity(`${warmth[1] ?? ''} ${warmth[2] ?? ''}`, { dimension: 'temperature' }).value : null;
-  return { is: 'moved', text: part, place, tempC };
+  return { is: 'moved', text: part, place, tempC: warmthIn(warmth, degrees) };
 }
 
 function addition(part: string, { ingredient, rest }: FoundIngredient, gallon: Gallon): Said {

@@ -22,6 +22,7 @@ function lines(line: string, log: readonly Entry[] = WORKING, changes: Partial<S
     yeasts: YEAST_KINDS.map(({ id, name }) => ({ id, names: [name] })),
     today: make.at(9).slice(0, 10),
     gallon: 'us',
+    degrees: 'degC',
   });
   return scribbleLines(said, {
     batchId: 'B',

@@ -1,14 +1,14 @@
 import { CoreError } from '../../base/errors/core-error.js';
-import { parseQuantity } from '../../matter/typed/parse-quantity.js';
 import { parseFigure } from '../../matter/typed/typed-figures.js';
 import type { Bubbles } from '../state/entry-choices.js';
+import { warmthIn, WARMTH, type Degrees } from './scribble-warmth.js';
 import type { SaidReading } from './scribble-types.js';
 
 const NUMBER = String.raw`\d+(?:[.,]\d+)?`;
 const PH = new RegExp(String.raw`\bph\s*(?:of|is|at|=|:)?\s*(${NUMBER})`, 'i');
 const ACID = new RegExp(String.raw`\b(?:ta|acid(?:ity)?)\s*(?:of|is|at|=|:)?\s*(${NUMBER})\s*(?:g\/l)?`, 'i');
-const TEMP = new RegExp(
-  String.raw`(?:\b(at|sample|juice|must|room|shed|air|place|cellar|garage|outside|kitchen|standing at|stands at)\s+(?:is\s+|at\s+)?)?(-?${NUMBER})\s*(?:°\s*|deg(?:rees)?\s*)?([CF])(?![\p{L}\d])`,
+const PLACED_WARMTH = new RegExp(
+  String.raw`(?:\b(?<where>at|sample|juice|must|room|shed|air|place|cellar|garage|outside|kitchen|standing at|stands at)\s+(?:is\s+|at\s+)?)?${WARMTH}`,
   'iu',
 );
 const SCALED = new RegExp(
@@ -43,9 +43,10 @@ export interface FoundReading {
  * Reads gravity, warmth, pH, acid and bubbles out of a part of a line.
  *
  * @param part - in plain writing
+ * @param degrees - the maker's own, where a warmth names none
  * @returns the figures, with those limits that every field of a reading has
  */
-export function readingIn(part: string): FoundReading {
+export function readingIn(part: string, degrees: Degrees): FoundReading {
   let rest = part;
   const take = (pattern: RegExp): RegExpExecArray | null => {
     const match = pattern.exec(rest);
@@ -57,8 +58,9 @@ export function readingIn(part: string): FoundReading {
     const ph = figureOf(take(PH)?.[1], 'ph');
     const taGPerL = figureOf(take(ACID)?.[1], 'taGPerL');
     const warmths: { readonly where: string; readonly tempC: number }[] = [];
-    for (let match = take(TEMP); match; match = take(TEMP)) {
-      warmths.push({ where: (match[1] ?? '').toLowerCase(), tempC: parseQuantity(`${match[2] ?? ''} ${match[3] ?? ''}`, { dimension: 'temperature' }).value });
+    for (let match = take(PLACED_WARMTH); match; match = take(PLACED_WARMTH)) {
+      const tempC = warmthIn(match, degrees);
+      if (tempC !== null) warmths.push({ where: (match.groups?.['where'] ?? '').toLowerCase(), tempC });
     }
     const gravity = gravityTaken(take);
     const [by, original] = [LENS.test(rest) ? ('refractometer' as const) : STEM.test(rest) ? ('hydrometer' as const) : null, ORIGINAL.test(rest)];

@@ -2,6 +2,7 @@ import { parseQuantity } from '../../matter/typed/parse-quantity.js';
 import { NUMBER_PATTERN, writtenNumber } from '../../matter/typed/written-number.js';
 import { kitchenWeights } from '../cupboard/kitchen-weights.js';
 import type { PitchMethod } from '../state/entry-choices.js';
+import { warmthIn, WARMTH, type Degrees } from './scribble-warmth.js';
 import type { SaidPitch } from './scribble-types.js';
 
 /** A kind of yeast by everything it is called, in the catalogue and on the maker's own packets. */
@@ -12,7 +13,7 @@ export interface NamedYeast {
 
 const PACKETS = new RegExp(String.raw`(${NUMBER_PATTERN})\s*(?:packets?|sachets?)(?:\s+of)?`, 'i');
 const MASS = new RegExp(String.raw`${NUMBER_PATTERN}\s*(?:g|gr|grams?|tsps?|teaspoons?|oz)(?![\p{L}\d])`, 'iu');
-const WARMTH = /(?:at\s+)?(-?\d+(?:[.,]\d+)?)\s*(?:°\s*|deg(?:rees)?\s*)?([CF])(?![\p{L}\d])/iu;
+const JUICE_WARMTH = new RegExp(WARMTH, 'iu');
 const METHODS: readonly { readonly method: PitchMethod; readonly words: RegExp }[] = [
   { method: 'starter', words: /\bstarter\b/i },
   { method: 'rehydrated', words: /\b(?:rehydrated|woken|woke)\b/i },
@@ -31,14 +32,14 @@ const wordsIn = (text: string): readonly string[] => (text.toLowerCase().match(/
  *
  * @param part - in plain writing
  * @param yeasts - every kind there is, with the names of the maker's own packets
+ * @param degrees - the maker's own, where a warmth names none
  * @returns null when the part is about no yeast that went in
  * @throws {CoreError} UNREADABLE or OUT_OF_RANGE for an amount or a warmth that cannot be read
  */
-export function pitchIn(part: string, yeasts: readonly NamedYeast[]): SaidPitch | null {
+export function pitchIn(part: string, yeasts: readonly NamedYeast[], degrees: Degrees): SaidPitch | null {
   const [packets, mass] = [PACKETS.exec(part), MASS.exec(part)];
   const isOfYeast = /\byeast\b/i.test(part) && (packets !== null || mass !== null);
   if (!isOfYeast && !WENT_IN.test(part)) return null;
-  const warmth = WARMTH.exec(part);
   return {
     is: 'pitch',
     text: part,
@@ -46,7 +47,7 @@ export function pitchIn(part: string, yeasts: readonly NamedYeast[]): SaidPitch 
     massG: mass ? parseQuantity(mass[0], { dimension: 'mass', ...kitchenWeights('yeast', null) }).value : null,
     packets: packets ? writtenNumber(packets[1] ?? '', false) : null,
     method: METHODS.find(({ words }) => words.test(part))?.method ?? null,
-    juiceC: warmth ? parseQuantity(`${warmth[1] ?? ''} ${warmth[2] ?? ''}`, { dimension: 'temperature' }).value : null,
+    juiceC: warmthIn(JUICE_WARMTH.exec(part), degrees),
   };
 }
 

@@ -78,6 +78,7 @@ export class ScribbleSheet {
       })),
       today: this.units.dateOf(this.writer.now()),
       gallon: this.settings().volume === 'imp-gal' ? 'imperial' : 'us',
+      degrees: this.settings().temperature,
     }),
   );
   /** Those it may be about, where the line leaves it open. */
