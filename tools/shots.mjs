@@ -12,7 +12,7 @@ const PHONE = { width: 390, height: 844, isMobile: true, hasTouch: true, deviceS
 const folder = join(ROOT, 'docs/screenshots');
 
 const typeInto = async (page, name, text) => {
-  await page.type(`[name="${name}"] input, input[name="${name}"]`, text);
+  await page.type(`[name="${name}"] input, input[name="${name}"], textarea[name="${name}"]`, text);
 };
 
 const choose = async (page, name, value) => {
@@ -25,7 +25,17 @@ const choose = async (page, name, value) => {
 /** Each view: its file, its address, the screen, and what to do before the picture. */
 const VIEWS = [
   { file: 'shelf', path: () => '/shelf' },
-  { file: 'shelf-lamplight', path: () => '/shelf', dark: true },
+  {
+    file: 'scribble-phone',
+    path: () => '/shelf',
+    viewport: PHONE,
+    dark: true,
+    act: async (page) => {
+      await page.click('button.scribble');
+      await page.waitForSelector('[name="scribble"]');
+      await typeInto(page, 'scribble', 'Carton No. 4 1.030 at 64F, eggy, 1 tsp nutrient, heaped tsp tannin, racked');
+    },
+  },
   { file: 'shelf-phone', path: () => '/shelf', viewport: PHONE },
   { file: 'ledger', path: () => '/batches' },
   {

@@ -45,6 +45,7 @@ export class Bench {
   private pressedAtMs = 0;
   private readonly fetching = new Set<HTTPRequest>();
   private askedAtMs = 0;
+  private counts = { presses: 0, fields: 0 };
 
   constructor(
     readonly page: Page,
@@ -107,8 +108,16 @@ export class Bench {
     }
   }
 
+  /** How often something was pressed and how many fields were written in since it was last asked. */
+  counted(): { readonly presses: number; readonly fields: number } {
+    const { counts } = this;
+    this.counts = { presses: 0, fields: 0 };
+    return counts;
+  }
+
   /** Types into the field of a name, replacing what is there. */
   async fill(name: string, text: string): Promise<void> {
+    this.counts.fields += 1;
     const field = await this.page.waitForSelector(fieldOf(name));
     if (!field) throw new Error(`there is no field ${name}`);
     await centred(field);
@@ -124,6 +133,8 @@ export class Bench {
     const sideBySide = await this.page.$(`${field} mat-button-toggle[data-value="${value}"] button`);
     if (!shown) throw new Error(`there is no ${name}`);
     await centred(sideBySide ?? shown);
+    // A list is opened, and then one of it is taken.
+    this.counts.presses += sideBySide ? 1 : 2;
     if (sideBySide) {
       await HANDS[this.hand].press(this.page, sideBySide, 1);
       return;
@@ -173,6 +184,7 @@ export class Bench {
     await centred(target);
     await still(target);
     await this.paced();
+    this.counts.presses += times;
     await HANDS[this.hand].press(this.page, target, times);
     this.pressedAtMs = Date.now();
   }

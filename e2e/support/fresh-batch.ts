@@ -64,8 +64,8 @@ export async function freshBatch(
 }
 
 /** An empty, clean vessel in the cupboard. */
-export async function freshVessel(trug: TestTrug): Promise<string> {
+export async function freshVessel(trug: TestTrug, capacityL = 5): Promise<string> {
   const name = `Clean ${(made += 1)}`;
-  await trug.send('POST', '/api/vessels', { id: freshId(), name, kind: 'jar', capacityL: 5 });
+  await trug.send('POST', '/api/vessels', { id: freshId(), name, kind: 'jar', capacityL });
   return name;
 }

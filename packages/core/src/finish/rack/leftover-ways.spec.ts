@@ -30,6 +30,11 @@ describe('leftoverWays', () => {
     expect(way('spread', ways(1.5))?.text).toContain('more air than it should keep');
     expect(way('spread', leftoverWays({ liquid: dry, overL: 0.5, filled: [jar(1)], free: [jar(2)] }))).toBeUndefined();
   });
+  it('says nothing of other vessels where none is filled yet', () => {
+    const only = leftoverWays({ liquid: { ...dry, volumeL: 3.9 }, overL: 3.9, filled: [], free: [jar(1, 4.6)] });
+    expect(way('spread', only)?.text).toMatch(/^Into .*, with 15 % air over it\. That is more air/);
+    expect(only.some(({ text }) => / too\b/.test(text))).toBe(false);
+  });
   it('tops it up with water and says what that costs: 22 L of 6.8 % and 1 L of water make 6.5 %', () => {
     const topped = way('top-up', ways(2, [jar(5, 3 / 0.98)]));
     expect(topped?.waterL).toBeCloseTo(1, 9);

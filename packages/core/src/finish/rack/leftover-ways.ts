@@ -46,7 +46,12 @@ const MOST_DRUNK_FRACTION = 0.3;
 export function leftoverWays({ liquid, overL, filled, free }: LeftoverInput): readonly LeftoverWay[] {
   inRange('overL', overL, LIMITS.pourL);
   const bySize = [...free].sort((a, b) => a.capacityL - b.capacityL);
-  return [...fitting(bySize, overL), ...spread(bySize, filled, overL), ...topped(bySize, liquid, overL), ...drinking(overL, liquid.volumeL)];
+  return [
+    ...fitting(bySize, overL),
+    ...spread(bySize, filled, overL),
+    ...topped(bySize, liquid, { overL, also: filled.length > 0 }),
+    ...drinking(overL, liquid.volumeL),
+  ];
 }
 
 function fitting(free: readonly VesselSize[], overL: number): readonly LeftoverWay[] {
@@ -62,12 +67,16 @@ function spread(free: readonly VesselSize[], filled: readonly VesselSize[], over
     .flatMap((v): LeftoverWay[] => {
       const airFraction = 1 - (used + overL) / (used + v.capacityL);
       const much = airFraction > AIR_ROOM_FRACTION ? ' That is more air than it should keep for long.' : '';
-      const text = `Into ${v.name} too, all of them less full: ${figure(airFraction * 100, 0)} % air in each.${much}`;
+      const percent = figure(airFraction * 100, 0);
+      const text =
+        filled.length === 0
+          ? `Into ${v.name}, with ${percent} % air over it.${much}`
+          : `Into ${v.name} too, all of them less full: ${percent} % air in each.${much}`;
       return airFraction <= 2 * AIR_ROOM_FRACTION ? [{ id: 'spread', vesselId: v.id, airFraction, text }] : [];
     });
 }
 
-function topped(free: readonly VesselSize[], liquid: Liquid, overL: number): readonly LeftoverWay[] {
+function topped(free: readonly VesselSize[], liquid: Liquid, { overL, also }: { readonly overL: number; readonly also: boolean }): readonly LeftoverWay[] {
   const vessel = free.find((v) => v.capacityL * (1 - NECK_FRACTION) > overL);
   if (!vessel) return [];
   const waterL = vessel.capacityL * (1 - NECK_FRACTION) - overL;
@@ -78,7 +87,7 @@ function topped(free: readonly VesselSize[], liquid: Liquid, overL: number): rea
       id: 'top-up',
       vesselId: vessel.id,
       waterL,
-      text: `${figure(waterL, 1)} L of boiled, cooled water in all of it fills ${vessel.name} too: ${topUpCost(value)}.`,
+      text: `${figure(waterL, 1)} L of boiled, cooled water in all of it fills ${vessel.name}${also ? ' too' : ''}: ${topUpCost(value)}.`,
     },
   ];
 }
