@@ -197,7 +197,7 @@ export { placeTempAt, USUAL_PLACES, type UsualPlace } from './ferment/forecast/p
 export { dirtyVessels, emptiedVessels, type DirtyVessel } from './book/summary/dirty-vessels.js';
 export { mayDoWithout, MOST_PUT_OFF, putOffDays, putOffOnce, wantedJobs, type PutOff } from './book/plan/put-off.js';
 export { QUICK_SUMS, workQuickSum, type QuickAnswer, type QuickField, type QuickLine, type QuickSum } from './book/quick/quick-sums.js';
-export { mixedWarmth, type WarmVolume } from './book/quick/mixed-warmth.js';
+export { mixedWarmth, type WarmVolume } from './juice/warmth/mixed-warmth.js';
 export { vesselJobs } from './book/plan/vessel-jobs.js';
 export { careNotes, type CareNote, type CareVessel } from './book/care/care-notes.js';
 export { clearingWays, type ClearingWay, type HazeCause } from './ferment/clear/clearing-ways.js';

@@ -107,6 +107,12 @@ export const CAUTIONS = {
     text: 'Hot syrup scalds, and cracks glass jars.',
     whatToDo: 'Let syrup cool to about the warmth of the drink before it goes in.',
   },
+  'hot-juice': {
+    id: 'hot-juice',
+    severity: 'caution',
+    text: 'Hot juice scalds, and cracks glass.',
+    whatToDo: 'Pour it slowly into the cold juice in a bucket, never into a glass jar, stir, and look at the thermometer before yeast goes in.',
+  },
   'lift-glass': {
     id: 'lift-glass',
     severity: 'caution',

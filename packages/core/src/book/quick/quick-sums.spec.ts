@@ -1,4 +1,4 @@
-import { mixedWarmth } from './mixed-warmth.js';
+import { mixedWarmth } from '../../juice/warmth/mixed-warmth.js';
 import { QUICK_SUMS, workQuickSum, type QuickAnswer } from './quick-sums.js';
 
 const ask = (id: string, figures: Readonly<Record<string, number>>): QuickAnswer => {

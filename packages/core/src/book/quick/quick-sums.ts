@@ -19,7 +19,9 @@ import { correctHydrometer } from '../../matter/measure/correct-hydrometer.js';
 import { STRENGTH_SCHOOL_WORDS } from '../../matter/measure/strength-schools.js';
 import { refractometerGravity } from '../../matter/measure/refractometer-gravity.js';
 import type { TypedFigureId } from '../../matter/typed/typed-figures.js';
-import { mixedWarmth } from './mixed-warmth.js';
+import { coolDown, coolingText } from '../../juice/warmth/cool-down.js';
+import { mixedWarmth } from '../../juice/warmth/mixed-warmth.js';
+import { PAN_C, warmUp } from '../../juice/warmth/warm-up.js';
 
 /** What a sum asks for: a quantity in any unit, or a plain figure. */
 export interface QuickField {
@@ -182,6 +184,35 @@ export const QUICK_SUMS: readonly QuickSum[] = [
         { volumeL: of('otherL'), tempC: of('otherC') },
       ]);
       return plain(said('Together', `${figure(of('oneL') + of('otherL'), 2)} L at about ${celsius(tempC)}`));
+    },
+  },
+  {
+    id: 'warm-up',
+    title: 'Part of it heated, to warm the whole',
+    fields: [
+      volume('volumeL', 'All of it'),
+      warmth('isC', 'It is at', 10),
+      warmth('wantedC', 'It should come to', 18),
+      warmth('panC', 'The pan is made', 60, PAN_C),
+    ],
+    work: (of) => {
+      const { value, steps, cautions } = warmUp({ volumeL: of('volumeL'), isC: of('isC'), wantedC: of('wantedC'), panC: of('panC') });
+      return { lines: [said('Heat', `${figure(value.heatL, 2)} L to ${celsius(value.panC)}, and stir it in`)], steps, cautions };
+    },
+  },
+  {
+    id: 'cool-down',
+    title: 'How long it cools',
+    fields: [volume('volumeL', 'All of it'), warmth('isC', 'It is at', 60), warmth('wantedC', 'It should come to', 25), warmth('aroundC', 'Around it', 16)],
+    work: (of) => {
+      const asked = { volumeL: of('volumeL'), isC: of('isC'), wantedC: of('wantedC'), aroundC: of('aroundC') };
+      const [air, water] = [coolDown({ ...asked, way: 'air' }), coolDown({ ...asked, way: 'water' })];
+      return {
+        lines: [asIs('In still air', coolingText(air.value.hours)), asIs('In a bath of water, stirred', coolingText(water.value.hours))],
+        note: 'By our estimate: lids, draughts and shapes differ. The thermometer decides.',
+        steps: [...air.steps, ...water.steps],
+        cautions: [],
+      };
     },
   },
   {

@@ -17,6 +17,22 @@ const packetOf = (refId: string, changes: Parameters<typeof sampleSupply>[0] = {
 describe('PitchPage', () => {
   const ale = packetOf('english-ale', { packetG: 11, bestBefore: '2027-01-01' });
   const open = (entries = [filled()], today = 1): Promise<PageHarness> => PageHarness.open(PitchPage, { batches: [sampleBatch(entries)], today, inputs });
+  it('says how to bring juice that is too cold or too warm to where its yeast is at its best', async () => {
+    const page = await open();
+    expect(page.has('trug-warmth-note')).toBe(false);
+    await page.type('juice', '5 C');
+    // 20 L: heat × (60 − 5) = 20 × (wanted − 5).
+    const wanted = Number(/warm it to (\d+) °C/.exec(page.text('trug-warmth-note'))?.[1]);
+    const heat = Number(/Heat ([\d.]+) L of it to 60 °C/.exec(page.text('trug-warmth-note'))?.[1]);
+    expect(heat).toBeCloseTo((20 * (wanted - 5)) / 55, 1);
+    expect(page.text('trug-warmth-note')).toContain('never into a glass jar');
+    await page.type('juice', '45 C');
+    await page.type('place', '16 C');
+    expect(page.text('trug-warmth-note')).toMatch(/Left at 16 °C: [\d.]+ to [\d.]+ hours, so it is ready between \d\d:\d\d on .* and \d\d:\d\d on/);
+    expect(page.text('trug-warmth-note')).toMatch(/In a bath of water at 12 °C/);
+    await page.type('place', '40 C');
+    expect(page.text('trug-warmth-note')).toContain('comes no cooler than that');
+  });
   it('weighs the yeast for this juice and this cold', async () => {
     const page = await open();
     expect(page.text('aside h2')).toBe('5 g of dry yeast');

@@ -10,6 +10,7 @@ import { pitchCautions } from '@trug/core/ferment/yeast/pitch-cautions';
 import { pitchRate } from '@trug/core/ferment/yeast/pitch-rate';
 import { pitchSteps, type PitchWay } from '@trug/core/ferment/yeast/pitch-steps';
 import { rankYeasts, YEAST_AIMS, type YeastAim } from '@trug/core/ferment/yeast/rank-yeasts';
+import { warmthForPitch } from '@trug/core/juice/warmth/warmth-for-pitch';
 import { yeastTogether } from '@trug/core/ferment/yeast/yeast-together';
 import { Store } from '@ngrx/store';
 import { ActHead } from '../../shared/act-head/act-head';
@@ -24,6 +25,7 @@ import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { TimedSteps } from '../../shared/timed-steps/timed-steps';
 import { Icon } from '../../shared/icon/icon';
 import { Working } from '../../shared/working/working';
+import { WarmthNote } from './warmth-note';
 import { SaidPipe } from '../../units/said.pipe';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import { type Act, LogWriter } from '../../writing/log-writer';
@@ -97,6 +99,7 @@ const TEASPOON_G = kitchenWeights('yeast', null).gramsPerTeaspoon ?? 3;
     MatRadioButton,
     MatRadioGroup,
     Refusal,
+    WarmthNote,
   ],
   templateUrl: './pitch-page.html',
   styleUrl: './pitch-page.scss',
@@ -117,6 +120,8 @@ export class PitchPage {
   private readonly juiceC = computed(() => numberIn(readQuantity(this.units, this.fields().temp, 'temperature')));
   private readonly typedPlaceC = computed(() => numberIn(readQuantity(this.units, this.fields().place, 'temperature')));
   private readonly placeC = computed(() => this.typedPlaceC() ?? this.view()?.state.placeC ?? this.juiceC());
+  /** What is known of the air around it; the juice's own warmth says nothing of that. */
+  protected readonly airC = computed(() => this.typedPlaceC() ?? this.view()?.state.placeC ?? null);
   private readonly stock = computed(() =>
     this.supplies().flatMap((s) =>
       s.kind === 'yeast' && s.refId !== null && s.left > 0 ? [{ yeastId: s.refId, bestBefore: s.bestBefore, packetG: s.packetG }] : [],
@@ -148,6 +153,12 @@ export class PitchPage {
   protected readonly ways = computed(() => (this.yeastId() === WILD_YEAST_ID ? WILD_WAYS : BOUGHT_WAYS));
   protected readonly way = computed((): PitchWay => this.ways().find((w) => w.id === this.fields().way)?.id ?? this.usualWay());
   private readonly usualWay = computed((): PitchWay => (this.yeastId() === WILD_YEAST_ID ? 'left' : (this.rate()?.value.method ?? 'sprinkled')));
+  /** How the juice comes to where this kind is at its best, where it is not there yet. */
+  protected readonly toBest = computed(() => {
+    const juiceC = this.juiceC();
+    const volumeL = this.view()?.state.liquid?.volumeL ?? 0;
+    return juiceC === null || juiceC < 0 ? null : warmthForPitch({ yeastId: this.yeastId(), volumeL, juiceC, placeC: this.airC() });
+  });
   protected readonly steps = computed(() => {
     const rate = this.rate();
     const liquid = this.view()?.state.liquid;
