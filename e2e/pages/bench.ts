@@ -37,6 +37,9 @@ const fieldOf = (name: string): string => `input[name="${name}"], textarea[name=
 /** The selector of the button or link of a name. */
 export const named = (name: string): string => `::-p-aria([name="${name}"])`;
 
+/** So often something is looked for again that was drawn anew meanwhile. */
+const MOST_LOOKS = 3;
+
 /** A worker's own script: when the page that called it goes first, nobody is told that it came. */
 const WORKER = /\/worker-[^/]*\.js$/;
 
@@ -179,14 +182,26 @@ export class Bench {
 
   /** Clicks what a selector finds; twice, as an impatient or a shaky hand does. */
   async pressAt(selector: string, times: 1 | 2 = 1): Promise<void> {
-    const target = await this.page.waitForSelector(selector, { visible: true });
-    if (!target) throw new Error(`there is no ${selector}`);
-    await centred(target);
-    await still(target);
+    const target = await this.standing(selector);
     await this.paced();
     this.counts.presses += times;
     await HANDS[this.hand].press(this.page, target, times);
     this.pressedAtMs = Date.now();
+  }
+
+  /** What a selector finds, once it stays in its place: what is drawn anew while one looks is looked for again. */
+  private async standing(selector: string): Promise<ElementHandle> {
+    for (let tries = 1; ; tries += 1) {
+      const target = await this.page.waitForSelector(selector, { visible: true });
+      if (!target) throw new Error(`there is no ${selector}`);
+      try {
+        await centred(target);
+        await still(target);
+        return target;
+      } catch (error) {
+        if (tries === MOST_LOOKS || !String(error).includes('detached')) throw error;
+      }
+    }
   }
 
   /** Nobody without a mouse presses twice within a blink, and what was pressed so is taken for one press. */

@@ -57,6 +57,7 @@ export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) =
   ['stabilise', ({ batch }) => `/batch/${batch('Gate Blend')}/stabilise`],
   ['sweeten', ({ batch }) => `/batch/${batch('Gate Blend')}/sweeten`],
   ['take some out', ({ batch }) => `/batch/${batch('Gate Blend')}/take-out`],
+  ['make it again', ({ batch }) => `/batch/${batch('Crab and Tea')}/again`],
   ['it gushes', ({ batch, aCrate }) => `/batch/${batch('Kitchen Fizz')}/burst/${aCrate}`],
   ['open the keg', ({ batch }) => `/batch/${batch('Keg of the Row')}/open-keg`],
   ['malolactic change', ({ batch }) => `/batch/${batch('Gate Blend')}/malolactic`],

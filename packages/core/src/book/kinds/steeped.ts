@@ -54,12 +54,17 @@ export const steeped: Kind<SteepedPayload> = {
     };
   },
   words: ({ payload }, say) => {
-    const { fruitKg, source, liquid, sugars, waterL, days } = payload;
+    const { fruitKg, source, liquid, sugars, waterL, days, acidG, teaCups, driedFruitG } = payload;
     const sugarG = sugars.reduce((sum, sugar) => sum + sugar.massG, 0);
-    const sweet = sugarG > 0 ? `, ${say.mass(sugarG)} sugar` : '';
+    const besides = [
+      sugarG > 0 ? `, ${say.mass(sugarG)} sugar` : '',
+      acidG > 0 ? `, ${say.mass(acidG)} citric acid` : '',
+      teaCups > 0 ? `, ${countText(Number(figure(teaCups, 1)), 'cup')} of tea` : '',
+      driedFruitG > 0 ? `, ${say.mass(driedFruitG)} raisins` : '',
+    ].join('');
     return {
       lead: `On the pulp, ${say.mass(fruitKg * 1000)}`,
-      rest: `of ${source} in ${say.volume(waterL)} water${sweet}, for ${countText(days, 'day')}: about ${say.gravity(gravityOf(liquid))} and ${say.volume(Number(figure(liquid.volumeL, 1)))} by the sums`,
+      rest: `of ${source} in ${say.volume(waterL)} water${besides}, for ${countText(days, 'day')}: about ${say.gravity(gravityOf(liquid))} and ${say.volume(Number(figure(liquid.volumeL, 1)))} by the sums`,
     };
   },
   supplies: ({ supplies = [] }) => supplies,

@@ -19,7 +19,14 @@ it('reads a line back before it files it, and files it as acts of one moment', a
     { kind: 'addition', payload: { what: 'fermentable', fermentableId: 'sucrose', massG: 300 } },
     { kind: 'stirred' },
   ]);
-  expect(page.value('scribble')).toBe('');
+  expect(localStorage.getItem(Object.keys(localStorage).find((key) => key.startsWith('trug.draft.scribble')) ?? '')).toBeNull();
+});
+it('keeps nothing of what was filed when the sheet goes in that very moment', async () => {
+  const page = await open();
+  await page.type('scribble', 'lot stirred');
+  await page.submit();
+  const again = await PageHarness.reopen(ScribbleSheet, { batches: [OTHER], today: 9 });
+  expect(again.value('scribble')).toBe('');
 });
 it('asks which batch, and reads back once it is chosen', async () => {
   const page = await open();

@@ -167,13 +167,17 @@ export class ScribbleSheet {
       const { at } = moment;
       const left = this.lines().flatMap((line) => (line.is === 'unread' ? [line.text] : []));
       const acts = this.acts().map((act) => (at === null ? act : { ...act, at }));
-      const asked = this.lines().find((line) => line.is === 'page');
       const refused = await this.writer.write(view, acts, `Written down for ${view.batch.name}.`, 'stay');
       this.refusal.set(refused);
       if (refused !== null) return;
-      // What could not be read stays to be put right, beside the batch it was about.
-      this.draft.clear(filed, { line: left.join(', '), batchId: left.length > 0 || asked ? view.batch.id : '' });
-      if (left.length === 0) this.closed.emit();
+      const isDone = left.length === 0 && this.fields().line === filed.line;
+      // What could not be read, or was typed meanwhile, stays to be put right, beside the batch it was about.
+      if (!isDone) this.draft.clear(filed, { line: left.join(', '), batchId: view.batch.id });
+      else {
+        // The sheet goes at once, and what was filed must not wait in it.
+        this.draft.forget();
+        this.closed.emit();
+      }
     }
   }
 }

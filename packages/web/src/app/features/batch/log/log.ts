@@ -12,7 +12,10 @@ import { LogWriter } from '../../../writing/log-writer';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [SaidPipe, RouterLink],
   template: `
-    <p class="from"><a class="link" [routerLink]="['/batch', view().batch.id, 'import']">Readings from a table or a file</a></p>
+    <p class="from">
+      <a class="link" [routerLink]="['/batch', view().batch.id, 'again']">Make it again</a>
+      <a class="link" [routerLink]="['/batch', view().batch.id, 'import']">Readings from a table or a file</a>
+    </p>
     @if (view().batch.unreadable; as unreadable) {
       <ul class="unreadable">
         @for (row of unreadable; track row.id) {
@@ -75,8 +78,11 @@ import { LogWriter } from '../../../writing/log-writer';
   `,
   styles: `
     .from {
+      display: flex;
+      flex-wrap: wrap;
+      justify-content: space-between;
+      gap: 0 1rem;
       margin: 0.5rem 0;
-      text-align: right;
     }
     ul {
       margin: 0;
