@@ -66,6 +66,15 @@ describe('a draft', () => {
     TestBed.tick();
     expect(draft().fields().a).toBe('jar');
   });
+  it('says what it last held when its form goes in that very moment', () => {
+    const first = draft();
+    first.set('a', 'typed');
+    TestBed.tick();
+    first.clear({ a: 'typed', b: 'x' }, { a: '', b: 'x' });
+    TestBed.resetTestingModule();
+    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
+    expect(draft().fields()).toEqual({ a: '', b: 'x' });
+  });
   it('leaves nothing behind when a form is only opened', () => {
     draft();
     TestBed.tick();

@@ -139,8 +139,7 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
   /** What is stored already. */
   let stored: T | null = ownDraft ? begun : null;
   let kept = true;
-  effect(() => {
-    const now = fields();
+  const keep = (now: T): void => {
     // Only what was typed is kept, so that opening a form leaves nothing behind.
     if (!kept || now === stored) return;
     if (isSame(now, untouched)) {
@@ -151,7 +150,8 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
     }
     stored = now;
     writeStored(own, { by: windowId(), atMs: Date.now(), fields: now } satisfies StoredDraft);
-  });
+  };
+  effect(() => keep(fields()));
   const throwAway = (): void => {
     stored = untouched;
     fields.set(untouched);
@@ -176,7 +176,11 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
       }
     });
   }
-  inject(DestroyRef).onDestroy(() => offers.withdraw(key));
+  inject(DestroyRef).onDestroy(() => {
+    // A form that goes in the moment it was emptied is seen by no effect any more.
+    keep(untracked(fields));
+    offers.withdraw(key);
+  });
   const form = followed(fields);
   return {
     fields,
