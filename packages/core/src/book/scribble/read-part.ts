@@ -7,6 +7,7 @@ import { ingredientsIn, type FoundIngredient } from './scribble-ingredients.js';
 import { readingIn, withoutFillers } from './scribble-reading.js';
 import { pitchIn, type NamedYeast } from './scribble-yeast.js';
 import { warmthIn, WARMTH, type Degrees } from './scribble-warmth.js';
+import type { Vent } from '../state/entry-choices.js';
 import type { ActPage, Said } from './scribble-types.js';
 
 /** What the words of a part are read by. */
@@ -31,7 +32,12 @@ const PAGES: readonly { readonly page: ActPage; readonly words: RegExp }[] = [
   { page: 'sweeten', words: /\b(?:(?:back)?-?sweetened|sweetener|xylitol|stevia|sucralose|saccharin|allulose)\b/i },
 ];
 const STIRRED = /\b(?:stirred|stirring|roused|swirled|punched down|pushed (?:the )?(?:bag|cap|fruit) (?:down|under))\b(?!\s+in\b)/i;
-const LET_OFF = /\b(?:let (?:the )?(?:gas|pressure|it) (?:off|out)|let off|vented|burped|gas (?:let )?out|loosened (?:the )?cap)\b/i;
+const LET_OFF = /\b(?:let (?:the )?(?:gas|pressure|it) (?:off|out)|let off|vented|burped|gas (?:let )?out)\b/i;
+const VENTED: readonly { readonly vent: Vent; readonly words: RegExp }[] = [
+  { vent: 'loose-cap', words: /\b(?:(?:cap|lid|top) (?:is )?(?:left |kept )?loose(?:ned|ly)?|loosened (?:the |its )?(?:cap|lid)|(?:cap|lid) on loosely)\b/i },
+  { vent: 'tube', words: /\b(?:blow-?off(?: tube)?|tube) (?:is )?(?:on|in|fitted)\b|\bfitted (?:a |the )?(?:blow-?off|tube)\b/i },
+  { vent: 'airlock', words: /\b(?:airlock|lock) (?:is )?(?:on|in|fitted)\b|\bfitted (?:an? |the )?(?:air)?lock\b|\bunder (?:an? )?airlock\b/i },
+];
 const MOVED = /\b(?:moved|carried|brought|shifted)\s+(?:it\s+)?(?:in)?(?:to|into)\s+(?:the\s+)?(.+)$/i;
 const TASTED = /^tast(?:ed|es|ing)\b/i;
 const PLACE_WARMTH = new RegExp(String.raw`(?:,?\s*(?:at|it is)?\s*)${WARMTH}`, 'iu');
@@ -69,6 +75,8 @@ function partRead(part: string, context: PartContext): readonly Said[] {
   if (NOT_DONE.test(isOnlyBubbles ? figures.rest : part)) return [{ is: 'words', text: part }];
   const page = PAGES.find(({ words }) => words.test(part))?.page;
   if (page !== undefined) return [{ is: 'page', text: part, page }];
+  const vent = VENTED.find(({ words }) => words.test(part))?.vent;
+  if (vent !== undefined) return [{ is: 'vent', text: part, vent }];
   const moved = MOVED.exec(part);
   if (moved) return [movedTo(part, moved[1] ?? '', context.degrees)];
   const found = ingredientsIn(part);

@@ -112,6 +112,7 @@ it('keeps words as a note, or with the tasting, once', () => {
 });
 it('lets gas off only where a cap is loosened, and keeps it as words elsewhere', () => {
   expect(acts(lines('let the gas off'))).toMatchObject([{ kind: 'note' }]);
+  expect(acts(lines('cap loosened, let the gas off'))).toMatchObject([{ kind: 'vented', payload: { vent: 'loose-cap' } }, { kind: 'vented' }]);
   expect(acts(lines('let the gas off', [...WORKING, make.entry('vented', 6, { vent: 'loose-cap' })]))).toMatchObject([{ kind: 'vented' }]);
 });
 it('puts nothing into a sealed keg or through glass', () => {

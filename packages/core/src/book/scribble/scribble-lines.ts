@@ -28,6 +28,13 @@ function lineOf(said: Said, state: BatchState, facts: ScribbleFacts, note: strin
       return plain({ kind: 'stirred', payload: {} });
     case 'let-off':
       return plain({ kind: 'vented', payload: { vent: 'loose-cap' } });
+    case 'vent':
+      return {
+        is: 'act',
+        act: { kind: 'vented', payload: { vent: said.vent } },
+        guesses: [],
+        cautions: said.vent === 'loose-cap' ? [caution('let-gas-out')] : [],
+      };
     case 'moved':
       return movedLine(said, facts);
     case 'tasted':
@@ -60,7 +67,13 @@ function refusalOf(entry: Entry, state: BatchState, log: readonly Entry[], facts
 }
 
 /** A gas that is let out of anything but a loosened cap changes nothing that is kept: it stays in the maker's words. */
-const meantBy = (said: Said, state: BatchState): Said => (said.is === 'let-off' && state.vent?.vent !== 'loose-cap' ? { is: 'words', text: said.text } : said);
+function meantBy(said: readonly Said[], { vent }: BatchState): readonly Said[] {
+  let isLoose = vent?.vent === 'loose-cap';
+  return said.map((each) => {
+    if (each.is === 'vent') isLoose = each.vent === 'loose-cap';
+    return each.is === 'let-off' && !isLoose ? { is: 'words', text: each.text } : each;
+  });
+}
 
 /**
  * What a line would file, one after another, each on the batch as the one before leaves it. The maker's own words go with the
@@ -72,7 +85,7 @@ const meantBy = (said: Said, state: BatchState): Said => (said.is === 'let-off' 
  */
 export function scribbleLines(said: readonly Said[], facts: ScribbleFacts): readonly ScribbleLine[] {
   const start = replay(facts.log, facts.zone);
-  const meant = said.map((each) => meantBy(each, start));
+  const meant = meantBy(said, start);
   const words = meant.flatMap((each) => (each.is === 'words' || each.is === 'tasted' ? [each.text] : [])).join(', ');
   const carrier =
     meant.findIndex((each) => each.is === 'tasted') >= 0 ? meant.findIndex((each) => each.is === 'tasted') : meant.findIndex((each) => each.is === 'reading');

@@ -1,6 +1,6 @@
 import type { Caution } from '../../base/cautions/caution.js';
 import type { AdditionId } from '../../juice/adjust/addition-types.js';
-import type { Bubbles, PitchMethod } from '../state/entry-choices.js';
+import type { Bubbles, PitchMethod, Vent } from '../state/entry-choices.js';
 import type { EntryKind, EntryPayloads } from '../entry/entry.js';
 
 /** A batch that a line may be about, by everything it is called. */
@@ -65,6 +65,8 @@ export type Said =
   | SaidPitch
   | { readonly is: 'stirred'; readonly text: string }
   | { readonly is: 'let-off'; readonly text: string }
+  /** How the gas gets out from now on. */
+  | { readonly is: 'vent'; readonly text: string; readonly vent: Vent }
   | { readonly is: 'moved'; readonly text: string; readonly place: string; readonly tempC: number | null }
   | { readonly is: 'tasted'; readonly text: string }
   | { readonly is: 'page'; readonly text: string; readonly page: ActPage }
