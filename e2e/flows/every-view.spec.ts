@@ -25,10 +25,9 @@ afterAll(() => trug.stop());
 
 const WIDTHS = [DESK, { width: PHONE.width, height: PHONE.height }];
 
-it.each(VIEWS)('%s is clean by the rules of access and of best practice and does not scroll sideways, wide or narrow', async (_name, path) => {
+/** Whether what is open keeps the rules of access, wide and narrow, and scrolls no way but down. */
+async function keepsTheRules(): Promise<void> {
   const { page } = bench;
-  await page.setViewport(DESK);
-  await bench.go(path(places));
   await page.evaluate(readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8'));
   for (const viewport of WIDTHS) {
     // The page is laid out anew where it stands: opening it again would say nothing more.
@@ -45,6 +44,21 @@ it.each(VIEWS)('%s is clean by the rules of access and of best practice and does
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(viewport.width);
   }
   expect(faults.splice(0)).toEqual([]);
+}
+
+it.each(VIEWS)('%s is clean by the rules of access and of best practice and does not scroll sideways, wide or narrow', async (_name, path) => {
+  await bench.page.setViewport(DESK);
+  await bench.go(path(places));
+  await keepsTheRules();
+});
+
+it('so is a line that is read back over a place', async () => {
+  await bench.page.setViewport(DESK);
+  await bench.go('/shelf');
+  await bench.press('Scribble a line…');
+  await bench.fill('scribble', 'Carton No. 4 1.030 at 64F, eggy, 1 tsp nutrient, 2 sulfite tablets, heaped tsp tannin, racked');
+  await bench.says(/level it with a knife/, 'trug-scribble-sheet');
+  await keepsTheRules();
 });
 
 it('shows something true on every part of the shelf', async () => {

@@ -16,7 +16,14 @@ it.each([
   ['on a phone', PHONE, 'finger'],
 ] as const)('a jug of juice with its own cap is followed to a bottle at the maker’s own risk, %s', async (_where, screen, hand) => {
   const settings = await trug.ask<object>('/api/settings');
-  await trug.send('PUT', '/api/settings', { ...settings, volume: 'imp-gal', mass: 'imperial', temperature: 'degC', timeZone: 'Pacific/Auckland', timeZoneChosen: true });
+  await trug.send('PUT', '/api/settings', {
+    ...settings,
+    volume: 'imp-gal',
+    mass: 'imperial',
+    temperature: 'degC',
+    timeZone: 'Pacific/Auckland',
+    timeZoneChosen: true,
+  });
   const { page, faults } = await trug.page(screen);
   const bench = new Bench(page, trug.url, hand);
   await bench.open('/new');

@@ -69,6 +69,19 @@ const inCupboard = (shelf: string, add: string, fields: Readonly<Record<string, 
 /** Every form that files something, one by one. */
 export const FORMS: readonly Form[] = [
   { what: 'a note', fill: onBatch('note', WORKING, (b) => b.fill('text', 'smells of pears')), press: named('Write it down'), counted: 'entries' },
+  {
+    what: 'a scribbled line',
+    fill: onBatch('', WORKING, async (b) => {
+      await b.press('Scribble a line…');
+      await b.fill('scribble', '1.012 at 18 C, 100 g sugar, smells of pears');
+      await b.says(/100 g White sugar/, 'trug-scribble-sheet');
+    }),
+    press: 'trug-scribble-sheet .btn-main',
+    reopen: named('Scribble a line…'),
+    counted: 'entries',
+    files: 2,
+    stays: true,
+  },
   { what: 'a reading', fill: onBatch('read', WORKING, (b) => b.fill('place', '9 C')), press: named('Write it down'), counted: 'entries' },
   { what: 'a corrected reading', fill: onEntry('read', WORKING, (b) => b.fill('gravity', '1.031')), press: named('Write it down'), counted: 'entries' },
   { what: 'a day put right', fill: onEntry('when', WORKING, (b) => b.fill('hour', '7:15')), press: named('Put it right'), counted: 'entries' },

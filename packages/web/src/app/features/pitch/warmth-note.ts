@@ -13,7 +13,7 @@ const HOUR_MS = 3_600_000;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [CautionList, Working],
   template: `
-    <section aria-live="polite">
+    <section>
       <h2>{{ head() }}</h2>
       @for (line of lines(); track line) {
         <p>{{ line }}</p>
