@@ -22,7 +22,7 @@ it('begins it so: the form of a carton finds volume, gravity, strength and yeast
   const page = await open();
   await page.type('again', '10 L');
   await page.press('Begin it so');
-  expect(left('new-batch').fields).toMatchObject({ name: 'Lot again', volume: '10 L', sg: '1.048', sugar: 'honey', yeast: 'crisp-cider', clean: 'none' });
+  expect(left('new-batch').fields).toMatchObject({ name: 'Lot again', volume: '10 L', sg: '1.048', sugar: 'honey', yeast: 'crisp-cider', clean: 'later' });
   expect(left('scribble').fields['line']).toBe('3 g pectic enzyme');
   expect(page.address()).toBe('/new');
 });

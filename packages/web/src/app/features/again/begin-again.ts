@@ -45,19 +45,21 @@ export function beginAgain(recipe: Recipe, name: string, methodId: string, units
   }
   if (first?.entry.kind === 'filled') {
     const { fruit, gravity } = first.entry.payload;
-    const additions = recipe.steps.flatMap(({ entry }) => (entry.kind === 'addition' ? [entry.payload] : []));
+    const pitched = recipe.steps.flatMap(({ entry }) => (entry.kind === 'pitched' ? [entry] : []))[0];
+    const additions = recipe.steps.flatMap(({ entry }) => (entry.kind === 'addition' && entry.at <= (pitched?.at ?? entry.at) ? [entry.payload] : []));
     const sugar = additions.find((a) => a.what === 'fermentable');
     const sulfited = additions.some((a) => a.what === 'sulfite');
-    const pitched = recipe.steps.flatMap(({ entry }) => (entry.kind === 'pitched' ? [entry.payload] : []))[0];
+    const waited = additions.some((a) => a.what !== 'fermentable' && a.what !== 'sulfite');
     const fields = {
       name: again,
       fruit,
       volume,
       sg: gravity.reading.toFixed(3),
       method: methodId,
-      clean: sulfited ? 'sulfite' : 'none',
+      // What went in before the yeast goes in before it again.
+      clean: sulfited ? 'sulfite' : waited ? 'later' : 'none',
       ...(sugar?.what === 'fermentable' ? { sugar: sugar.fermentableId, abv: (recipe.came.dryAbv ?? 0).toFixed(2) } : {}),
-      ...(pitched ? { yeast: pitched.yeastId } : {}),
+      ...(pitched ? { yeast: pitched.payload.yeastId } : {}),
     };
     return { path: '/new', verb: 'Begin it so', draft: { key: 'new-batch', fields }, asks: { sugar: true, yeast: true, sulfite: true } };
   }

@@ -50,6 +50,14 @@ describe('NewBatch', () => {
     expect(begun(page)?.entries.map((e) => e.kind)).toEqual(['filled', 'addition']);
     expect(localStorage.getItem(`trug.draft.pitch:${begun(page)?.batches[0]?.id ?? ''}@nobody`)).toContain('crisp-cider');
   });
+  it('leaves the yeast for later where something is done first', async () => {
+    const page = await open();
+    await told(page);
+    await page.tick('input[name=clean][value=later]');
+    await page.submit();
+    expect(begun(page)?.entries.map((e) => e.kind)).toEqual(['filled']);
+    expect(localStorage.getItem(`trug.draft.pitch:${begun(page)?.batches[0]?.id ?? ''}@nobody`)).toContain('crisp-cider');
+  });
   it('stops at preserved juice', async () => {
     const page = await open();
     await told(page);

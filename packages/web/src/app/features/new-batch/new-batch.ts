@@ -63,6 +63,7 @@ const DATED: Readonly<Record<string, string>> = { pitch: 'Yeast goes in', rack: 
 const CLEAN_STARTS = [
   { id: 'none', name: 'Straight to yeast', note: 'Heat-treated cartons are clean already. The yeast goes in now.' },
   { id: 'sulfite', name: 'Sulfite first, then wait a day', note: 'Dosed by pH: the same dose is ten times weaker at pH 3.8 than at 2.8.' },
+  { id: 'later', name: 'Juice first, yeast later', note: 'It is to be warmed, cleared, measured or sugared before. The shelf keeps asking for its yeast.' },
 ];
 
 /** Less sugar than this is none: no kitchen scale tells it. */
@@ -200,10 +201,14 @@ export class NewBatch {
     this.refusal.set(refused);
     if (refused !== null) return;
     const id = body.batches[0]?.id ?? batchId;
-    // With sulfite, the yeast chosen here waits in the pitch form until that has had its day.
-    if (plan.sulfite) leaveDraft(batchDraftKey(PITCH_DRAFT, id), { yeastId: yeast, temp: '' });
+    // The yeast chosen here waits in the pitch form, with sulfite until that has had its day.
+    if (this.waitsForYeast(plan)) leaveDraft(batchDraftKey(PITCH_DRAFT, id), { yeastId: yeast, temp: '' });
     this.draft.forget();
     await this.router.navigate(['/batch', id]);
+  }
+
+  private waitsForYeast(plan: CartonPlan): boolean {
+    return plan.sulfite !== null || this.fields().clean === 'later';
   }
 
   /** What still stands in the way of beginning; null when nothing does. */
@@ -242,9 +247,7 @@ export class NewBatch {
     const sulfite: readonly Act[] = plan.sulfite
       ? [{ kind: 'addition', payload: { what: 'sulfite', so2MgPerL: plan.sulfite.so2MgPerL }, note: plan.sulfite.amount }]
       : [];
-    if (plan.sulfite) {
-      return [fill, ...sugar, ...sulfite];
-    }
+    if (this.waitsForYeast(plan)) return [fill, ...sugar, ...sulfite];
     return [fill, ...sugar, { kind: 'pitched', payload: { yeastId: f.yeast, massG: plan.pitchG, method: plan.pitchMethod, juiceC: this.tempC() } }];
   }
 
