@@ -29,16 +29,16 @@ const KNOWN: readonly Act[] = [
   ['malolactic', '2026-11-21', { turnedFraction: 1, wanted: true, bacteria: false, done: true }],
   ['tested', '2026-11-21', { by: 'sugar-test', sugarGPerL: 0.5, acknowledged: [] }],
 ];
-const KEGGED: readonly Act[] = [
+const kegged = (): readonly Act[] => [
   ...KNOWN,
-  ['kegged', '2026-11-22', { vessel: { vesselId: 'KEG', volumeL: 3.9 }, lossL: 0.1, targetVolumes: 2.4, storeC: 4, acknowledged: [] }],
+  ['kegged', '2026-11-22', { vessel: { vesselId: freshId(), volumeL: 3.9 }, lossL: 0.1, targetVolumes: 2.4, storeC: 4, acknowledged: [] }],
 ];
 
 /** Opens a page of a fresh batch. */
 const onBatch =
-  (page: string, acts: readonly Act[], fill: (bench: Bench, trug: TestTrug) => Promise<void> = () => Promise.resolve()) =>
+  (page: string, acts: readonly Act[] | (() => readonly Act[]), fill: (bench: Bench, trug: TestTrug) => Promise<void> = () => Promise.resolve()) =>
   async (bench: Bench, trug: TestTrug): Promise<void> => {
-    const batch = await freshBatch(trug, acts);
+    const batch = await freshBatch(trug, typeof acts === 'function' ? acts() : acts);
     await bench.open(page === '' ? `/batch/${batch.id}` : batch.path(page));
     await fill(bench, trug);
   };
@@ -178,7 +178,7 @@ export const FORMS: readonly Form[] = [
     press: named('Keg it'),
     counted: 'entries',
   },
-  { what: 'an opened keg', fill: onBatch('open-keg', KEGGED), press: named('It is silent and open'), counted: 'entries', stays: true },
+  { what: 'an opened keg', fill: onBatch('open-keg', kegged), press: named('It is silent and open'), counted: 'entries', stays: true },
   { what: 'a bottling', fill: onBatch('bottle', KNOWN), press: named('Bottle it'), counted: 'entries', files: 2, stays: true },
   {
     what: 'a split',

@@ -1,6 +1,6 @@
 const SMALL = ['one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve'] as const;
 /** What is counted or spooned; number words elsewhere are left as the maker wrote them. */
-const COUNTED = String.raw`(?:level\s+|heaped\s+|rounded\s+|small\s+|large\s+|whole\s+|sul(?:f|ph)ite\s+|tea\s?)*(?:tsps?|teaspoons?|tbsps?|tablespoons?|spoons?|spoonfuls?|cups?|packets?|sachets?|tab(?:let)?s?|lemons?|drops?|bags?|pinch(?:es)?|lbs?|pounds?|oz|ounces?|kilos?|kg|grams?|litres?|liters?|gal(?:lon)?s?|pints?|quarts?)\b`;
+const COUNTED = String.raw`(?:level\s+|heaped\s+|rounded\s+|small\s+|large\s+|whole\s+|sul(?:f|ph)ite\s+)*(?:tsps?|teaspoons?|tbsps?|tablespoons?|spoons?|spoonfuls?|cups?|packets?|sachets?|tab(?:let)?s?|lemons?|drops?|tea\s?bags?|pinch(?:es)?|lbs?|pounds?|oz|ounces?|kilos?|kg|grams?|litres?|liters?|gal(?:lon)?s?|pints?|quarts?)\b`;
 const COUNT = new RegExp(String.raw`\b(${SMALL.join('|')})\s+(?=${COUNTED})`, 'gi');
 const ONE = new RegExp(String.raw`\ban?\s+(?=${COUNTED})`, 'gi');
 const PARTS: readonly (readonly [RegExp, string])[] = [
