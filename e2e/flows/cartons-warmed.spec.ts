@@ -2,7 +2,8 @@ import { abvOf, gravityOf, phOf, replay, type Entry, type Liquid } from '@trug/c
 import { Bench } from '../pages/bench';
 import { rackPage } from '../pages/rack-page';
 import { freshVessel } from '../support/fresh-batch';
-import { DESK, PHONE, TestTrug } from '../support/trug';
+import { SCREENS } from '../support/screens';
+import { TestTrug } from '../support/trug';
 
 const GALLON_L = 3.785411784;
 const celsius = (degF: number): number => (degF - 32) / 1.8;
@@ -23,10 +24,7 @@ beforeEach(async () => {
 afterEach(() => trug.stop());
 
 /** Shop juice out of a cold garage: cleared, sugared to a gravity, part of it heated, pitched warm; racked under water when it is done. */
-it.each([
-  ['at a desk', DESK, 'mouse'],
-  ['on a phone', PHONE, 'finger'],
-] as const)('cartons warmed to pitch, racked and topped up, %s', async (_where, screen, hand) => {
+it.each(SCREENS)('cartons warmed to pitch, racked and topped up, %s', async (_where, screen, hand) => {
   const { page, faults } = await trug.page(screen);
   const bench = new Bench(page, trug.url, hand);
   await bench.open('/new');

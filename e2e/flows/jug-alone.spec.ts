@@ -1,6 +1,7 @@
 import { replay, taOf, type Entry, type Liquid } from '@trug/core';
 import { Bench } from '../pages/bench';
-import { DESK, PHONE, TestTrug } from '../support/trug';
+import { SCREENS } from '../support/screens';
+import { TestTrug } from '../support/trug';
 
 const JUG_L = 4.54609;
 let trug: TestTrug;
@@ -11,10 +12,7 @@ beforeEach(async () => {
 afterEach(() => trug.stop());
 
 /** Nothing but a jug with its own cap: no hydrometer, no airlock, no scale. */
-it.each([
-  ['at a desk', DESK, 'mouse'],
-  ['on a phone', PHONE, 'finger'],
-] as const)('a jug of juice with its own cap is followed to a bottle at the maker’s own risk, %s', async (_where, screen, hand) => {
+it.each(SCREENS)('a jug of juice with its own cap is followed to a bottle at the maker’s own risk, %s', async (_where, screen, hand) => {
   const settings = await trug.ask<object>('/api/settings');
   await trug.send('PUT', '/api/settings', {
     ...settings,

@@ -1,6 +1,7 @@
 import { gravityOf, replay, type Entry, type Liquid } from '@trug/core';
 import { Bench } from '../pages/bench';
-import { DESK, PHONE, TestTrug } from '../support/trug';
+import { SCREENS } from '../support/screens';
+import { TestTrug } from '../support/trug';
 
 const DAY_ONE = '2026-11-01';
 const GALLON_L = 3.785411784;
@@ -21,10 +22,7 @@ const mustOf = async (name: string): Promise<Liquid> => {
   return must;
 };
 
-it.each([
-  ['at a desk', DESK, 'mouse'],
-  ['on a phone', PHONE, 'finger'],
-] as const)('a recipe for one gallon, by the spoon, is made again in five, %s', async (_where, screen, hand) => {
+it.each(SCREENS)('a recipe for one gallon, by the spoon, is made again in five, %s', async (_where, screen, hand) => {
   const { page, faults } = await trug.page(screen);
   const bench = new Bench(page, trug.url, hand);
   await bench.open('/new');
