@@ -26,7 +26,7 @@ function gaugeOf(said: SaidReading, gauges: readonly ScribbleGauge[], pitched: b
  * @param note - the maker's words, which the reading carries
  */
 export function readingLine(said: SaidReading, state: BatchState, facts: ScribbleFacts, note: string): ScribbleLine {
-  const unread = (why: string): ScribbleLine => ({ is: 'unread', text: said.text, why, page: 'read' });
+  const unread = (why: string): ScribbleLine => ({ is: 'unread', text: said.text, why, page: 'read', reading: said });
   if (said.original && state.pitchedAt !== null) {
     return unread('Yeast is in, so an original gravity belongs to the day before it: correct the first reading in the log, or file it there.');
   }

@@ -108,4 +108,4 @@ export type ScribbleLine =
   /** More must be said than a line holds. */
   | { readonly is: 'page'; readonly text: string; readonly page: ActPage; readonly cautions: readonly Caution[] }
   /** Not filed: why, and the page where it can be put right, where there is one. */
-  | { readonly is: 'unread'; readonly text: string; readonly why: string; readonly page?: ActPage };
+  | { readonly is: 'unread'; readonly text: string; readonly why: string; readonly page?: ActPage; readonly reading?: SaidReading };

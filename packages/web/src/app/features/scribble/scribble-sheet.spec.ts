@@ -55,6 +55,14 @@ it('keeps what it could not read in the line, beside its batch, and leads to the
   expect(page.value('scribble')).toBe('heaped tsp nutrient');
   expect(page.text('trug-tape')).toContain('Lot');
 });
+it('takes an odd reading along to the page where it may be insisted on', async () => {
+  const page = await open();
+  await page.type('scribble', 'lot 1.040 at 20 C');
+  expect(page.text('ul')).toMatch(/higher than 1\.030 last time/);
+  await page.press('To the readings');
+  const left = JSON.parse(localStorage.getItem(`trug.draft.reading:${BATCH_ID}@nobody`) ?? '{}') as { fields?: object };
+  expect(left.fields).toEqual({ gravity: '1.040', sample: '20 °C' });
+});
 it('files on the day that the line says, and says why it cannot', async () => {
   const page = await open();
   await page.type('scribble', 'lot 1.012 yesterday at 9pm');

@@ -8,7 +8,7 @@ import { actMoment } from '@trug/core/book/entry/act-moment';
 import { describeEntry } from '@trug/core/book/log/describe-entry';
 import { LONGEST_SCRIBBLE, parseScribble } from '@trug/core/book/scribble/parse-scribble';
 import { scribbleLines } from '@trug/core/book/scribble/scribble-lines';
-import type { ScribbledEntry } from '@trug/core/book/scribble/scribble-types';
+import type { SaidReading, ScribbledEntry } from '@trug/core/book/scribble/scribble-types';
 import { injectNarrow } from '../../browser/narrow';
 import { CautionList } from '../../shared/caution/caution-list';
 import { SelectField } from '../../shared/field/select-field';
@@ -27,7 +27,7 @@ import { vesselsFeature } from '../../state/vessels.reducer';
 import { momentProblemText } from '../../units/moment-words';
 import { SaidPipe } from '../../units/said.pipe';
 import { Units } from '../../units/units';
-import { createDraft } from '../../writing/draft';
+import { batchDraftKey, createDraft, leaveDraft } from '../../writing/draft';
 import { LogWriter } from '../../writing/log-writer';
 import { guessText, PAGE_WORDS } from './scribble-words';
 
@@ -147,6 +147,15 @@ export class ScribbleSheet {
     // Kind and payload belong together: both come from one act.
     const entry = { id: '', batchId: this.batchId(), at: '', writtenAt: '', note: '', ...act } as Entry;
     return { ...describeEntry(entry, this.units.preferences()), note: act.note ?? '' };
+  }
+
+  /** What is asked about a reading is answered on its page, which finds it typed. */
+  protected goOn(reading: SaidReading | null): void {
+    if (reading?.gravity) {
+      const sample = reading.sampleC === null ? '' : this.units.temperature(reading.sampleC);
+      leaveDraft(batchDraftKey('reading', this.batchId()), { gravity: reading.gravity, sample });
+    }
+    this.closed.emit();
   }
 
   /** Enter files a line, on however many rows it stands. */
