@@ -51,6 +51,7 @@ describe('App', () => {
   it('lists the keys and closes the list again', async () => {
     const app = await PageHarness.open(App);
     await press('?');
+    await until(() => app.has('[role=dialog]'));
     expect(app.text('[role=dialog]')).toContain('New batch');
     await press('Escape');
     expect(app.has('[role=dialog]')).toBe(false);
