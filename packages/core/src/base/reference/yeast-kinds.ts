@@ -3,6 +3,8 @@ import { YEAST_KINDS, type YeastKind } from './yeast-kinds-data.js';
 
 /** What is on the fruit already. */
 export const WILD_YEAST_ID = 'wild-spontaneous';
+/** Reckoned with and shown while no kind is chosen. */
+export const USUAL_YEAST_ID = 'crisp-cider';
 
 /** The kind of yeast of an id; throws UNKNOWN_ID for any other. */
 export const yeastById = byId('kind of yeast', YEAST_KINDS);

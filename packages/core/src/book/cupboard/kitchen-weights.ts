@@ -23,6 +23,8 @@ const DROP_G = 3;
 const LEMON_G = 2.2;
 /** g of tannin in the tea of one bag. @source our estimate, 0.1 to 0.2 */
 const TEA_BAG_G = 0.15;
+/** g in a packet whose weight nobody wrote down. @source the usual packet, for 20 to 25 L */
+export const USUAL_PACKET_G = 5;
 const SYRUPS: ReadonlySet<string> = new Set([
   'honey',
   'maple-syrup',

@@ -1,3 +1,4 @@
+import { USUAL_YEAST_ID } from '../../base/reference/yeast-kinds.js';
 import { isAtRest, type Verdict } from '../../ferment/verdict/verdict.js';
 import type { AdditionAsk } from '../../juice/adjust/addition-types.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
@@ -7,8 +8,6 @@ import { effectiveEntries } from '../entry/effective-entries.js';
 import type { Entry } from '../entry/entry.js';
 import type { BatchState } from '../state/batch-state.js';
 
-/** Shown and dosed for while no yeast is chosen. */
-const USUAL_YEAST = 'crisp-cider';
 /** Where nobody said how warm it stands, °C. @source our estimate of a shed in autumn */
 const USUAL_PLACE_C = 15;
 
@@ -46,7 +45,7 @@ export function additionAsk(liquid: Liquid, { state, log, verdict, at }: Additio
     packetGPerL: null,
     boiled: false,
     given: null,
-    yeastId: state.yeastId ?? USUAL_YEAST,
+    yeastId: state.yeastId ?? USUAL_YEAST_ID,
     tempC: state.placeC ?? USUAL_PLACE_C,
     bentoniteIn: standing.some((e) => e.kind === 'addition' && e.payload.what === 'bentonite'),
     sulfitedHoursAgo: state.sulfitedAt === null ? null : daysBetween(state.sulfitedAt, at) * 24,

@@ -1,4 +1,4 @@
-import { SO2_FRACTION } from '../../juice/adjust/sulfite-dose.js';
+import { sulfiteAmount } from '../../juice/adjust/sulfite-given.js';
 import { NUTRIENTS } from '../../juice/adjust/nutrient-plan.js';
 import type { AdditionPayload } from '../../juice/adjust/addition-payload.js';
 import { INGREDIENTS } from '../scribble/scribble-ingredients.js';
@@ -31,7 +31,7 @@ function additionText(payload: AdditionPayload, say: Say, volumeL: number): stri
     case 'tannin':
       return `${say.mass(payload.massG)} tannin`;
     case 'sulfite':
-      return `${figure((payload.so2MgPerL * volumeL) / 1000 / SO2_FRACTION['potassium-metabisulfite'], 1)} g potassium metabisulfite`;
+      return `${figure(sulfiteAmount('potassium-metabisulfite', payload.so2MgPerL, volumeL), 1)} g potassium metabisulfite`;
     case 'nutrient':
       return `${say.mass(payload.massG)} ${written(NUTRIENTS.find((n) => n.name === payload.name)?.id ?? 'organic')}`;
     case 'enzyme':

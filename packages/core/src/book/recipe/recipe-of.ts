@@ -2,7 +2,7 @@ import { CoreError } from '../../base/errors/core-error.js';
 import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import { figure } from '../../base/worked/figures.js';
-import { SO2_MG_PER_UNIT } from '../../juice/adjust/sulfite-dose.js';
+import { sulfiteAmount } from '../../juice/adjust/sulfite-given.js';
 import { countText } from '../../matter/quantity/count-text.js';
 import { abvOf, dryAbvOf, gravityOf } from '../../matter/liquid/views.js';
 import { calendarDays } from '../../matter/quantity/days.js';
@@ -51,8 +51,7 @@ function begunWith(entry: Entry): number {
 /** What a step says besides: of sulfite how much that is, of all else what was noted then. */
 function noteOf({ kind, payload, note }: Entry, volumeL: number): string {
   if (kind !== 'addition' || payload.what !== 'sulfite') return note;
-  const so2Mg = payload.so2MgPerL * volumeL;
-  const [tablets, powderG] = [so2Mg / SO2_MG_PER_UNIT.tablet, so2Mg / SO2_MG_PER_UNIT['potassium-metabisulfite']];
+  const [tablets, powderG] = [sulfiteAmount('tablet', payload.so2MgPerL, volumeL), sulfiteAmount('potassium-metabisulfite', payload.so2MgPerL, volumeL)];
   return `${countText(Number(figure(tablets, 1)), 'tablet')}, or ${figure(powderG, 1)} g of potassium metabisulfite`;
 }
 

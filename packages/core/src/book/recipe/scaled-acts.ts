@@ -1,5 +1,5 @@
 import { yeastById } from '../../base/reference/yeast-kinds.js';
-import { pitchRate } from '../../ferment/yeast/pitch-rate.js';
+import { pitchRate, USUAL_MUST_C } from '../../ferment/yeast/pitch-rate.js';
 import type { AdditionPayload } from '../../juice/adjust/addition-payload.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import type { EntryKind, EntryPayloads } from '../entry/entry.js';
@@ -40,13 +40,10 @@ function addition(payload: AdditionPayload, { factor }: Scale): AdditionPayload 
   }
 }
 
-/** Warmth of a must of which nothing is known, °C. @source our estimate */
-const USUAL_C = 18;
-
 /** Yeast multiplies by itself, so it does not go by the gallon: as much as the must of its new size asks for. */
 function pitched(payload: PitchedPayload, { factor, must }: Scale): PitchedPayload {
   if (factor === 1 || must === null || payload.massG === 0) return { ...payload, ...NO_SUPPLIES };
-  const { massG } = pitchRate({ liquid: must, yeastId: yeastById(payload.yeastId).id, tempC: payload.juiceC ?? USUAL_C, purpose: 'start' }).value;
+  const { massG } = pitchRate({ liquid: must, yeastId: yeastById(payload.yeastId).id, tempC: payload.juiceC ?? USUAL_MUST_C, purpose: 'start' }).value;
   return { ...payload, ...NO_SUPPLIES, massG };
 }
 

@@ -2,7 +2,7 @@ import { caution } from '../../base/cautions/catalogue.js';
 import { placeTempAt } from '../../ferment/forecast/place-curve.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
 import type { Entry } from '../entry/entry.js';
-import { checkEntryAgainst } from '../log/check-entry.js';
+import { followOn, type FoldedLog } from '../log/follow-on.js';
 import { replay } from '../log/replay.js';
 import type { BatchState } from '../state/batch-state.js';
 import { judgeState } from '../state/judge-state.js';
@@ -56,16 +56,6 @@ function movedLine(said: Extract<Said, { readonly is: 'moved' }>, { places, at }
   return { is: 'act', act: { kind: 'moved', payload: { place: known?.name ?? said.place, tempC } }, guesses: [], cautions: [caution('lift-glass')] };
 }
 
-/** What stands against filing it on the batch as it then is. */
-function refusalOf(entry: Entry, state: BatchState, log: readonly Entry[], facts: ScribbleFacts): string | null {
-  const { refusal, dangers } = checkEntryAgainst(state, judgeState(state, facts.at, { school: facts.school, waits: facts.method.waits })?.value ?? null, entry);
-  if (refusal !== null) return refusal;
-  const [danger] = dangers;
-  if (danger) return `${danger.text} ${danger.whatToDo}`;
-  const issue = replay([...log, entry]).issues.find((i) => i.entryId === entry.id);
-  return issue ? `That does not add up: ${issue.text}.` : null;
-}
-
 /** A gas that is let out of anything but a loosened cap changes nothing that is kept: it stays in the maker's words. */
 function meantBy(said: readonly Said[], { vent }: BatchState): readonly Said[] {
   let isLoose = vent?.vent === 'loose-cap';
@@ -74,6 +64,9 @@ function meantBy(said: readonly Said[], { vent }: BatchState): readonly Said[] {
     return each.is === 'let-off' && !isLoose ? { is: 'words', text: each.text } : each;
   });
 }
+
+/** What takes the maker's own words along, the likeliest first. */
+const CARRIERS = ['tasted', 'reading', 'words'] as const;
 
 /**
  * What a line would file, one after another, each on the batch as the one before leaves it. The maker's own words go with the
@@ -87,29 +80,22 @@ export function scribbleLines(said: readonly Said[], facts: ScribbleFacts): read
   const start = replay(facts.log, facts.zone);
   const meant = meantBy(said, start);
   const words = meant.flatMap((each) => (each.is === 'words' || each.is === 'tasted' ? [each.text] : [])).join(', ');
-  const carrier =
-    meant.findIndex((each) => each.is === 'tasted') >= 0 ? meant.findIndex((each) => each.is === 'tasted') : meant.findIndex((each) => each.is === 'reading');
-  const own = carrier >= 0 ? carrier : meant.findIndex((each) => each.is === 'words');
-  let [log, state] = [facts.log, start];
+  const own = CARRIERS.map((is) => meant.findIndex((each) => each.is === is)).find((i) => i >= 0);
+  let before: FoldedLog = { log: facts.log, state: start };
   const lines: ScribbleLine[] = [];
   for (const [i, each] of meant.entries()) {
     // Said once already, where it goes.
     if ((each.is === 'words' || each.is === 'tasted') && i !== own) continue;
-    const line = lineOf(each, state, { ...facts, log }, i === own ? words : '');
+    const line = lineOf(each, before.state, { ...facts, log: before.log }, i === own ? words : '');
     if (line.is !== 'act') {
       lines.push(line);
       continue;
     }
     // Kind and payload belong together: both come from one act.
     const entry = { id: `scribble-${i}`, batchId: facts.batchId, at: facts.at, writtenAt: facts.at, note: '', ...line.act } as Entry;
-    const why = refusalOf(entry, state, log, facts);
-    if (why !== null) {
-      lines.push({ is: 'unread', text: each.text, why });
-      continue;
-    }
-    log = [...log, entry];
-    state = replay(log, facts.zone);
-    lines.push(line);
+    const followed = followOn(before, entry, { school: facts.school, waits: facts.method.waits });
+    lines.push(followed.ok ? line : { is: 'unread', text: each.text, why: followed.why });
+    if (followed.ok) before = followed.on;
   }
   return lines;
 }

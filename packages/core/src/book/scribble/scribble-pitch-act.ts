@@ -1,15 +1,11 @@
 import { pitchCautions } from '../../ferment/yeast/pitch-cautions.js';
-import { pitchRate } from '../../ferment/yeast/pitch-rate.js';
+import { pitchRate, USUAL_MUST_C } from '../../ferment/yeast/pitch-rate.js';
+import { USUAL_PACKET_G } from '../cupboard/kitchen-weights.js';
 import { supplyFor } from '../cupboard/supply-for.js';
 import { holdsHeatedJuice } from '../plan/addition-ask.js';
 import type { BatchState } from '../state/batch-state.js';
 import type { ScribbleFacts } from './scribble-facts.js';
 import type { Guess, SaidPitch, ScribbleLine } from './scribble-types.js';
-
-/** g in a packet whose weight nobody wrote down. @source the usual packet for 20 to 25 L */
-const USUAL_PACKET_G = 5;
-/** Where nobody said how warm the juice is, °C. @source our estimate */
-const USUAL_JUICE_C = 18;
 
 /** The kind that was said; else that of the batch's manner, or the only one in the cupboard. */
 function kindOf({ yeastIds }: SaidPitch, facts: ScribbleFacts): { readonly yeastId: string; readonly said: boolean } | null {
@@ -47,7 +43,7 @@ export function pitchLine(said: SaidPitch, state: BatchState, facts: ScribbleFac
   const packetG = packet?.packetG ?? USUAL_PACKET_G;
   const byPackets = said.packets === null ? null : said.packets * packetG;
   const massG =
-    said.massG ?? byPackets ?? pitchRate({ liquid: state.liquid, yeastId, tempC: juiceC ?? state.placeC ?? USUAL_JUICE_C, purpose: 'start' }).value.massG;
+    said.massG ?? byPackets ?? pitchRate({ liquid: state.liquid, yeastId, tempC: juiceC ?? state.placeC ?? USUAL_MUST_C, purpose: 'start' }).value.massG;
   const guesses: Guess[] = [];
   if (!kind.said) guesses.push({ of: 'yeast' });
   if (said.massG === null && byPackets === null) guesses.push({ of: 'rate' });

@@ -13,6 +13,8 @@ export interface PitchRate {
   readonly method: 'sprinkled' | 'rehydrated';
 }
 
+/** Warmth of a must of which nobody said any, °C. @source our estimate */
+export const USUAL_MUST_C = 18;
 /** @source usual packet rates: 0.2–0.3 g/L, 0.4–0.5 g/L to restart */
 const USUAL_G_PER_L = 0.25;
 const RESTART_G_PER_L = 0.45;

@@ -52,3 +52,13 @@ export function sulfiteGiven(input: {
     totalMgPerL > TOTAL_CAP_MG_PER_L ? [caution('sulfite-total')] : [],
   );
 }
+
+/**
+ * How much of a form brings so much sulfite, as `sulfiteGiven` the other way round.
+ *
+ * @param form - a powder or tablets
+ * @param so2MgPerL - mg/L
+ * @param volumeL - L
+ * @returns g of powder, or a count of tablets
+ */
+export const sulfiteAmount = (form: SulfiteForm, so2MgPerL: number, volumeL: number): number => (so2MgPerL * volumeL) / SO2_MG_PER_UNIT[form];

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { ReactiveFormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import type { SupplyDto } from '@trug/contract/plain';
-import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
+import { kitchenWeights, USUAL_PACKET_G } from '@trug/core/book/cupboard/kitchen-weights';
 import { SUPPLY_CATALOGUE } from '@trug/core/book/cupboard/supply-catalogue';
 import { broughtIn } from '@trug/core/book/cupboard/supply-for';
 import { newId } from '../../browser/new-id';
@@ -20,8 +20,6 @@ import { holdToContract } from '../../writing/dto-validator';
 import { LogWriter } from '../../writing/log-writer';
 
 const EMPTY = { what: 'yeast:crisp-cider', amount: '', packetG: '', until: '' };
-/** g in a packet of dry yeast when nothing else is said. @source usual home packets */
-const PACKET_G = 5;
 
 /** What is counted: of the catalogue, or of the cupboard. */
 type Counted = Pick<SupplyDto, 'kind' | 'refId' | 'name' | 'unit'>;
@@ -124,7 +122,7 @@ export class SupplyForm {
       this.refusal.set(typeof amount === 'string' ? amount : packet?.ok === false ? packet.error.message : null);
       return;
     }
-    const packetG = offer.unit === 'packet' ? (packet?.value ?? PACKET_G) : null;
+    const packetG = offer.unit === 'packet' ? (packet?.value ?? USUAL_PACKET_G) : null;
     const bestBefore = typed.until === '' ? null : typed.until;
     const resource = this.resourceOf(own, { amount, packetG, bestBefore });
     if (!resource) return;

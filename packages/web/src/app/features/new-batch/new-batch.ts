@@ -10,7 +10,7 @@ import { caution } from '@trug/core/base/cautions/catalogue';
 import { METHODS } from '@trug/core/book/plan/method';
 import { dayText } from '@trug/core/matter/quantity/days';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
-import { yeastById } from '@trug/core/base/reference/yeast-kinds';
+import { USUAL_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
 import { newId } from '../../browser/new-id';
 import { AddVessel } from '../../shared/add-vessel/add-vessel';
@@ -50,7 +50,7 @@ const NEW_BATCH = {
   vessel: '',
   abv: '',
   sugar: 'sucrose',
-  yeast: 'crisp-cider',
+  yeast: USUAL_YEAST_ID,
   temp: '',
   clean: 'none',
   form: 'tablet',

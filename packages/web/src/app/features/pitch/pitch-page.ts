@@ -4,10 +4,10 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { Need, PitchMethod, TimedPlan } from '@trug/core';
 import { holdsHeatedJuice } from '@trug/core/book/plan/addition-ask';
-import { WILD_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds';
+import { USUAL_YEAST_ID, WILD_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
 import { pitchCautions } from '@trug/core/ferment/yeast/pitch-cautions';
-import { pitchRate } from '@trug/core/ferment/yeast/pitch-rate';
+import { pitchRate, USUAL_MUST_C } from '@trug/core/ferment/yeast/pitch-rate';
 import { pitchSteps, type PitchWay } from '@trug/core/ferment/yeast/pitch-steps';
 import { rankYeasts, YEAST_AIMS, type YeastAim } from '@trug/core/ferment/yeast/rank-yeasts';
 import { warmthForPitch } from '@trug/core/juice/warmth/warmth-for-pitch';
@@ -27,7 +27,7 @@ import { Icon } from '../../shared/icon/icon';
 import { Working } from '../../shared/working/working';
 import { WarmthNote } from './warmth-note';
 import { SaidPipe } from '../../units/said.pipe';
-import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
+import { kitchenWeights, USUAL_PACKET_G } from '@trug/core/book/cupboard/kitchen-weights';
 import { type Act, LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
@@ -73,8 +73,6 @@ function packetsText(count: number): string {
   return halves < 1 ? 'Half a packet' : halves === 1 ? 'One packet' : `${halves} packets`;
 }
 
-/** Shown while there is no must to rank the kinds for. */
-const USUAL_YEAST = 'crisp-cider';
 /** Kinds shown before the rest are asked for. */
 const SHOWN = 4;
 const TEASPOON_G = kitchenWeights('yeast', null).gramsPerTeaspoon ?? 3;
@@ -136,7 +134,7 @@ export class PitchPage {
     return rankYeasts({ liquid, aim, tempProfile: placeC === null ? [] : [placeC], stock: this.stock(), today: this.writer.now() });
   });
   /** The kind that was chosen; until one is, that of the batch's manner, or the one that fits best. */
-  protected readonly yeastId = computed(() => this.fields().yeastId || (this.view()?.method.yeastId ?? this.ranked()?.value[0]?.yeastId ?? USUAL_YEAST));
+  protected readonly yeastId = computed(() => this.fields().yeastId || (this.view()?.method.yeastId ?? this.ranked()?.value[0]?.yeastId ?? USUAL_YEAST_ID));
   protected readonly others = computed(() => YEAST_KINDS.filter((k) => k.id !== this.yeastId()));
   protected readonly yeast = computed(() => yeastById(this.yeastId()));
   protected readonly choices = computed(() => {
@@ -167,7 +165,7 @@ export class PitchPage {
       yeastId: this.yeastId(),
       massG: rate.value.massG,
       way: this.way(),
-      juiceC: this.juiceC() ?? this.placeC() ?? 18,
+      juiceC: this.juiceC() ?? this.placeC() ?? USUAL_MUST_C,
       volumeL: liquid.volumeL,
     });
     return list;
@@ -193,13 +191,13 @@ export class PitchPage {
   /** The same weight as packets of the cupboard, and in level teaspoons. */
   protected readonly packets = computed(() => {
     const massG = this.rate()?.value.massG ?? 0;
-    const packetG = this.stock().find((s) => s.yeastId === this.yeastId())?.packetG ?? 5;
+    const packetG = this.stock().find((s) => s.yeastId === this.yeastId())?.packetG ?? USUAL_PACKET_G;
     const count = massG / packetG;
     return massG === 0 ? '' : `${packetsText(count)} of ${packetG} g, or about ${(massG / TEASPOON_G).toFixed(1)} level teaspoons. Weigh it if you can.`;
   });
   protected readonly rate = computed(() => {
     const liquid = this.view()?.state.liquid;
-    return liquid ? pitchRate({ liquid, yeastId: this.yeastId(), tempC: this.juiceC() ?? 18, purpose: 'start' }) : null;
+    return liquid ? pitchRate({ liquid, yeastId: this.yeastId(), tempC: this.juiceC() ?? USUAL_MUST_C, purpose: 'start' }) : null;
   });
   /** Juice from a carton was heated. */
   private readonly fromShop = computed(() => holdsHeatedJuice(this.view()?.log ?? []));

@@ -181,12 +181,8 @@ export class ScribbleSheet {
       if (refused !== null) return;
       const isDone = left.length === 0 && this.fields().line === filed.line;
       // What could not be read, or was typed meanwhile, stays to be put right, beside the batch it was about.
-      if (!isDone) this.draft.clear(filed, { line: left.join(', '), batchId: view.batch.id });
-      else {
-        // The sheet goes at once, and what was filed must not wait in it.
-        this.draft.forget();
-        this.closed.emit();
-      }
+      this.draft.clear(filed, isDone ? EMPTY : { line: left.join(', '), batchId: view.batch.id });
+      if (isDone) this.closed.emit();
     }
   }
 }
