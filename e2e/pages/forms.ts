@@ -34,6 +34,15 @@ const kegged = (): readonly Act[] => [
   ['kegged', '2026-11-22', { vessel: { vesselId: freshId(), volumeL: 3.9 }, lossL: 0.1, targetVolumes: 2.4, storeC: 4, acknowledged: [] }],
 ];
 
+const inBottles: readonly Act[] = [
+  ...KNOWN,
+  [
+    'bottled',
+    '2026-11-22',
+    { bottles: [{ kindId: 'crown-500', count: 6 }], testBottle: true, lossL: 0.4, crate: 'Row', capColour: 'leaf', hottestC: 24, acknowledged: [] },
+  ],
+];
+
 /** Opens a page of a fresh batch. */
 const onBatch =
   (page: string, acts: readonly Act[] | (() => readonly Act[]), fill: (bench: Bench, trug: TestTrug) => Promise<void> = () => Promise.resolve()) =>
@@ -179,6 +188,8 @@ export const FORMS: readonly Form[] = [
     counted: 'entries',
   },
   { what: 'an opened keg', fill: onBatch('open-keg', kegged), press: named('It is silent and open'), counted: 'entries', stays: true },
+  { what: 'a keg let off', fill: onBatch('let-off', kegged, (b) => b.choose('valve', 'lifts')), press: named('Write it down'), counted: 'entries' },
+  { what: 'a squeeze', fill: onBatch('squeeze', inBottles, (b) => b.choose('feel', 'firm')), press: named('Write it down'), counted: 'entries' },
   { what: 'a bottling', fill: onBatch('bottle', KNOWN), press: named('Bottle it'), counted: 'entries', files: 2, stays: true },
   {
     what: 'a split',

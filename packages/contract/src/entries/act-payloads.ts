@@ -1,5 +1,6 @@
 import type { CapColour, ClearingMeans, EntryPayloads, PrimingMode, TimedPlan, Vent } from '@trug/core';
 import { KEG_WAY_IDS } from '@trug/core/finish/bottle/keg-ways';
+import { SQUEEZE_FEELS, type SqueezeFeel } from '@trug/core/finish/bottle/test-bottle';
 import { PRIMING_MODES } from '@trug/core/finish/bottle/priming-sugar';
 import { CAP_COLOURS, PITCH_METHODS, SPARKLES, SUGAR_TESTS, TIMED_PLANS, VENTS } from '@trug/core/book/state/entry-choices';
 import { CLEARING_MEANS } from '@trug/core/ferment/clear/clearing-means';
@@ -18,7 +19,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import { InRange, InRangeOrNull, LIMITS, Text, TextList } from '../validation/decorators.js';
+import { InRange, InRangeOrNull, LIMITS, Text, TextList, Ulid } from '../validation/decorators.js';
 import { GravityDto, type SupplyUseDto, SupplyUses, VesselFillDto } from './liquid-payloads.js';
 
 const isForced = (test: { readonly by: string }): boolean => test.by !== 'sugar-test';
@@ -44,6 +45,15 @@ export class SteppedPayloadDto {
 /** An act that needs no figures. A class without any rule would be refused as unknown, so it has one. */
 export class NoFiguresDto {
   @IsEmpty() nothing?: undefined;
+}
+
+export class SqueezedPayloadDto {
+  @Ulid() crateId!: string;
+  @IsIn(SQUEEZE_FEELS) feel!: SqueezeFeel;
+}
+
+export class LetOffPayloadDto {
+  @IsBoolean() lifts!: boolean;
 }
 
 export class MovedPayloadDto {

@@ -36,6 +36,8 @@ export const PAYLOAD_DTOS = {
   bottled: acts.BottledPayloadDto,
   kegged: acts.KeggedPayloadDto,
   unsealed: acts.NoFiguresDto,
+  'let-off': acts.LetOffPayloadDto,
+  squeezed: acts.SqueezedPayloadDto,
   opened: acts.OpenedPayloadDto,
   tasted: acts.TastedPayloadDto,
   note: acts.NotePayloadDto,

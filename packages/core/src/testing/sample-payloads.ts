@@ -60,6 +60,8 @@ export const SAMPLE_PAYLOADS: { readonly [K in EntryKind]: EntryPayloads[K] } = 
   bottled: { bottles: [{ kindId: 'crown-500', count: 30 }], testBottle: true, lossL: 0.4, crate: 'Row', capColour: 'leaf', hottestC: 24, acknowledged: [] },
   kegged: { vessel: { vesselId: 'K', volumeL: 18 }, lossL: 1, targetVolumes: 2.4, storeC: 4, way: 'slow', acknowledged: [] },
   unsealed: {},
+  'let-off': { lifts: true },
+  squeezed: { crateId: 'before-bottled', feel: 'firm' },
   opened: { kindId: 'crown-500', count: 1 },
   tasted: { text: 'bright', sparkle: 'soft', again: true },
   note: { text: 'a robin on the airlock' },

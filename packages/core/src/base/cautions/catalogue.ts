@@ -77,6 +77,12 @@ export const CAUTIONS = {
     text: 'A keg under gas needs a regulator and a working relief valve, and never more than the limit stamped on it.',
     whatToDo: 'Keep cylinders upright and chained. Check the relief valve before you fill.',
   },
+  'valve-stuck': {
+    id: 'valve-stuck',
+    severity: 'danger',
+    text: 'A keg whose relief valve does not lift has nothing that lets gas out before it bursts.',
+    whatToDo: 'Close the gas, let the pressure off at the fitting, keep it cold, and put in another valve before any gas goes on again.',
+  },
   'co2-room': {
     id: 'co2-room',
     severity: 'note',

@@ -19,6 +19,8 @@ const BEFORE: Partial<Record<EntryKind, readonly EntryKind[]>> = {
   steeped: [],
   strained: ['steeped'],
   unsealed: ['filled', 'kegged'],
+  'let-off': ['filled', 'kegged'],
+  squeezed: ['filled', 'bottled'],
   opened: ['filled', 'bottled'],
 };
 const before = (kind: EntryKind): readonly Entry[] => (BEFORE[kind] ?? ['filled', 'pitched']).map((k, i) => entry(k, i, SAMPLE_PAYLOADS[k], `before-${k}`));

@@ -5,6 +5,7 @@ import { clarified } from '../kinds/clarified.js';
 import { discarded } from '../kinds/discarded.js';
 import { filled } from '../kinds/filled.js';
 import { kegged } from '../kinds/kegged.js';
+import { letOff } from '../kinds/let-off.js';
 import { malolactic } from '../kinds/malolactic.js';
 import { moved } from '../kinds/moved.js';
 import { note } from '../kinds/note.js';
@@ -14,6 +15,7 @@ import { primed } from '../kinds/primed.js';
 import { racked } from '../kinds/racked.js';
 import { reading } from '../kinds/reading.js';
 import { split } from '../kinds/split.js';
+import { squeezed } from '../kinds/squeezed.js';
 import { stabilised } from '../kinds/stabilised.js';
 import { stepped } from '../kinds/stepped.js';
 import { steeped } from '../kinds/steeped.js';
@@ -61,6 +63,8 @@ export const ENTRY_KINDS: { readonly [K in EntryKind]: Kind<EntryPayloads[K]> } 
   bottled,
   kegged,
   unsealed,
+  'let-off': letOff,
+  squeezed,
   opened,
   tasted,
   note,

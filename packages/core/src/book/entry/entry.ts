@@ -21,6 +21,8 @@ import type { BottledPayload } from '../kinds/bottled.js';
 import type { KeggedPayload } from '../kinds/kegged.js';
 import type { UnsealedPayload } from '../kinds/unsealed.js';
 import type { OpenedPayload } from '../kinds/opened.js';
+import type { SqueezedPayload } from '../kinds/squeezed.js';
+import type { LetOffPayload } from '../kinds/let-off.js';
 import type { TastedPayload } from '../kinds/tasted.js';
 import type { NotePayload } from '../kinds/note.js';
 import type { DiscardedPayload } from '../kinds/discarded.js';
@@ -49,6 +51,8 @@ export interface EntryPayloads {
   readonly bottled: BottledPayload;
   readonly kegged: KeggedPayload;
   readonly unsealed: UnsealedPayload;
+  readonly 'let-off': LetOffPayload;
+  readonly squeezed: SqueezedPayload;
   readonly opened: OpenedPayload;
   readonly tasted: TastedPayload;
   readonly note: NotePayload;

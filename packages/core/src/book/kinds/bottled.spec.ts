@@ -86,6 +86,8 @@ describe('the crate', () => {
       capColour: 'leaf',
       testBottle: true,
       hottestC: 24,
+      atOwnRisk: false,
+      squeezed: null,
       lastOpenedAt: null,
       sparkling: false,
     });

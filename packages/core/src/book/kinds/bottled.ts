@@ -52,6 +52,8 @@ function apply(state: Draft, entry: Filed<BottledPayload>): Patch {
     drink: { liquid: drink, must: state.must },
     freeSo2MgPerL: liquid.freeSo2MgPerL,
     hottestC: payload.hottestC,
+    atOwnRisk: payload.acknowledged.length > 0,
+    squeezed: null,
     lastOpenedAt: null,
   });
   return emptied(state, loseVolume(liquid, Math.min(liquid.volumeL, filledL + payload.lossL)));

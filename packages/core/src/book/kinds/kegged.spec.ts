@@ -21,7 +21,17 @@ describe('a keg', () => {
   it('holds what was put into it, and is all that holds the batch', () => {
     const act = keg(4);
     const state = replay([...dry, act]);
-    expect(state.keg).toEqual({ id: act.id, vesselId: 'K', volumeL: 19, targetVolumes: 2.4, storeC: 4, at: act.at, gassedOn: null, unproven: false });
+    expect(state.keg).toEqual({
+      id: act.id,
+      vesselId: 'K',
+      volumeL: 19,
+      targetVolumes: 2.4,
+      storeC: 4,
+      at: act.at,
+      gassedOn: null,
+      unproven: false,
+      letOff: null,
+    });
     expect(state.vessels).toEqual([{ vesselId: 'K', volumeL: 19 }]);
     expect(state.liquid).toEqual({ ...replay(dry).liquid, volumeL: 19 });
     expect(state.lastLiquid).toEqual(state.liquid);

@@ -1,9 +1,11 @@
+import { caution } from '../../base/cautions/catalogue.js';
+import { nextSqueeze } from '../../finish/bottle/test-bottle.js';
 import { readyWindow } from '../../finish/bottle/ready-window.js';
 import { figure } from '../../base/worked/figures.js';
 import { countText } from '../../matter/quantity/count-text.js';
-import { calendarDays, dateAfter, daysBetween, dayText } from '../../matter/quantity/days.js';
+import { calendarDays, dateAfter, dayText } from '../../matter/quantity/days.js';
 import { dayIn } from '../../matter/quantity/zone.js';
-import type { BatchState, Keg } from '../state/batch-state.js';
+import type { Crate, Keg } from '../state/batch-state.js';
 import type { Add, JobsInput } from './job.js';
 
 /** Days between two times that a keg of which nobody knows the end is let off. @source safety rule: weekly */
@@ -11,11 +13,16 @@ const KEG_RELEASE_DAYS = 7;
 
 export function kegJobs({ batchName, state }: JobsInput, keg: Keg, add: Add): void {
   const lastAt = state.lastEntryAt ?? keg.at;
+  const letOffAt = keg.letOff?.at ?? keg.at;
+  if (keg.letOff?.lifts === false) {
+    const valve = caution('valve-stuck');
+    add('keg-valve', letOffAt, dateAfter(letOffAt, 0, state.zone), `See to the relief valve of ${batchName}`, `${valve.text} ${valve.whatToDo}`);
+  }
   if (keg.unproven) {
     add(
       'keg-release',
-      lastAt,
-      dateAfter(lastAt, KEG_RELEASE_DAYS, state.zone),
+      letOffAt,
+      dateAfter(letOffAt, KEG_RELEASE_DAYS, state.zone),
       `Let off the keg of ${batchName}`,
       'Its end was not proven, so it may still make gas. Let off what is over its level, look that the relief valve lifts, and write it down.',
     );
@@ -31,25 +38,13 @@ export function kegJobs({ batchName, state }: JobsInput, keg: Keg, add: Add): vo
   }
 }
 
-export function crateJobs({ batchName, state, method, today }: JobsInput, crate: BatchState['crates'][number], add: Add): void {
+export function crateJobs(input: JobsInput, crate: Crate, add: Add): void {
   const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
   if (left === 0) return;
-  const days = calendarDays(crate.bottledAt, today, state.zone);
+  const { batchName, state } = input;
   const opened = crate.lastOpenedAt !== null;
-  if (crate.testBottle && crate.sparkling && !opened) {
-    const squeezed = state.lastEntryAt !== null && daysBetween(crate.bottledAt, state.lastEntryAt) >= method.waits.testBottleDays;
-    if (!squeezed) {
-      const firmOn = dateAfter(crate.bottledAt, method.waits.testBottleDays, state.zone);
-      const firm = days < method.waits.testBottleDays ? `It should be firm by ${dayText(firmOn, true)}.` : 'It should be firm by now.';
-      add(
-        'test-bottle',
-        crate.id,
-        firmOn,
-        'Squeeze the test bottle',
-        `${batchName}, bottled ${days === 0 ? 'today' : `${countText(days, 'day')} ago`} at about ${figure(crate.co2Volumes, 1)} volumes. ${firm}`,
-      );
-    }
-  }
+  // One bottle opened tells of its gas, and leaves the others of a hard crate as they are.
+  if (crate.testBottle && (crate.sparkling || crate.atOwnRisk) && (!opened || crate.squeezed?.feel === 'hard')) squeezeJob(input, crate, add);
   if (!opened) {
     add(
       'open-one',
@@ -59,4 +54,22 @@ export function crateJobs({ batchName, state, method, today }: JobsInput, crate:
       `${countText(left, 'bottle')}, filled on ${dayText(crate.bottledAt, false, state.zone)}. Chill it first, over a sink.`,
     );
   }
+}
+
+function squeezeJob({ batchName, state, method, today }: JobsInput, crate: Crate, add: Add): void {
+  const asked = { bottledAt: crate.bottledAt, firmAfterDays: method.waits.testBottleDays, atOwnRisk: crate.atOwnRisk, last: crate.squeezed, zone: state.zone };
+  const { on, text, danger } = nextSqueeze(asked);
+  if (on === null) return;
+  const days = calendarDays(crate.bottledAt, today, state.zone);
+  const filled = `${batchName}, bottled ${days === 0 ? 'today' : `${countText(days, 'day')} ago`} at about ${figure(crate.co2Volumes, 1)} volumes.`;
+  const late = crate.squeezed === null && days >= method.waits.testBottleDays;
+  // Each squeeze asks anew, so that one put off holds nothing back that came after it.
+  const cause = crate.squeezed === null ? crate.id : `${crate.id}@${crate.squeezed.at}`;
+  add(
+    danger ? 'test-hard' : 'test-bottle',
+    cause,
+    on,
+    danger ? `Make ${crate.name} safe: its test bottle is hard` : 'Squeeze the test bottle',
+    `${filled} ${late ? 'It should be firm by now.' : text}`,
+  );
 }

@@ -23,9 +23,11 @@ export type JobKind =
   | 'bottle'
   | 'stabilise'
   | 'test-bottle'
+  | 'test-hard'
   | 'open-one'
   | 'keg-ready'
-  | 'keg-release';
+  | 'keg-release'
+  | 'keg-valve';
 
 /** When a job falls, beside today. */
 export type JobUrgency = 'overdue' | 'today' | 'week' | 'later';

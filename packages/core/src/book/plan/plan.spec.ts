@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
 import type { FermentStatus, Verdict } from '../../ferment/verdict/verdict.js';
+import type { SqueezeFeel } from '../../finish/bottle/test-bottle.js';
 import { EMPTY_STATE, STAGES, type BatchState, type Crate, type StateReading } from '../state/batch-state.js';
 import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js';
 import { SEED } from '../../testing/arbitrary-liquid.js';
@@ -46,6 +47,8 @@ const crate = (bottledDaysAgo: number, changes: Partial<Crate> = {}): Crate => (
   drink: { liquid, must: liquid },
   freeSo2MgPerL: 0,
   hottestC: 24,
+  atOwnRisk: false,
+  squeezed: null,
   lastOpenedAt: null,
   ...changes,
 });
@@ -140,27 +143,59 @@ describe('nextJobs', () => {
     expect(jobsOf(bottled)[0]?.detail).toMatch(/It should be firm by now\.$/);
     const [today] = jobsOf({ ...bottled, crates: [crate(0)], lastEntryAt: daysAgo(0) });
     expect(today?.detail).toMatch(/bottled today .* It should be firm by Wed 2 Dec\.$/);
-    expect(kinds({ ...bottled, lastEntryAt: daysAgo(0) })).toEqual(['open-one']);
+    expect(kinds({ ...bottled, lastEntryAt: daysAgo(0) })).toEqual(['test-bottle', 'open-one']);
     expect(kinds({ ...bottled, crates: [crate(10, { testBottle: false })] })).toEqual(['open-one']);
+  });
+  it('is answered by a squeeze alone, and a hard test bottle is the most urgent there is', () => {
+    const of = (feel: SqueezeFeel, over: Partial<Crate> = {}): readonly string[] =>
+      jobsOf({ ...EMPTY_STATE, stage: 'drink', crates: [crate(20, { squeezed: { at: daysAgo(2), feel }, ...over })], lastEntryAt: daysAgo(0) })
+        .filter((j) => j.kind.startsWith('test-'))
+        .map((j) => `${j.kind} ${j.urgency} ${j.dueAt}`);
+    expect(of('firm')).toEqual([]);
+    expect(of('firm', { atOwnRisk: true })).toEqual(['test-bottle week 2026-11-28']);
+    expect(of('firm', { atOwnRisk: true, bottledAt: daysAgo(59) })).toEqual([]);
+    expect(of('soft')).toEqual(['test-bottle week 2026-11-28']);
+    expect(of('soft', { bottledAt: daysAgo(45) })).toEqual([]);
+    expect(of('hard')).toEqual(['test-hard overdue 2026-11-21']);
+    // One bottle opened leaves the others as they are.
+    expect(of('hard', { lastOpenedAt: daysAgo(1) })).toEqual(['test-hard overdue 2026-11-21']);
+    expect(of('soft', { lastOpenedAt: daysAgo(1) })).toEqual([]);
   });
   it('asks nothing of a crate that is open, or empty, or of a keg', () => {
     expect(kinds({ ...EMPTY_STATE, crates: [crate(60, { lastOpenedAt: daysAgo(5) })] })).toEqual([]);
     expect(kinds({ ...EMPTY_STATE, crates: [crate(60, { lots: [{ kindId: 'crown-500', filled: 20, left: 0 }] })] })).toEqual([]);
     expect(
       kinds(
-        { ...fermenting, keg: { id: 'k', vesselId: 'K', volumeL: 19, targetVolumes: 2.4, storeC: 4, at: daysAgo(3), gassedOn: null, unproven: false } },
+        {
+          ...fermenting,
+          keg: { id: 'k', vesselId: 'K', volumeL: 19, targetVolumes: 2.4, storeC: 4, at: daysAgo(3), gassedOn: null, unproven: false, letOff: null },
+        },
         'finished-dry',
       ),
     ).toEqual([]);
   });
   it('asks for a glass of a keg once it is gassed, and for a weekly letting off where its end was not proven', () => {
-    const keg = { id: 'k', vesselId: 'K', volumeL: 19, targetVolumes: 2.4, storeC: 4, at: daysAgo(3), gassedOn: daysAgo(-4).slice(0, 10), unproven: true };
+    const keg = {
+      id: 'k',
+      vesselId: 'K',
+      volumeL: 19,
+      targetVolumes: 2.4,
+      storeC: 4,
+      at: daysAgo(3),
+      gassedOn: daysAgo(-4).slice(0, 10),
+      unproven: true,
+      letOff: null,
+    };
     const state: BatchState = { ...fermenting, keg, lastEntryAt: daysAgo(3) };
     expect(jobsOf(state, 'working').map((j) => [j.kind, j.dueAt])).toEqual([
       ['keg-release', daysAgo(-4).slice(0, 10)],
       ['keg-ready', daysAgo(-4).slice(0, 10)],
     ]);
-    expect(kinds({ ...state, lastEntryAt: daysAgo(-5) }, 'working')).toEqual(['keg-release']);
+    // What is written of something else lets no gas off.
+    expect(jobsOf({ ...state, lastEntryAt: daysAgo(-5) }, 'working').map((j) => [j.kind, j.dueAt])).toEqual([['keg-release', daysAgo(-4).slice(0, 10)]]);
+    const off = (lifts: boolean): BatchState => ({ ...state, keg: { ...keg, gassedOn: null, letOff: { at: daysAgo(1), lifts } } });
+    expect(jobsOf(off(true), 'working').map((j) => [j.kind, j.dueAt])).toEqual([['keg-release', daysAgo(-6).slice(0, 10)]]);
+    expect(kinds(off(false), 'working')).toEqual(['keg-valve', 'keg-release']);
     expect(kinds({ ...state, keg: { ...keg, unproven: false } }, 'working')).toEqual(['keg-ready']);
   });
   it('puts the most urgent first and never gives two jobs one id', () => {

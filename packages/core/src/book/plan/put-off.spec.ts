@@ -23,8 +23,10 @@ describe('jobs put off', () => {
     const [rack, squeeze] = [job('rack'), job('test-bottle')];
     const putOff = putOffOnce(said(rack, null), squeeze, null, TODAY);
     expect(wantedJobs([rack, squeeze], putOff, TODAY)).toEqual([squeeze]);
-    expect(mayDoWithout('release')).toBe(false);
-    expect(putOffDays('release')).toEqual([1]);
+    for (const kind of ['release', 'test-bottle', 'test-hard', 'keg-release', 'keg-valve'] as const) {
+      expect(mayDoWithout(kind)).toBe(false);
+      expect(putOffDays(kind)).toEqual([1]);
+    }
   });
   it('are the same job until its cause changes: a reading since asks anew', () => {
     const [before, after] = [job('read', '2026-11-22', 'b:read:r1'), job('read', '2026-11-22', 'b:read:r2')];

@@ -2,6 +2,7 @@ import { UTC } from '../../matter/quantity/zone.js';
 import type { GravityReading } from '../../ferment/verdict/reading.js';
 import type { JudgedEntry, PlaceTemperature } from '../../ferment/verdict/judge-facts.js';
 import type { Hint } from '../../ferment/verdict/hints.js';
+import type { Squeeze } from '../../finish/bottle/test-bottle.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import type { CapColour, TimedPlan, Vent } from './entry-choices.js';
 import type { ClearingMeans } from '../../ferment/clear/clearing-means.js';
@@ -32,6 +33,10 @@ export interface Crate {
   /** Free sulfite when it was filled, mg/L. */
   readonly freeSo2MgPerL: number;
   readonly hottestC: number;
+  /** Sealed although its end was not proven, at its maker's own risk. */
+  readonly atOwnRisk: boolean;
+  /** The last squeeze of its test bottle; null when there was none. */
+  readonly squeezed: Squeeze | null;
   /** When the last bottle was opened; null when none has been. */
   readonly lastOpenedAt: string | null;
 }
@@ -48,6 +53,8 @@ export interface Keg {
   readonly gassedOn: string | null;
   /** Sealed before its end was proven: it may go on making gas. */
   readonly unproven: boolean;
+  /** When it was last let off, and whether its relief valve lifted; null when it never was. */
+  readonly letOff: { readonly at: string; readonly lifts: boolean } | null;
 }
 
 /** The last time yeast went in, from which a forecast counts. */

@@ -10,7 +10,7 @@ import { replay } from '../log/replay.js';
 import type { Amount } from '../kinds/kind.js';
 
 /** Raised whenever a log folds into anything else than before, so that what was kept of older folds is made anew. */
-export const FOLD_VERSION = 3;
+export const FOLD_VERSION = 4;
 
 /** Something a batch was poured from. */
 export interface PouredFrom {

@@ -20,6 +20,8 @@ export interface CellarCrate {
   readonly about: string;
   readonly ready: string;
   readonly isReady: boolean;
+  /** How its test bottle last felt; null where nobody squeezed it. */
+  readonly felt: string | null;
   /** What to mind of sugar that only sulfite and sorbate hold; null where there is none. */
   readonly held: string | null;
   /** Bottles from the top: true is still there. */
@@ -65,6 +67,7 @@ function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): 
       ? `Ready. At its best until about ${dayText(window.bestUntil)} ${window.bestUntil.slice(0, 4)}`
       : `Ready from about ${dayText(window.from)}, in ${countText(Math.ceil(untilReady), 'day')}`,
     isReady,
+    felt: left > 0 && crate.squeezed ? `Test bottle ${crate.squeezed.feel} on ${units.day(crate.squeezed.at)}` : null,
     held:
       left > 0 && crate.wakesVolumes !== null ? 'Only sulfite and sorbate hold its sugar. Keep it cold, open one each week, and drink it within weeks.' : null,
     caps: Array.from({ length: Math.min(MOST_CAPS, filled) }, (_, i) => i < Math.round((left / Math.max(1, filled)) * Math.min(MOST_CAPS, filled))),

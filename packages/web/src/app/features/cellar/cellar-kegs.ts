@@ -42,6 +42,6 @@ export function cellarKegs(views: readonly BatchView[], units: Units): readonly 
         `${fizzWord(keg.targetVolumes)}, ${keg.targetVolumes.toFixed(1)} volumes`,
         `kept at ${units.temperature(keg.storeC)}`,
       ].join(' · '),
-      since: `Sealed on ${units.day(keg.at)}`,
+      since: `Sealed on ${units.day(keg.at)}${keg.letOff ? `, let off on ${units.day(keg.letOff.at)}` : ''}`,
     }));
 }

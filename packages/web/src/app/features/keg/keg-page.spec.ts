@@ -1,6 +1,7 @@
 import { replay } from '@trug/core/book/log/replay';
 import { PageHarness } from '../../../testing/page-harness';
-import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch } from '../../../testing/sample-batch';
+import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
+import { LetOffPage } from './let-off-page';
 import { KegPage } from './keg-page';
 
 const keg = { id: '01J0000000000000000000KEG1', name: 'Steel keg', kind: 'keg' as const, capacityL: 19 };
@@ -58,5 +59,24 @@ describe('KegPage', () => {
     await page.press('Put it in the cupboard');
     await page.submit();
     expect(page.written().map((e) => e.kind)).toEqual(['kegged']);
+  });
+});
+
+describe('LetOffPage', () => {
+  const kegged = sampleEntry('kegged', 27, { vessel: { vesselId: keg.id, volumeL: 18 }, lossL: 1, targetVolumes: 2.4, storeC: 4, acknowledged: [] });
+  const letOff = (entries = [...finishedLog(), kegged]): Promise<PageHarness> =>
+    PageHarness.open(LetOffPage, { batches: [sampleBatch(entries)], vessels: [keg], today: 30, inputs: { id: BATCH_ID } });
+  it('asks whether the relief valve lifts, and warns of one that does not', async () => {
+    const page = await letOff();
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('whether its relief valve lifts');
+    await page.choose('valve', 'stuck');
+    expect(page.text('trug-cautions')).toContain('nothing that lets gas out');
+    await page.submit();
+    expect(page.written()[0]).toMatchObject({ kind: 'let-off', payload: { lifts: false } });
+    expect(replay([...finishedLog(), kegged, ...page.written()]).keg?.letOff?.lifts).toBe(false);
+  });
+  it('has nothing to let off where there is no sealed keg', async () => {
+    expect((await letOff(finishedLog())).text()).toContain('It stands in no sealed keg');
   });
 });

@@ -41,10 +41,12 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
   malolactic: { page: 'malolactic', verb: 'Taste' },
   clean: { page: '', verb: 'Clean' },
   bottle: { page: 'bottle', verb: 'Bottle' },
-  'test-bottle': { page: 'note', verb: 'Note it' },
+  'test-bottle': { page: 'squeeze', verb: 'Squeeze' },
+  'test-hard': { page: 'squeeze', verb: 'Make safe' },
   'open-one': { page: '', verb: 'Open' },
   'keg-ready': { page: 'take-out', verb: 'Draw some' },
-  'keg-release': { page: 'note', verb: 'Note it' },
+  'keg-release': { page: 'let-off', verb: 'Let it off' },
+  'keg-valve': { page: 'let-off', verb: 'Try it' },
 };
 
 /** What is due, most urgent first, each with the button that does it. */

@@ -60,13 +60,15 @@ const TAG_TITLES: Readonly<Record<string, string>> = {
   stabilise: 'Sugar left?',
   warm: 'Too cold',
   'test-bottle': 'Squeeze',
+  'test-hard': 'Hard: make safe',
   'open-one': 'Open one',
   'keg-ready': 'Draw some',
   'keg-release': 'Let it off',
+  'keg-valve': 'Relief valve',
 };
 
 function tagOf(view: BatchView, forCrate: boolean, now: string, units: Units): Tag | null {
-  const crateKinds = ['test-bottle', 'open-one'];
+  const crateKinds = ['test-bottle', 'test-hard', 'open-one'];
   const job = view.due.find((j) => crateKinds.includes(j.kind) === forCrate && (j.urgency === 'overdue' || j.urgency === 'today'));
   if (!job) return null;
   const days = calendarDays(job.dueAt, now, units.zone());
