@@ -30,7 +30,11 @@ export function isProven(state: BatchState, at: string): boolean {
 
 /** What the sugar that came in means for a drink with yeast in it: whatever was proven is not proven any more. */
 export function noteSugar(state: Draft, at: string, before: Liquid, after: Liquid): Patch {
-  if (!state.pitchedAt) return {};
+  if (!state.pitchedAt) {
+    // Before yeast nothing is proven; but a reading is not held against one from before the sugar.
+    state.judged.push({ at, kind: 'gravity-changed' });
+    return {};
+  }
   const sugarless = fermentableGPerL(after) * after.volumeL <= fermentableGPerL(before) * before.volumeL + LITTLE_SUGAR_G_PER_L * after.volumeL;
   const woken = justWoken(state, at);
   const wasProven = !sugarless && !woken && isProven(state, at);

@@ -17,7 +17,7 @@ import { noteHints } from './note-hints.js';
  */
 export function replay(log: readonly Entry[], zone = UTC): BatchState {
   const draft: Draft = { ...EMPTY_STATE, zone, readings: [], temps: [], judged: [], hints: [], feeds: [], crates: [], issues: [] };
-  for (const entry of effectiveEntries(log).entries) {
+  for (const entry of inTurn(effectiveEntries(log).entries)) {
     try {
       Object.assign(draft, appliedBy(draft, entry), { lastEntryAt: entry.at });
       noteHints(draft, entry);
@@ -29,6 +29,23 @@ export function replay(log: readonly Entry[], zone = UTC): BatchState {
   draft.stage = stageOf(draft);
   return draft;
 }
+
+/**
+ * Entries each at a moment of its own: of those written down for the same minute, such as all acts of one line, the later comes a
+ * thousandth of a second after the one before, so that whatever asks what came after a reading sees them in their order.
+ */
+function inTurn(entries: readonly Entry[]): readonly Entry[] {
+  let lastMs = -Infinity;
+  return entries.map((entry) => {
+    const ms = Date.parse(entry.at);
+    const own = ms <= lastMs && lastMs - ms < MOST_IN_ONE_MOMENT ? { ...entry, at: new Date(lastMs + 1).toISOString() } : entry;
+    lastMs = Date.parse(own.at);
+    return own;
+  });
+}
+
+/** More entries than anyone writes down for one minute, ms. */
+const MOST_IN_ONE_MOMENT = 1000;
 
 function stageOf(state: Draft): BatchState['stage'] {
   if (state.crates.length > 0 || state.keg) return 'drink';

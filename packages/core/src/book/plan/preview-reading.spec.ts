@@ -1,5 +1,7 @@
 import { waterOf } from '../../matter/liquid/liquid.js';
 import { abvOf } from '../../matter/liquid/views.js';
+import type { Entry } from '../entry/entry.js';
+import { judgeState } from '../state/judge-state.js';
 import { replay } from '../log/replay.js';
 import { logOf } from '../../testing/made-logs.js';
 import { previewReading, type ReadingContext } from './preview-reading.js';
@@ -35,6 +37,28 @@ describe('previewReading', () => {
     expect(previewReading('1.030', 'hydrometer', context).questions.map((q) => q.id)).toEqual(['rise']);
     const own = context.state.readings[0]?.id ?? '';
     expect(previewReading('1.030', 'hydrometer', { ...context, at: make.at(5), correcting: own }).questions).toEqual([]);
+  });
+  it('takes acts of one minute in the order they were written down: a rise after sugar is no wonder, one before it is', () => {
+    const sugar = make.entry('addition', 5, { what: 'fermentable', fermentableId: 'sucrose', massG: 800 });
+    const [before, after] = [make.read(5, 1.02), make.read(5, 1.034)];
+    const asked = (...log: readonly Entry[]): readonly string[] =>
+      previewReading('1.034', 'hydrometer', { ...context, sampleC: 20, state: replay([make.filled(), make.pitched(), ...log]) }).questions.map((q) => q.id);
+    expect(asked(before, sugar)).toEqual([]);
+    expect(asked(sugar, before)).toEqual(['rise']);
+    // Before yeast as well.
+    const must = (...log: readonly Entry[]): readonly string[] =>
+      previewReading('1.062', 'hydrometer', { ...context, sampleC: 20, state: replay([make.filled(), ...log]) }).questions.map((q) => q.id);
+    expect(must(make.read(5, 1.05), sugar)).toEqual([]);
+    expect(must(sugar, make.read(5, 1.05))).toEqual(['rise']);
+    const { readings, judged } = replay([make.filled(), make.pitched(), before, sugar, after]);
+    const moments = [readings[0]?.at ?? '', judged.at(-1)?.at ?? '', readings[1]?.at ?? ''];
+    expect(new Set(moments).size).toBe(3);
+    expect([...moments].sort()).toEqual(moments);
+  });
+  it('does not wait for a reading since sugar that went in before the yeast', () => {
+    const sugar = make.entry('addition', 0, { what: 'fermentable', fermentableId: 'sucrose', massG: 300 });
+    const state = replay([make.filled(), sugar, make.read(0, 1.06), make.pitched()]);
+    expect(judgeState(state, make.at(2))?.value.sentence).toBe('Cannot tell yet: no reading since the yeast went in.');
   });
   it('reads a gravity without its point, and asks about a figure that may be another', () => {
     expect(previewReading('1015', 'hydrometer', context).raw?.reading).toBe(1.015);

@@ -18,7 +18,8 @@ export function tooFew(input: JudgeInput, usable: readonly GravityReading[]): Pi
   const own = usable.filter((r) => r.id !== 'must');
   const last = own.at(-1);
   const dueOn = last ? dateAfter(last.at, 3, input.zone) : firstReadingOn(input);
-  const changed = input.entries.filter((e) => e.kind === 'gravity-changed' && e.sugarless !== true).at(-1);
+  const pitchedAt = input.entries.find((e) => e.kind === 'pitched')?.at ?? '';
+  const changed = input.entries.filter((e) => e.kind === 'gravity-changed' && e.sugarless !== true && e.at > pitchedAt).at(-1);
   // Readings from before sugar went in are of another drink.
   const sugared = changed !== undefined && input.readings.length > 0 ? changed : null;
   const none = sugared ? `no reading since something that ferments went in on ${dayText(sugared.at, false, input.zone)}` : 'no reading since the yeast went in';

@@ -8,6 +8,9 @@ import { Clock } from '../../state/clock';
 import { settingsFeature } from '../../state/settings.reducer';
 import { LogWriter } from '../../writing/log-writer';
 
+/** Spans that have a name of their own. */
+const PUT_OFF_WORDS: Readonly<Record<number, string>> = { 1: 'until tomorrow', 7: 'for a week', 30: 'for a month', 182: 'for half a year' };
+
 /** What else can be done with a job than doing it: put it off, or do without it. */
 @Component({
   selector: 'trug-job-menu',
@@ -57,7 +60,7 @@ export class JobMenu {
   protected readonly dispensable = computed(() => mayDoWithout(this.job().kind));
 
   protected wordOf(days: number): string {
-    return days === 1 ? 'until tomorrow' : days === 7 ? 'for a week' : days === 30 ? 'for a month' : `for ${countText(days, 'day')}`;
+    return PUT_OFF_WORDS[days] ?? `for ${countText(days, 'day')}`;
   }
 
   protected putOff(days: number | null): void {
