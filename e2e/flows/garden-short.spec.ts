@@ -70,11 +70,14 @@ it.each(SCREENS)('garden fruit falls short of the vessel and ends in jars with a
   const [first, second, third] = [await freshVessel(way.trug, 4.6), await freshVessel(way.trug, 4.6), await freshVessel(way.trug, 1)];
   await bench.open(`${path}/rack`);
   await rackPage(bench).into(first, second, third);
-  await way.files(1, () => bench.press('Rack it'));
+  // The bit over goes into the fridge, to be drunk young.
+  await bench.says(/find no room/);
+  await rackPage(bench).topUpWith('in the fridge');
+  await way.files(2, () => bench.press('Rack it'));
   const { vessels, liquid } = await way.state(path);
   expect(vessels).toHaveLength(3);
   expect(vessels.reduce((sum, fill) => sum + fill.volumeL, 0)).toBeCloseTo(liquid?.volumeL ?? 0, 2);
-  expect(liquid?.volumeL).toBeGreaterThan(9);
+  expect(liquid?.volumeL).toBeGreaterThan(9.2);
   await bench.says(/Racked/, 'trug-log');
   expect(way.faults).toEqual([]);
 });

@@ -159,7 +159,7 @@ export const WRITTEN = {
     2 tsp. = 6
     4 tsp = 12
     2 tablets ? does not know what
-    1 packet ? not a unit of weight
+    1 packet ? does not know what
     1-2 tsp ? range
     1 heaped tsp ? not a unit of weight`,
   /** g of white sugar, 4.2 g a level teaspoon. */

@@ -67,7 +67,7 @@ export function kitchenWeights(kind: string, refId: string | null): Weights {
     case 'nutrient':
       return { gramsPerTeaspoon: TEASPOON_G.nutrient };
     case 'yeast':
-      return { gramsPerTeaspoon: TEASPOON_G.yeast };
+      return { gramsPerTeaspoon: TEASPOON_G.yeast, gramsPerPacket: USUAL_PACKET_G };
     default:
       return {};
   }

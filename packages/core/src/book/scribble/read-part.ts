@@ -114,6 +114,12 @@ function readFigures(part: string, { reading, why, rest }: ReturnType<typeof rea
   return [{ ...reading, text: part }, ...(left === '' ? [] : [{ is: 'words' as const, text: left }])];
 }
 
+/** The word that is left beside a count of them. */
+const TABLETS = /\s*tab(?:let)?s?$/i;
+
+/** Sulfite as it is reckoned rather than weighed. */
+const MG_PER_L = /^([\d.,]+)\s*(?:ppm|mg\s*(?:\/|per)\s*l(?:it(?:re|er))?)$/i;
+
 /** How something was done, where that changes nothing. */
 const HOW_DONE = /\b(?:well|gently|again|once|briefly|up|thoroughly|softly|twice)\b/gi;
 
@@ -135,7 +141,9 @@ function addition(part: string, { ingredient, rest }: FoundIngredient, gallon: G
   const written = rest.replace(AROUND_AMOUNTS, ' ').replace(/\s+/g, ' ').trim();
   if (!/\d/.test(written)) return { is: 'page', text: part, page: 'adjust' };
   const said = { is: 'addition' as const, text: part, what, refId, usual };
-  if (refId === 'tablet') return { ...said, amount: writtenNumber(written.replace(/\s*tab(?:let)?s?$/i, ''), false), spooned: false };
+  const inLitre = what === 'sulfite' ? MG_PER_L.exec(written.replace(TABLETS, '')) : null;
+  if (inLitre) return { ...said, amount: writtenNumber(inLitre[1] ?? '', false), mgPerL: true, spooned: false };
+  if (refId === 'tablet') return { ...said, amount: writtenNumber(written.replace(TABLETS, ''), false), spooned: false };
   const isVolume = what === 'water' || refId === 'lemon';
   const weights = kitchenWeights(what, refId === 'tea' ? null : refId);
   const { value, unit, assumedUnit } = parseQuantity(written, { dimension: isVolume ? 'volume' : 'mass', gallon, ...(isVolume ? {} : weights) });

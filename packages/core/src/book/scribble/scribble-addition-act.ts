@@ -1,6 +1,7 @@
 import { additionPlan } from '../../juice/adjust/addition-plan.js';
 import type { AdditionAsk } from '../../juice/adjust/addition-types.js';
 import { SO2_MG_PER_UNIT } from '../../juice/adjust/sulfite-dose.js';
+import { sulfiteAmount } from '../../juice/adjust/sulfite-given.js';
 import { WEAK_ACIDS, type AcidId } from '../../matter/liquid/acid-chemistry.js';
 import { CARBONATES, type CarbonateId } from '../../matter/liquid/add-acid.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
@@ -25,17 +26,23 @@ function wishOf({ what, refId, amount }: SaidAddition): Partial<AdditionAsk> & P
   return what === 'nutrient' ? { ...wish, product: refId } : wish;
 }
 
+/** Sulfite said as milligrams in a litre, as the powder or the tablets that bring it. */
+function weighedOut(said: SaidAddition, volumeL: number): SaidAddition {
+  return said.mgPerL === true && isSulfiteForm(said.refId) ? { ...said, amount: sulfiteAmount(said.refId, said.amount, volumeL) } : said;
+}
+
 /**
  * Something that went in, by the amount the maker says, with what to mind.
  *
- * @param said - what and how much
+ * @param written - what and how much
  * @param state - the batch before it
  * @param verdict - its verdict before it
  * @param facts - the cupboard and the moment
  */
-export function additionLine(said: SaidAddition, state: BatchState, verdict: Verdict | null, facts: ScribbleFacts): ScribbleLine {
-  const unread = (why: string): ScribbleLine => ({ is: 'unread', text: said.text, why, page: 'adjust' });
+export function additionLine(written: SaidAddition, state: BatchState, verdict: Verdict | null, facts: ScribbleFacts): ScribbleLine {
+  const unread = (why: string): ScribbleLine => ({ is: 'unread', text: written.text, why, page: 'adjust' });
   if (!state.liquid) return unread('There is nothing in the vessels of this batch.');
+  const said = weighedOut(written, state.liquid.volumeL);
   const outcome = additionPlan(additionAsk(state.liquid, { state, log: facts.log, verdict, at: facts.at }, wishOf(said)));
   if (outcome.kind !== 'plan') return unread(outcome.kind === 'refused' ? `${outcome.error.message}.` : `Still to tell: ${outcome.what}.`);
   const { payload, cautions } = outcome.plan;

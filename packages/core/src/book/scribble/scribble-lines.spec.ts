@@ -68,6 +68,9 @@ it('says what it took for granted', () => {
   expect(guesses(lines('1.012'))).toEqual(['sample']);
   expect(guesses(lines('1 tsp nutrient'))).toEqual(['spoon']);
   expect(guesses(lines('sulfite 1 g', MUST))).toEqual(['kind']);
+  for (const said of ['30 mg/L sulfite', '30 ppm of potassium metabisulfite', '30 ppm sulfite tablets']) {
+    expect([said, acts(lines(said, MUST))]).toMatchObject([said, [{ payload: { what: 'sulfite', so2MgPerL: expect.closeTo(30, 6) } }]]);
+  }
   expect(guesses(lines('300 g sugar'))).toEqual([]);
 });
 it('takes what goes in out of the cupboard, in its own measure', () => {

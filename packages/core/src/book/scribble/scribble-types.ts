@@ -40,6 +40,8 @@ export interface SaidAddition {
   readonly refId: string;
   /** g, L, or tablets where `tablets` says so; mL of lemon juice. */
   readonly amount: number;
+  /** The amount is mg in a litre, as sulfite is reckoned. */
+  readonly mgPerL?: true;
   /** The measure was a spoon, a lemon or the like, whose weight is an estimate. */
   readonly spooned: boolean;
   /** The kind was not said, and is the usual one. */

@@ -3,6 +3,7 @@ import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { waterOf } from '../../matter/liquid/liquid.js';
+import { countText } from '../../matter/quantity/count-text.js';
 import { figure } from '../../base/worked/figures.js';
 import type { VesselSize } from './fit-vessels.js';
 import { AIR_ROOM_FRACTION, NECK_FRACTION } from './headspace.js';
@@ -95,5 +96,5 @@ function topped(free: readonly VesselSize[], liquid: Liquid, { overL, also }: { 
 function drinking(overL: number, volumeL: number): readonly LeftoverWay[] {
   if (overL > volumeL * MOST_DRUNK_FRACTION) return [];
   const halves = Math.max(1, Math.round(overL / 0.5));
-  return [{ id: 'drink', text: `Into ${halves} half-litre bottles in the fridge, caps loose, and drink it young.` }];
+  return [{ id: 'drink', text: `Into ${countText(halves, 'half-litre bottle')} in the fridge, caps loose, and drink it young.` }];
 }

@@ -73,6 +73,9 @@ const MASSES: Readonly<Record<string, Meaning>> = {
   'tea bag': 'tea-bag',
   teabag: 'tea-bag',
   drop: 'drop',
+  packet: 'packet',
+  pack: 'packet',
+  sachet: 'packet',
 };
 
 const GRAVITIES: Readonly<Record<string, Meaning>> = {

@@ -34,6 +34,7 @@ export type UnitId =
   | 'lemon'
   | 'tea-bag'
   | 'drop'
+  | 'packet'
   | 'degC'
   | 'degF'
   | 'SG'
@@ -98,6 +99,7 @@ export const UNIT_LABELS: Readonly<Record<UnitId, string>> = {
   lemon: 'lemons',
   'tea-bag': 'tea bags',
   drop: 'drops',
+  packet: 'packets',
   degC: '°C',
   degF: '°F',
   SG: '',

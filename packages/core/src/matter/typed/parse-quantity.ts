@@ -16,6 +16,7 @@ export interface Weights {
   readonly gramsPerLemon?: number | undefined;
   readonly gramsPerTeaBag?: number | undefined;
   readonly gramsPerDrop?: number | undefined;
+  readonly gramsPerPacket?: number | undefined;
 }
 
 /** How to read a maker's writing. */
@@ -89,6 +90,8 @@ function weighed(amount: number, unit: UnitId, options: ParseQuantityOptions): n
       return options.gramsPerLemon === undefined ? undefined : amount * options.gramsPerLemon;
     case 'drop':
       return options.gramsPerDrop === undefined ? undefined : amount * options.gramsPerDrop;
+    case 'packet':
+      return options.gramsPerPacket === undefined ? undefined : amount * options.gramsPerPacket;
     case 'tea-bag':
       return options.gramsPerTeaBag === undefined ? undefined : amount * options.gramsPerTeaBag;
     default:

@@ -58,6 +58,21 @@ describe('PitchPage', () => {
     const state = replay([filled(), ...page.written()]);
     expect([state.placeC, state.yeastId, state.issues]).toEqual([9, 'wild-spontaneous', []]);
   });
+  it('takes the amount that really goes in, by the cupboard’s own packet, and warns of one past its date', async () => {
+    const old = packetOf('crisp-cider', { packetG: 7, bestBefore: '2023-10-01' });
+    const page = await PageHarness.open(PitchPage, { batches: [sampleBatch([filled()])], supplies: [old], today: 1, inputs });
+    await page.press('All 14 kinds');
+    await page.tick('input[name=yeast][value=crisp-cider]');
+    expect(page.text('aside')).toMatch(/3 years past its date: perhaps 5\d % of it lives/);
+    await page.type('given', '9 kg');
+    await page.submit();
+    expect(page.text('aside')).toContain('more yeast than any batch wants');
+    expect(page.written()).toEqual([]);
+    await page.type('given', '2 packets');
+    expect(page.text('aside h2')).toBe('14 g of dry yeast');
+    await page.submit();
+    expect(page.written()[0]).toMatchObject({ kind: 'pitched', payload: { massG: 14 } });
+  });
   it('ranks kinds for this must and place, and for what is in the cupboard and in date', async () => {
     const page = await PageHarness.open(PitchPage, {
       batches: [sampleBatch([filled()])],

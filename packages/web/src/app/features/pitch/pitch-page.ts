@@ -6,7 +6,9 @@ import type { Need, PitchMethod, TimedPlan } from '@trug/core';
 import { holdsHeatedJuice } from '@trug/core/book/plan/addition-ask';
 import { USUAL_YEAST_ID, WILD_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
+import { oldPacket } from '@trug/core/ferment/yeast/old-packet';
 import { pitchCautions } from '@trug/core/ferment/yeast/pitch-cautions';
+import { LIMITS } from '@trug/core/base/errors/limits';
 import { pitchRate, USUAL_MUST_C } from '@trug/core/ferment/yeast/pitch-rate';
 import { pitchSteps, type PitchWay } from '@trug/core/ferment/yeast/pitch-steps';
 import { rankYeasts, YEAST_AIMS, type YeastAim } from '@trug/core/ferment/yeast/rank-yeasts';
@@ -20,6 +22,7 @@ import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList, unacknowledged } from '../../shared/caution/caution-list';
 import { createBatchDraft, PITCH_DRAFT } from '../../writing/draft';
 import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import type { ReadingHints } from '../../units/typed-quantity';
 import { Units } from '../../units/units';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { TimedSteps } from '../../shared/timed-steps/timed-steps';
@@ -111,7 +114,7 @@ export class PitchPage {
   protected readonly kinds = YEAST_KINDS;
   protected readonly aims = AIMS;
   protected readonly all = signal(false);
-  protected readonly draft = createBatchDraft(PITCH_DRAFT, { yeastId: '', withId: '', temp: '', place: '', aim: '', way: '' });
+  protected readonly draft = createBatchDraft(PITCH_DRAFT, { yeastId: '', withId: '', temp: '', place: '', aim: '', way: '', given: '' });
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
@@ -150,6 +153,28 @@ export class PitchPage {
   });
   protected readonly ways = computed(() => (this.yeastId() === WILD_YEAST_ID ? WILD_WAYS : BOUGHT_WAYS));
   protected readonly way = computed((): PitchWay => this.ways().find((w) => w.id === this.fields().way)?.id ?? this.usualWay());
+  /** The packet of the cupboard that holds the chosen kind. */
+  private readonly packet = computed(() => this.stock().find((s) => s.yeastId === this.yeastId()) ?? null);
+  protected readonly givenHints = computed((): ReadingHints => {
+    const { packetG } = this.packet() ?? {};
+    const weights = kitchenWeights('yeast', null);
+    return { weights: packetG ? { ...weights, gramsPerPacket: packetG } : weights, bareUnit: 'g' };
+  });
+  /** What goes in: what the maker says, or else the usual rate. */
+  protected readonly massG = computed(() => {
+    const usual = this.rate()?.value.massG ?? 0;
+    return usual > 0 && this.tooMuch() === null ? (this.givenG() ?? usual) : usual;
+  });
+  private readonly givenG = computed(() => numberIn(readQuantity(this.units, this.fields().given, 'mass', this.givenHints())));
+  protected readonly tooMuch = computed(() =>
+    (this.givenG() ?? 0) > LIMITS.smallDoseG.max ? `That is more yeast than any batch wants. Write it in grams, such as ${this.units.mass(5)}.` : null,
+  );
+  /** What to expect of a packet past its date. */
+  protected readonly old = computed(() => {
+    const until = this.packet()?.bestBefore ?? null;
+    return until === null ? null : oldPacket(until, this.writer.now(), this.units.zone());
+  });
+  protected readonly wildId = WILD_YEAST_ID;
   private readonly usualWay = computed((): PitchWay => (this.yeastId() === WILD_YEAST_ID ? 'left' : (this.rate()?.value.method ?? 'sprinkled')));
   /** How the juice comes to where this kind is at its best, where it is not there yet. */
   protected readonly toBest = computed(() => {
@@ -163,7 +188,7 @@ export class PitchPage {
     if (!rate || !liquid) return [];
     const list = pitchSteps({
       yeastId: this.yeastId(),
-      massG: rate.value.massG,
+      massG: this.massG(),
       way: this.way(),
       juiceC: this.juiceC() ?? this.placeC() ?? USUAL_MUST_C,
       volumeL: liquid.volumeL,
@@ -184,14 +209,14 @@ export class PitchPage {
   });
   private readonly take = viewChild(SupplyTake);
   protected readonly needs = computed((): readonly Need[] => {
-    const massG = this.rate()?.value.massG ?? 0;
+    const massG = this.massG();
     const ids = [this.yeastId(), ...(this.withId() === null ? [] : [this.withId()])];
     return ids.map((refId) => ({ kind: 'yeast', refId, amount: massG / ids.length, unit: 'g' }));
   });
   /** The same weight as packets of the cupboard, and in level teaspoons. */
   protected readonly packets = computed(() => {
-    const massG = this.rate()?.value.massG ?? 0;
-    const packetG = this.stock().find((s) => s.yeastId === this.yeastId())?.packetG ?? USUAL_PACKET_G;
+    const massG = this.massG();
+    const packetG = this.packet()?.packetG ?? USUAL_PACKET_G;
     const count = massG / packetG;
     return massG === 0 ? '' : `${packetsText(count)} of ${packetG} g, or about ${(massG / TEASPOON_G).toFixed(1)} level teaspoons. Weigh it if you can.`;
   });
@@ -221,6 +246,11 @@ export class PitchPage {
       this.refusal.set('There is no juice in this batch to pitch into.');
       return;
     }
+    const unusable = this.tooMuch() ?? this.draft.wrong();
+    if (unusable !== null) {
+      this.refusal.set(unusable);
+      return;
+    }
     const danger = unacknowledged(this.cautions(), this.typed());
     if (danger !== null) {
       this.refusal.set(danger);
@@ -234,7 +264,7 @@ export class PitchPage {
     const yeastId = this.yeastId();
     const payload = {
       yeastId,
-      massG: this.rate()?.value.massG ?? 0,
+      massG: this.massG(),
       method: METHODS_FILED[this.way()],
       juiceC: this.juiceC(),
       withYeastId: this.withId() ?? undefined,

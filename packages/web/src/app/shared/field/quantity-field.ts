@@ -6,7 +6,7 @@ import { Units } from '../../units/units';
 import { controlled, type Controlled } from './controlled';
 import { TypedLine } from './typed-line';
 
-const COUNTED: ReadonlySet<UnitId> = new Set(['tsp', 'tbsp', 'cup', 'tablet', 'lemon', 'tea-bag', 'drop']);
+const COUNTED: ReadonlySet<UnitId> = new Set(['tsp', 'tbsp', 'cup', 'tablet', 'lemon', 'tea-bag', 'drop', 'packet']);
 
 /** What a quantity field shows for a text: nothing typed, a figure, or why it cannot be read. */
 export function readQuantity(units: Units, text: string, dimension: Dimension, hints: ReadingHints = {}): Attempt<ParsedQuantity> | null {
