@@ -1,5 +1,8 @@
 import { byId } from '../errors/by-id.js';
-import { FERMENTABLES } from './fermentables-data.js';
+import { FERMENTABLES, type Fermentable } from './fermentables-data.js';
+import { isOwnFermentable, ownFermentable } from './own-fermentable.js';
 
-/** The fermentable or sweetener of an id; throws UNKNOWN_ID for any other. */
-export const fermentableById = byId('fermentable', FERMENTABLES);
+const ofLibrary = byId('fermentable', FERMENTABLES);
+
+/** The fermentable or sweetener of an id, of the library or the maker's own; throws UNKNOWN_ID for any other. */
+export const fermentableById = (id: string): Fermentable => (isOwnFermentable(id) ? ownFermentable(id) : ofLibrary(id));

@@ -1,3 +1,4 @@
+import { ownFermentableId } from '../../base/reference/own-fermentable.js';
 import { phOf, taOf } from '../../matter/liquid/acid-chemistry.js';
 import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
@@ -114,6 +115,14 @@ describe('sugar', () => {
     expectWithin(dryAbvOf(lactose.after), dryAbvOf(juice), { abs: 0.15 });
     expect(lactose.cautions.map((c) => c.id)).toContain('allergen');
     expect(planOf({ what: 'sugar', targetSg: 1.055 }).cautions.map((c) => c.id)).not.toContain('allergen');
+  });
+  it('of one’s own says what only its packet knows, and what it does to the look', () => {
+    const own = (lastingG: number) =>
+      planOf({ fermentableId: ownFermentableId({ name: 'Toffees', carbohydrateG: 80, lastingG, hazy: true }), targetSg: gravityOf(juice) + 0.005 });
+    expect(own(0).cautions.map((c) => c.id)).toEqual(['allergen']);
+    expect(own(20).cautions.map((c) => c.id)).toEqual(['allergen', 'xylitol']);
+    expect(own(0).advice.join()).toContain('leaves the drink hazy');
+    expect(gravityOf(own(0).after)).toBeCloseTo(gravityOf(juice) + 0.005, 4);
   });
   it('goes in by steps where it is much', () => {
     expect(planOf({ what: 'sugar', targetSg: 1.055 }).advice).toHaveLength(1);

@@ -14,6 +14,8 @@ import { addFermentable, addSulfite, addWater } from '../../matter/liquid/additi
 import { gravityOf } from '../../matter/liquid/views.js';
 import type { AdditionAsk, AdditionId, AdditionOutcome, AdditionPlan } from './addition-types.js';
 import { fermentableById } from '../../base/reference/fermentables.js';
+import { isOwnFermentable } from '../../base/reference/own-fermentable.js';
+import type { Caution } from '../../base/cautions/caution.js';
 import { caution } from '../../base/cautions/catalogue.js';
 
 /** g of citric acid in a litre of lemon juice. @source usual composition, 45–60 g/L */
@@ -52,6 +54,14 @@ function missingOf(ask: AdditionAsk): string | null {
 
 type Planner = (ask: AdditionAsk) => AdditionPlan;
 
+/** What a sugar may bring that hurts someone: of one's own things only their packet knows, and what lasts may be a sugar alcohol. */
+function broughtAlong(fermentableId: string): readonly Caution[] {
+  if (fermentableId === 'lactose') return [caution('allergen')];
+  if (!isOwnFermentable(fermentableId)) return [];
+  const { extractFraction, fermentableFraction } = fermentableById(fermentableId);
+  return fermentableFraction < extractFraction ? [caution('allergen'), caution('xylitol')] : [caution('allergen')];
+}
+
 const PLANNERS: Readonly<Record<AdditionId, Planner>> = {
   sugar: (ask) => {
     const { liquid, fermentableId } = ask;
@@ -69,11 +79,12 @@ const PLANNERS: Readonly<Record<AdditionId, Planner>> = {
       of: '',
       advice: [
         'Half of it first, dissolved in some warmed juice, then stir and measure before the rest.',
+        ...(isOwnFermentable(fermentableId) ? [fermentableById(fermentableId).caution ?? ''].filter((text) => text !== '') : []),
         ...(sugar.value.stepsG.length > 2 ? [`So much goes in ${sugar.value.stepsG.length} steps, a day apart.`] : []),
       ],
       after: addFermentable(liquid, { fermentableId, massG }),
       steps: [...(byAbv?.steps ?? []), ...sugar.steps],
-      cautions: fermentableId === 'lactose' ? [...sugar.cautions, caution('allergen')] : sugar.cautions,
+      cautions: [...sugar.cautions, ...broughtAlong(fermentableId)],
       payload: { what: 'fermentable', fermentableId, massG },
     };
   },

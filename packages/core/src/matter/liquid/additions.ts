@@ -1,6 +1,7 @@
 import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import type { Fermentable } from '../../base/reference/fermentables-data.js';
+import { isOwnFermentable } from '../../base/reference/own-fermentable.js';
 import { fermentableById } from '../../base/reference/fermentables.js';
 import { blendLiquids, inVolume } from './blend-liquids.js';
 import { besideSugar } from './juice-acids.js';
@@ -10,8 +11,9 @@ import { HEXOSE_PER_SUCROSE } from './views.js';
 /** Points of a kilogram of sucrose in a litre: what a gram of solids shows. Light sweeteners such as erythritol show less and are counted as what they show. */
 const SUCROSE_POINTS = 384;
 
-/** Sugars that are sucrose in the packet; every other fermentable counts as hexose. */
+/** Sugars that are sucrose in the packet; of the others only the maker's own count as it, which is the most they can be. */
 const SUCROSE_IDS: ReadonlySet<string> = new Set(['sucrose', 'brown-sugar-light', 'brown-sugar-dark', 'maple-syrup']);
+const isSucroseIn = (id: string): boolean => SUCROSE_IDS.has(id) || isOwnFermentable(id);
 
 /** What sweetens by the drop levels off: R = R_m C ÷ (K + C), in % of sucrose, with C in mg/L. @source usual fits of sensory panels; a second dose is counted as if it were the first */
 const INTENSE: Readonly<Record<string, { readonly mostPercent: number; readonly halfMgPerL: number }>> = {
@@ -46,7 +48,7 @@ export function addFermentable(liquid: Liquid, addition: { readonly fermentableI
   const sugarG = massG * kind.fermentableFraction;
   const grown = inVolume(liquid, liquid.volumeL + (massG / 1000) * kind.volumeLPerKg);
   const perL = (g: number): number => g / grown.volumeL;
-  const isSucrose = SUCROSE_IDS.has(kind.id);
+  const isSucrose = isSucroseIn(kind.id);
   const sweetG = kind.kind === 'non-fermentable' ? sweetnessG(kind, massG, grown.volumeL) : 0;
   const shown = kind.kind === 'non-fermentable' ? Math.min(1, kind.pointsLPerKg / (SUCROSE_POINTS * kind.extractFraction)) : 1;
   return {
@@ -82,7 +84,7 @@ function withBesideSugar(liquid: Liquid, fermentableId: string, litres: number):
  */
 export function hexoseFrom(addition: { readonly fermentableId: string; readonly massG: number }): number {
   const kind = fermentableById(addition.fermentableId);
-  return addition.massG * kind.fermentableFraction * (SUCROSE_IDS.has(kind.id) ? HEXOSE_PER_SUCROSE : 1);
+  return addition.massG * kind.fermentableFraction * (isSucroseIn(kind.id) ? HEXOSE_PER_SUCROSE : 1);
 }
 
 /**

@@ -1,3 +1,4 @@
+import { OWN_CARBOHYDRATE_G, OWN_LASTING_G } from '../../base/reference/own-fermentable.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import { CoreError } from '../../base/errors/core-error.js';
 import { plainWriting, writtenNumber } from './written-number.js';
@@ -27,6 +28,8 @@ export const TYPED_FIGURES = {
   yanMgPerL: { name: 'nitrogen, mg/L', ...LIMITS.yanMgPerL, says: 'Juice holds about 30 to 200 mg/L of nitrogen that yeast can use.' },
   abv: { name: 'strength, %', ...LIMITS.wantedAbv, says: 'Ciders lie between 3 and 9 %, country wines up to 15. Write it as 6.5.' },
   sugarGPer100Ml: { name: 'sugar in 100 mL, g', ...LIMITS.sugarGPer100Ml, says: 'A carton states 8 to 14 g of sugar in 100 mL.' },
+  carbohydrateG: { name: 'carbohydrate in 100 g, g', ...OWN_CARBOHYDRATE_G, says: 'Its packet says how much of 100 g is carbohydrate, such as 95.' },
+  lastingG: { name: 'g in 100 g that do not ferment', ...OWN_LASTING_G, says: 'Write the polyols or fibre in 100 g; 0 where the packet names none.' },
   sugarGPerL: { name: 'sugar, g/L', ...LIMITS.sugarGPerL, says: 'A test shows grams in a litre: 2 or less when dry.' },
   packetGPerL: { name: 'dose on the packet, g/L', ...LIMITS.packetGPerL, says: 'Write grams in a litre as the packet has it, such as 0.5.' },
   fizz: {

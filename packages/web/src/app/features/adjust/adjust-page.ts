@@ -9,6 +9,7 @@ import type { AcidId } from '@trug/core/matter/liquid/acid-chemistry';
 import { supplyOfAddition } from '@trug/core/book/cupboard/addition-supply';
 import { additionAsk } from '@trug/core/book/plan/addition-ask';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
+import { fermentableById } from '@trug/core/base/reference/fermentables';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { figure } from '@trug/core/base/worked/figures';
 import { ActHead } from '../../shared/act-head/act-head';
@@ -29,6 +30,9 @@ import { LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
 import { controlOver } from '../../shared/field/control-of';
 import { ToggleField } from '../../shared/field/toggle-field';
+import { Store } from '@ngrx/store';
+import { OwnSugar } from '../../shared/own-sugar/own-sugar';
+import { selectOwnSugars } from '../../state/supplies.selectors';
 import { Refusal } from '../../shared/refusal/refusal';
 import { SULFITE_FORMS } from '../../shared/sulfite-forms';
 
@@ -79,6 +83,7 @@ const LASTING: readonly string[] = ['lactose', 'erythritol'];
     Working,
     SupplyTake,
     SelectField,
+    OwnSugar,
     ToggleField,
     Refusal,
   ],
@@ -98,9 +103,11 @@ export class AdjustPage {
   protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable');
   /** What stays sweet and keeps its gravity: told here, it is no sugar to any later sum. */
   protected readonly lasting = FERMENTABLES.filter((f) => LASTING.includes(f.id));
+  private readonly ownSugars = inject(Store).selectSignal(selectOwnSugars);
   protected readonly sugarChoices = computed(() => [
     ...this.sugars.map(({ id, name }) => ({ id, name: this.units.say(name) })),
     ...this.lasting.map(({ id, name }) => ({ id, name: this.units.say(name), group: 'does not ferment' })),
+    ...this.ownSugars(),
   ]);
   protected readonly acids = ACIDS;
   protected readonly carbonates = CARBONATES;
@@ -168,7 +175,7 @@ export class AdjustPage {
   protected readonly amount = computed(() => {
     const plan = this.plan();
     if (!plan) return '';
-    const sugar = this.what() === 'sugar' ? ([...this.sugars, ...this.lasting].find((s) => s.id === this.fields().sugar)?.name ?? '') : plan.of;
+    const sugar = this.what() === 'sugar' ? fermentableById(this.fields().sugar).name : plan.of;
     const text = {
       g: () => this.units.mass(plan.amount),
       L: () => this.units.volume(plan.amount),

@@ -19,6 +19,24 @@ describe('AdjustPage', () => {
     await page.submit();
     expect(page.written()[0]).toMatchObject({ kind: 'addition', payload: { what: 'fermentable', fermentableId: 'sucrose' } });
   });
+  it('takes a sweet thing of one’s own, by what its packet says, and keeps it for the next time', async () => {
+    const page = await open();
+    await page.shows('trug-own-sugar');
+    await page.press('Keep it');
+    expect(page.text('trug-own-sugar')).toContain('Write what it is');
+    for (const [name, text] of Object.entries({ ownName: 'Boiled sweets', ownCarbohydrate: '95', ownLasting: '99', ownAmount: '1 kg' }))
+      await page.type(name, text);
+    await page.press('Keep it');
+    expect(page.text('trug-own-sugar')).toContain('More of it lasts than it holds');
+    await page.type('ownLasting', '10');
+    await page.press('Keep it');
+    const id = 'own:95:10:clear:Boiled sweets';
+    expect(page.saved('supplies')[0]).toMatchObject({ kind: 'sugar', refId: id, name: 'Boiled sweets', amount: 1000, unit: 'g' });
+    await page.type('given', '300 g');
+    expect(page.text('aside h2')).toContain('of boiled sweets');
+    await page.submit();
+    expect(page.written()[0]?.payload).toMatchObject({ what: 'fermentable', fermentableId: id, massG: 300 });
+  });
   it('files what really went in when that was another amount', async () => {
     const page = await open();
     await page.type('abv', '7.5');

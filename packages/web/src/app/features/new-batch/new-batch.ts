@@ -9,6 +9,7 @@ import type { Fruit, SulfiteForm } from '@trug/core';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { METHODS } from '@trug/core/book/plan/method';
 import { dayText } from '@trug/core/matter/quantity/days';
+import { selectOwnSugars } from '../../state/supplies.selectors';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { USUAL_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
@@ -116,7 +117,8 @@ export class NewBatch {
   protected readonly yeast = computed(() => yeastById(this.fields().yeast));
   protected readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
   protected readonly freeChoices = computed(() => vesselChoices(this.units, this.free()));
-  protected readonly sugarChoices = computed(() => this.sugars.map(({ id, name }) => ({ id, name: this.units.say(name) })));
+  private readonly ownSugars = this.store.selectSignal(selectOwnSugars);
+  protected readonly sugarChoices = computed(() => [...this.sugars.map(({ id, name }) => ({ id, name: this.units.say(name) })), ...this.ownSugars()]);
   protected readonly yeastHint = computed(() => {
     const { tempC, toleranceAbv } = this.yeast();
     return `Likes ${this.units.temperature(tempC[1])} to ${this.units.temperature(tempC[2])}, stands ${toleranceAbv[0]}–${toleranceAbv[1]} %.`;

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Need } from '@trug/core';
+import { selectOwnSugars } from '../../../state/supplies.selectors';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { fermentableById } from '@trug/core/base/reference/fermentables';
 import { WIDE_OPEN } from '@trug/core/finish/rack/wide-open';
@@ -89,7 +90,8 @@ export class SteepPage {
   private readonly store = inject(Store);
   private readonly count = this.store.selectSignal(batchesFeature.selectTotal);
   protected readonly free = this.store.selectSignal(selectFreeVessels);
-  protected readonly sugars = computed(() => SUGARS.map(({ id, name }) => ({ id, name: this.units.say(name) })));
+  private readonly keptSugars = this.store.selectSignal(selectOwnSugars);
+  protected readonly sugars = computed(() => [...SUGARS.map(({ id, name }) => ({ id, name: this.units.say(name) })), ...this.keptSugars()]);
   protected readonly units = inject(Units);
   protected readonly draft = createDraft('steep', FIELDS);
   protected readonly fields = computed(() => this.draft.fields());
