@@ -268,6 +268,10 @@ export const WRITTEN = {
     10.48 ? Then write 10.48 Bx
     high ? write it as 1.048
     1.048 1.050 ? more than one
+    50 points = 1.05
+    48 pts = 1.048
+    52 °Oe = 1.052
+    200 points ? no juice has 200 points
     1.048 C ? not a unit of gravity
     1.0.48 ? not one number`,
   /** Days, on Friday 27 November 2026; empty where none is said. */

@@ -72,6 +72,18 @@ export const HOT_SAMPLE_C = 35;
 /** What each degree beyond adds to the doubt, SG. @source our estimate: a sample cools by some degrees while it is read, at 0.0004 each */
 const HOT_DOUBT_SG_PER_C = 0.0003;
 
+/**
+ * What to do about a sample that is too hot to be read well.
+ *
+ * @param sampleC - its warmth, °C; null where nobody said
+ * @returns null for one that may be read as it is
+ * @source usual practice: let it cool
+ */
+export const hotSampleAdvice = (sampleC: number | null): string | null =>
+  sampleC !== null && sampleC > HOT_SAMPLE_C
+    ? `Warmer than ${HOT_SAMPLE_C} °C a sample reads badly, and may crack the glass: cover it, let it cool and read it again. Until then its ± is wide.`
+    : null;
+
 const hotUncertaintySg = (sampleC: number): number => Math.max(0, sampleC - HOT_SAMPLE_C) * HOT_DOUBT_SG_PER_C;
 
 /** What a degree of doubt about the sample's temperature is worth. */

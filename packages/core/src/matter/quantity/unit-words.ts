@@ -91,6 +91,10 @@ const GRAVITIES: Readonly<Record<string, Meaning>> = {
   '% abv': 'potential',
   '% vol': 'potential',
   potential: 'potential',
+  point: 'points',
+  pt: 'points',
+  '°oe': 'points',
+  oe: 'points',
 };
 
 /** Every word that a maker may write after a number, by what it measures; plurals, full stops and case are taken off first. */

@@ -41,6 +41,7 @@ export type UnitId =
   | 'Bx'
   | 'g/L'
   | 'potential'
+  | 'points'
   | 'bar'
   | 'psi'
   | 'kPa';
@@ -106,6 +107,7 @@ export const UNIT_LABELS: Readonly<Record<UnitId, string>> = {
   Bx: '°Bx',
   'g/L': 'g/L',
   potential: '% potential',
+  points: 'points',
   bar: 'bar',
   psi: 'psi',
   kPa: 'kPa',

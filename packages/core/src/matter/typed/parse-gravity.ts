@@ -24,7 +24,7 @@ function sgOfPotential(percent: number): number {
  * @returns specific gravity 20 °C/20 °C
  * @throws {CoreError} OUT_OF_RANGE when no drink shows such a figure
  */
-export function sgOnScale(figure: number, unit: 'SG' | 'Bx' | 'g/L' | 'potential'): number {
+export function sgOnScale(figure: number, unit: 'SG' | 'Bx' | 'g/L' | 'potential' | 'points'): number {
   switch (unit) {
     case 'Bx':
       return sgFromBrix(figure);
@@ -33,6 +33,9 @@ export function sgOnScale(figure: number, unit: 'SG' | 'Bx' | 'g/L' | 'potential
     case 'potential':
       if (figure > 25) throw new CoreError('OUT_OF_RANGE', `no juice promises ${figure} %`, { field: 'potential', given: figure, min: 0, max: 25 });
       return sgOfPotential(figure);
+    case 'points':
+      if (figure > 170) throw new CoreError('OUT_OF_RANGE', `no juice has ${figure} points`, { field: 'points', given: figure, min: -15, max: 170 });
+      return 1 + figure / 1000;
     case 'SG':
       return figure;
   }

@@ -104,7 +104,7 @@ function toCanonical(amount: number, unit: UnitId, text: string, options: ParseQ
   if (unit in GRAMS_PER) return amount * GRAMS_PER[unit as keyof typeof GRAMS_PER];
   if (unit in BAR_PER) return amount * BAR_PER[unit as keyof typeof BAR_PER];
   if (unit === 'degF') return fahrenheitToCelsius(amount);
-  if (unit === 'Bx' || unit === 'g/L' || unit === 'potential') return sgOnScale(amount, unit);
+  if (unit === 'Bx' || unit === 'g/L' || unit === 'potential' || unit === 'points') return sgOnScale(amount, unit);
   const known = weighed(amount, unit, options);
   if (known !== undefined) return known;
   throw refuse(`Trug does not know what “${text}” weighs here: weigh it, such as ${EXAMPLES.mass}.`, text, options.dimension, 'weight-unknown');

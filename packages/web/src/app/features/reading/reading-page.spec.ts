@@ -14,6 +14,16 @@ describe('ReadingPage', () => {
     expect(page.text('[data-test=corrected]')).toBe('1.0110');
     expect(page.text('aside')).toContain('9 points down');
   });
+  it.each([
+    ['95 F', false],
+    ['113 F', true],
+    ['100 C', true],
+  ])('says what to do about a sample at %s: %s', async (sample, hot) => {
+    const page = await PageHarness.open(ReadingPage, { ...setting, settings: { temperature: 'degF' } });
+    await page.type('gravity', '1.010');
+    await page.type('sample', sample);
+    expect(page.text('trug-hot-sample').includes('Warmer than 95 °F a sample reads badly')).toBe(hot);
+  });
   it('files what was read, not what was corrected', async () => {
     const page = await open();
     await page.type('gravity', '1.010');

@@ -9,6 +9,7 @@ import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft, type Draft } from '../../writing/draft';
 import { NumberField, numberOf } from '../../shared/field/number-field';
+import { HotSample } from '../../shared/field/hot-sample';
 import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { actMoment } from '@trug/core/book/entry/act-moment';
 import { MOMENT_WORDS } from '../../units/moment-words';
@@ -41,6 +42,7 @@ import { Refusal } from '../../shared/refusal/refusal';
     RouterLink,
     NumberField,
     QuantityField,
+    HotSample,
     TextField,
     ChoiceField,
     DayField,

@@ -10,6 +10,7 @@ import { BeforeAfter } from '../../shared/before-after/before-after';
 import { liquidRows } from '../../shared/before-after/liquid-rows';
 import { ChoiceField } from '../../shared/field/choice-field';
 import { NumberField, numberOf } from '../../shared/field/number-field';
+import { HotSample } from '../../shared/field/hot-sample';
 import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { usualGauge } from '../../shared/gauges';
 import { Refusal } from '../../shared/refusal/refusal';
@@ -32,7 +33,7 @@ const WAYS = [
 @Component({
   selector: 'trug-strain-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, RouterLink, ActHead, BeforeAfter, ChoiceField, NumberField, QuantityField, Refusal, VesselPick],
+  imports: [ReactiveFormsModule, RouterLink, ActHead, BeforeAfter, ChoiceField, NumberField, QuantityField, HotSample, Refusal, VesselPick],
   templateUrl: './strain-page.html',
   styleUrl: './strain-page.scss',
 })

@@ -62,7 +62,7 @@ export class QuantityField {
     if (this.problem() !== null || read?.ok !== true) return this.problem() ?? this.hint();
     const { assumedUnit, value, unit } = read.value;
     const counted = COUNTED.has(unit) && this.dimension() === 'mass';
-    if (!assumedUnit && !counted && unit !== 'Bx' && unit !== 'potential') return this.hint();
+    if (!assumedUnit && !counted && unit !== 'Bx' && unit !== 'potential' && unit !== 'points') return this.hint();
     const back = this.units.text(this.dimension(), value);
     if (assumedUnit && back === this.held.value().trim()) return this.hint();
     return counted ? `taken as ${back}; weigh it if you can` : `taken as ${back}`;

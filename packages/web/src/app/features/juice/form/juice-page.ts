@@ -15,6 +15,7 @@ import { figure } from '@trug/core/base/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createBatchDraft } from '../../../writing/draft';
 import { NumberField } from '../../../shared/field/number-field';
+import { HotSample } from '../../../shared/field/hot-sample';
 import { numberIn, QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { newId } from '../../../browser/new-id';
 import { TAPES } from '@trug/contract/plain';
@@ -43,7 +44,7 @@ const ORIGINS = [
 @Component({
   selector: 'trug-juice-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Word, ReactiveFormsModule, RouterLink, NumberField, QuantityField, Working, CautionList, TextField, SelectField, Refusal],
+  imports: [Word, ReactiveFormsModule, RouterLink, NumberField, QuantityField, HotSample, Working, CautionList, TextField, SelectField, Refusal],
   templateUrl: './juice-page.html',
   styleUrl: './juice-page.scss',
 })
