@@ -6,6 +6,8 @@ export const routes: Routes = [
   { path: 'shelf', title: 'Shelf · Trug', loadComponent: async () => (await import('./features/shelf/shelf')).Shelf },
   { path: 'batches', title: 'All batches · Trug', loadComponent: async () => (await import('./features/ledger/ledger')).Ledger },
   { path: 'new', title: 'New batch · Trug', loadComponent: async () => (await import('./features/new-batch/new-batch')).NewBatch },
+  { path: 'new/several', title: 'Several at once · Trug', loadComponent: async () => (await import('./features/new-batch/several-page')).SeveralPage },
+  { path: 'readings', title: 'Read several · Trug', loadComponent: async () => (await import('./features/reading/several-readings')).SeveralReadings },
   { path: 'batch/:id', title: 'Batch · Trug', loadComponent: async () => (await import('./features/batch/batch-page')).BatchPage },
   { path: 'batch/:id/read', title: 'Write down a reading · Trug', loadComponent: async () => (await import('./features/reading/reading-page')).ReadingPage },
   {

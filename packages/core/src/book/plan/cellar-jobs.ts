@@ -1,4 +1,3 @@
-import { caution } from '../../base/cautions/catalogue.js';
 import { nextSqueeze } from '../../finish/bottle/test-bottle.js';
 import { readyWindow } from '../../finish/bottle/ready-window.js';
 import { figure } from '../../base/worked/figures.js';
@@ -15,8 +14,13 @@ export function kegJobs({ batchName, state }: JobsInput, keg: Keg, add: Add): vo
   const lastAt = state.lastEntryAt ?? keg.at;
   const letOffAt = keg.letOff?.at ?? keg.at;
   if (keg.letOff?.lifts === false) {
-    const valve = caution('valve-stuck');
-    add('keg-valve', letOffAt, dateAfter(letOffAt, 0, state.zone), `See to the relief valve of ${batchName}`, `${valve.text} ${valve.whatToDo}`);
+    add(
+      'keg-valve',
+      letOffAt,
+      dateAfter(letOffAt, 0, state.zone),
+      `See to the relief valve of ${batchName}`,
+      'It did not lift: let the gas off at the fitting and keep the keg cold until it has another. Its page says why.',
+    );
   }
   if (keg.unproven) {
     add(

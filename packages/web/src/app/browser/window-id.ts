@@ -1,4 +1,5 @@
-import { newId } from './new-id';
+/** A name no other window has. It is no id of a record, for which every page would load what makes those. */
+const newName = (): string => Array.from(crypto.getRandomValues(new Uint32Array(3)), (part) => part.toString(36)).join('');
 
 const KEY = 'trug.window';
 /** For a browser that keeps nothing: then a reload makes another window of it. */
@@ -28,7 +29,7 @@ function hold(name: string): void {
   const locks = 'locks' in navigator ? navigator.locks : null;
   void locks?.request(`trug.window.${name}`, { ifAvailable: true }, (lock) => {
     // A window that was duplicated brought the other's name with it, and takes one of its own.
-    if (lock === null) take(newId());
+    if (lock === null) take(newName());
     return new Promise(() => undefined);
   });
 }
@@ -40,7 +41,7 @@ function take(name: string): void {
 
 /** The name of this window, which outlives a reload and no more. */
 export function windowId(): string {
-  const name = kept() ?? unkept ?? newId();
+  const name = kept() ?? unkept ?? newName();
   if (name !== kept()) keep(name);
   if (!held) {
     held = true;

@@ -21,6 +21,7 @@ describe('PitchPage', () => {
     const page = await open();
     expect(page.has('trug-warmth-note')).toBe(false);
     await page.type('juice', '5 C');
+    await page.shows('trug-warmth-note section');
     // 20 L: heat × (60 − 5) = 20 × (wanted − 5).
     const wanted = Number(/warm it to (\d+) °C/.exec(page.text('trug-warmth-note'))?.[1]);
     const heat = Number(/Heat ([\d.]+) L of it to 60 °C/.exec(page.text('trug-warmth-note'))?.[1]);

@@ -206,6 +206,7 @@ describe('SupplyList', () => {
   it('takes sugar by weight in any unit and yeast by the packet, and keeps what it refuses', async () => {
     const page = await PageHarness.open(SupplyList);
     await page.press('Add a packet or jar');
+    await page.shows('trug-supply-form');
     await page.choose('supplyWhat', 'sugar:sucrose');
     await page.type('supplyAmount', 'a bag');
     await page.submit();
@@ -230,6 +231,7 @@ describe('SupplyList', () => {
     });
     const page = await PageHarness.open(SupplyList, { batches: [sampleBatch([filled(), pitch])], supplies: [packets(4)], today: 1 });
     await page.press('Change Crisp cider type');
+    await page.shows('trug-supply-form');
     expect(page.value('supplyAmount')).toBe('3');
     await page.type('supplyAmount', '1');
     await page.submit();

@@ -1,5 +1,4 @@
 import { createSelector } from '@ngrx/store';
-import { isOwnFermentable } from '@trug/core/base/reference/own-fermentable';
 import type { SupplyDto } from '@trug/contract/plain';
 import { soonestFirst, type SupplyInHand } from '@trug/core/book/cupboard/supply-for';
 import { sumAmounts } from '@trug/core/book/summary/sum-over-logs';
@@ -18,10 +17,4 @@ export const selectSuppliesLeft = createSelector(suppliesFeature.selectAll, sele
       return { id, kind, refId, name, unit, packetG, bestBefore, left };
     })
     .sort(soonestFirst);
-});
-
-/** Sweet things of the maker's own that are in the cupboard, to be chosen wherever a sugar is. */
-export const selectOwnSugars = createSelector(suppliesFeature.selectAll, (supplies) => {
-  const own = supplies.flatMap(({ kind, refId, name }) => (kind === 'sugar' && refId !== null && isOwnFermentable(refId) ? [{ id: refId, name }] : []));
-  return [...new Map(own.map((sugar) => [sugar.id, sugar])).values()].map((sugar) => ({ ...sugar, group: 'of your own' }));
 });

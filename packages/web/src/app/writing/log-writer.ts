@@ -91,6 +91,32 @@ export class LogWriter {
   }
 
   /**
+   * Files an act on each of several batches, all or none.
+   *
+   * @param each - the batches with what is done to them
+   * @param from - the form they were typed into, forgotten once they are filed
+   * @returns why they cannot be filed; null once the server has them
+   */
+  async writeEach(each: readonly { readonly view: BatchView; readonly act: Act }[], said: string, from: Filled): Promise<string | null> {
+    const unusable = from.wrong();
+    if (unusable !== null) return unusable;
+    const entries: Entry[] = [];
+    for (const { view, act } of each) {
+      const entry = this.entry(view.batch.id, act, view.state.lastEntryAt);
+      const refused = (await refusalByContract([entry])) ?? (await refusalByCore(view, [entry]));
+      if (refused !== null) return `${view.batch.name}: ${refused}`;
+      entries.push(entry);
+    }
+    const { refused } = await this.file(
+      { batches: [], entries },
+      said,
+      each.map(({ act }) => act),
+    );
+    if (refused === null) from.forget();
+    return refused;
+  }
+
+  /**
    * Files entries and the batches that begin with them, all or none, each once however often it is pressed.
    *
    * @param says - what the maker said, by which a repeat is known; the filing itself when nothing else is known

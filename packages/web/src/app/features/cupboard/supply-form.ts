@@ -51,7 +51,9 @@ const GROUPS = [
       @if (offer().unit === 'packet') {
         <trug-text label="One packet holds, g" name="supplyG" placeholder="5" formControlName="packetG" />
       }
-      <trug-date label="Good until" name="supplyUntil" formControlName="until" />
+      @defer (on immediate) {
+        <trug-date label="Good until" name="supplyUntil" formControlName="until" />
+      }
       <trug-refusal [why]="refusal()" />
       <div class="acts">
         <button class="btn btn-main" type="submit">{{ supply() ? 'Write it down' : 'Put it in' }}</button>

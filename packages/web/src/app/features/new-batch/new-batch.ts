@@ -1,4 +1,4 @@
-import { Router } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { Word } from '../../shared/word/word';
 import { Outbox } from '../../writing/outbox';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
@@ -9,7 +9,7 @@ import type { Fruit, SulfiteForm } from '@trug/core';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { METHODS } from '@trug/core/book/plan/method';
 import { dayText } from '@trug/core/matter/quantity/days';
-import { selectOwnSugars } from '../../state/supplies.selectors';
+import { selectOwnSugars } from '../../state/own-sugars.selectors';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { USUAL_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
@@ -75,6 +75,7 @@ const LEAST_SUGAR_G = 0.5;
   selector: 'trug-new-batch',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    RouterLink,
     AddVessel,
     Word,
     SaidPipe,

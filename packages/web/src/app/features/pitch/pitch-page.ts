@@ -12,7 +12,6 @@ import { LIMITS } from '@trug/core/base/errors/limits';
 import { pitchRate, USUAL_MUST_C } from '@trug/core/ferment/yeast/pitch-rate';
 import { pitchSteps, type PitchWay } from '@trug/core/ferment/yeast/pitch-steps';
 import { rankYeasts, YEAST_AIMS, type YeastAim } from '@trug/core/ferment/yeast/rank-yeasts';
-import { warmthForPitch } from '@trug/core/juice/warmth/warmth-for-pitch';
 import { yeastTogether } from '@trug/core/ferment/yeast/yeast-together';
 import { Store } from '@ngrx/store';
 import { ActHead } from '../../shared/act-head/act-head';
@@ -118,7 +117,7 @@ export class PitchPage {
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
-  private readonly juiceC = computed(() => numberIn(readQuantity(this.units, this.fields().temp, 'temperature')));
+  protected readonly juiceC = computed(() => numberIn(readQuantity(this.units, this.fields().temp, 'temperature')));
   private readonly typedPlaceC = computed(() => numberIn(readQuantity(this.units, this.fields().place, 'temperature')));
   private readonly placeC = computed(() => this.typedPlaceC() ?? this.view()?.state.placeC ?? this.juiceC());
   /** What is known of the air around it; the juice's own warmth says nothing of that. */
@@ -176,12 +175,6 @@ export class PitchPage {
   });
   protected readonly wildId = WILD_YEAST_ID;
   private readonly usualWay = computed((): PitchWay => (this.yeastId() === WILD_YEAST_ID ? 'left' : (this.rate()?.value.method ?? 'sprinkled')));
-  /** How the juice comes to where this kind is at its best, where it is not there yet. */
-  protected readonly toBest = computed(() => {
-    const juiceC = this.juiceC();
-    const volumeL = this.view()?.state.liquid?.volumeL ?? 0;
-    return juiceC === null || juiceC < 0 ? null : warmthForPitch({ yeastId: this.yeastId(), volumeL, juiceC, placeC: this.airC() });
-  });
   protected readonly steps = computed(() => {
     const rate = this.rate();
     const liquid = this.view()?.state.liquid;

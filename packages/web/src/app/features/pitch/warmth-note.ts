@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { TAP_C, type WarmthForPitch } from '@trug/core/juice/warmth/warmth-for-pitch';
+import { TAP_C, warmthForPitch } from '@trug/core/juice/warmth/warmth-for-pitch';
 import { coolingText, type CoolDown } from '@trug/core/juice/warmth/cool-down';
 import { CautionList } from '../../shared/caution/caution-list';
 import { Working } from '../../shared/working/working';
@@ -13,14 +13,16 @@ const HOUR_MS = 3_600_000;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [CautionList, Working],
   template: `
-    <section>
-      <h2>{{ head() }}</h2>
-      @for (line of lines(); track line) {
-        <p>{{ line }}</p>
-      }
-      <trug-working [steps]="worked().steps" />
-      <trug-cautions [cautions]="worked().cautions" />
-    </section>
+    @if (worked(); as w) {
+      <section>
+        <h2>{{ head() }}</h2>
+        @for (line of lines(); track line) {
+          <p>{{ line }}</p>
+        }
+        <trug-working [steps]="w.steps" />
+        <trug-cautions [cautions]="w.cautions" />
+      </section>
+    }
   `,
   styles: `
     section {
@@ -40,17 +42,27 @@ const HOUR_MS = 3_600_000;
 })
 export class WarmthNote {
   private readonly units = inject(Units);
-  readonly best = input.required<WarmthForPitch>();
+  readonly yeastId = input.required<string>();
+  /** How much juice there is, L, and how warm it is, °C. */
+  readonly volumeL = input.required<number>();
+  readonly juiceC = input.required<number>();
   /** Of the place where it stands, °C; null when nobody knows. */
   readonly airC = input.required<number | null>();
   /** ISO 8601. */
   readonly now = input.required<string>();
+  /** How it comes to where this kind is at its best; null where it is there. */
+  private readonly best = computed(() =>
+    this.juiceC() < 0 ? null : warmthForPitch({ yeastId: this.yeastId(), volumeL: this.volumeL(), juiceC: this.juiceC(), placeC: this.airC() }),
+  );
   protected readonly head = computed(() => {
-    const wanted = this.units.temperature(this.best().wantedC);
-    return this.best().way === 'warm' ? `To warm it to ${wanted}, where this kind is at its best` : `To cool it to ${wanted}, the warm end of this kind’s best`;
+    const best = this.best();
+    if (!best) return '';
+    const wanted = this.units.temperature(best.wantedC);
+    return best.way === 'warm' ? `To warm it to ${wanted}, where this kind is at its best` : `To cool it to ${wanted}, the warm end of this kind’s best`;
   });
   protected readonly lines = computed((): readonly string[] => {
     const best = this.best();
+    if (!best) return [];
     if (best.way === 'warm') {
       const { heatL, panC } = best.warm.value;
       const { units } = this;
@@ -66,6 +78,7 @@ export class WarmthNote {
   });
   protected readonly worked = computed(() => {
     const best = this.best();
+    if (!best) return null;
     if (best.way === 'warm') return best.warm;
     return { steps: [best.air, best.bath].flatMap((w) => w?.steps ?? []), cautions: [] };
   });

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Need } from '@trug/core';
-import { selectOwnSugars } from '../../../state/supplies.selectors';
+import { selectOwnSugars } from '../../../state/own-sugars.selectors';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { fermentableById } from '@trug/core/base/reference/fermentables';
 import { WIDE_OPEN } from '@trug/core/finish/rack/wide-open';
