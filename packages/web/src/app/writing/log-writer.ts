@@ -1,4 +1,4 @@
-import { inject, Injectable } from '@angular/core';
+import { inject, Injectable, Injector } from '@angular/core';
 import { Router } from '@angular/router';
 import { Actions, ofType } from '@ngrx/effects';
 import { Store, type Action } from '@ngrx/store';
@@ -18,12 +18,12 @@ import { resourceById } from '../state/resources.reducer';
 import { SettingsApiActions, SettingsPageActions } from '../state/settings.actions';
 import { settingsFeature } from '../state/settings.reducer';
 import { VesselApiActions, VesselPageActions, type VesselWrite } from '../state/vessels.actions';
+import type { TwoVersions } from './two-versions/two-versions';
 import { refusalByContract, refusalByCore, refusalOfResource } from './check-before-filing';
 import { DoneAt } from './done-at';
 import type { Filled } from './draft';
 import { isAnswered, Outbox, type Sending } from './outbox';
 import { Says } from './says';
-import { TwoVersions } from './two-versions/two-versions';
 
 /** An act before it has an id and a time of writing. */
 export type Act = {
@@ -49,7 +49,7 @@ export class LogWriter {
   private readonly store = inject<Store>(Store);
   private readonly router = inject(Router);
   private readonly outbox = inject(Outbox);
-  private readonly versions = inject(TwoVersions);
+  private readonly injector = inject(Injector);
   private readonly says = inject(Says);
   private readonly clock = inject(Clock);
   private readonly doneAt = inject(DoneAt);
@@ -147,7 +147,7 @@ export class LogWriter {
       return { refused: `${answer.detail}. What you sent first was filed after all: look on the shelf before you send this as well.`, body };
     }
     // An earlier try had arrived after all, and was changed since: the maker says which of the two is meant.
-    const also = await this.versions.ofEntries(answer.current, body.entries);
+    const also = await (await this.versions()).ofEntries(answer.current, body.entries);
     if (also === null) return this.told(answer, body);
     this.outbox.settle(sending.key);
     return also.length === 0 ? { refused: null, body } : this.file({ batches: [], entries: also }, said);
@@ -184,7 +184,7 @@ export class LogWriter {
     if (answer === null) this.says.written(said, () => void this.undoResource(body, before));
     if (answer?.code !== 'conflict' || answer.current === undefined) return { refused: answer?.detail ?? null, body };
     // Another window was quicker, or an earlier try had arrived after all: both are shown, and the maker chooses or joins.
-    const joined = await this.versions.ofResource(body, answer.current);
+    const joined = await (await this.versions()).ofResource(body, answer.current);
     if (joined === null) return { refused: answer.detail, body };
     this.outbox.settle(key);
     return this.save(joined, said);
@@ -234,6 +234,12 @@ export class LogWriter {
 
   private logOf(batchId: string): readonly Entry[] {
     return this.batches()[batchId]?.entries ?? [];
+  }
+
+  /** What shows two versions side by side; loaded when there are two. */
+  private async versions(): Promise<TwoVersions> {
+    const { TwoVersions: versions } = await import('./two-versions/two-versions');
+    return this.injector.get(versions);
   }
 
   private async correct(entry: Entry, payload: EntryPayloads['corrected'] | null, note: string, said: string): Promise<string | null> {
