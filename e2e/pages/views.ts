@@ -60,6 +60,7 @@ export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) =
   ['sweeten', ({ batch }) => `/batch/${batch('Gate Blend')}/sweeten`],
   ['take some out', ({ batch }) => `/batch/${batch('Gate Blend')}/take-out`],
   ['make it again', ({ batch }) => `/batch/${batch('Crab and Tea')}/again`],
+  ['labels', ({ batch, aCrate }) => `/batch/${batch('Kitchen Fizz')}/label/${aCrate}`],
   ['it gushes', ({ batch, aCrate }) => `/batch/${batch('Kitchen Fizz')}/burst/${aCrate}`],
   ['open the keg', ({ batch }) => `/batch/${batch('Keg of the Row')}/open-keg`],
   ['squeeze', ({ batch }) => `/batch/${batch('Kitchen Fizz')}/squeeze`],

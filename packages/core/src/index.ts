@@ -138,6 +138,7 @@ export type { VesselFill } from './book/state/vessel-fill.js';
 export type { RawGravity } from './matter/measure/raw-gravity.js';
 export type { SupplyUse } from './juice/adjust/addition-payload.js';
 export { kegPlan, type KegPlan, type KegPlanInput } from './book/plan/keg-plan.js';
+export { LABEL_KINDS, labelSheet, PAPERS } from './finish/label/label-sheet.js';
 export { KEG_WAYS, type KegWay, type KegWayId } from './finish/bottle/keg-ways.js';
 export { CAP_COLOURS, TIMED_PLANS, VENTS, type CapColour, type PitchMethod, type PourSource, type TimedPlan, type Vent } from './book/state/entry-choices.js';
 export { CLEARING_MEANS, type ClearingMeans } from './ferment/clear/clearing-means.js';

@@ -40,6 +40,7 @@ export const routes: Routes = [
   { path: 'batch/:id/squeeze', title: 'Squeeze · Trug', loadComponent: async () => (await import('./features/squeeze/squeeze-page')).SqueezePage },
   { path: 'batch/:id/let-off', title: 'Let the keg off · Trug', loadComponent: async () => (await import('./features/keg/let-off-page')).LetOffPage },
   { path: 'batch/:id/burst/:crateId', title: 'It gushes · Trug', loadComponent: async () => (await import('./features/burst/burst-page')).BurstPage },
+  { path: 'batch/:id/label/:crateId', title: 'Labels · Trug', loadComponent: async () => (await import('./features/label/label-page')).LabelPage },
   { path: 'batch/:id/keg', title: 'Keg it · Trug', loadComponent: async () => (await import('./features/keg/keg-page')).KegPage },
   { path: 'batch/:id/open-keg', title: 'Open the keg · Trug', loadComponent: async () => (await import('./features/keg/open-keg-page')).OpenKegPage },
   { path: 'batch/:id/fault', title: 'What is wrong with it? · Trug', loadComponent: async () => (await import('./features/fault/fault-page')).FaultPage },

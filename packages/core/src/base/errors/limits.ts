@@ -37,6 +37,8 @@ export const LIMITS = {
   /** The hottest day that a maker plans for. */
   plannedHottestC: { min: 5, max: 50 },
   storeC: { min: -2, max: 30 },
+  /** Labels printed in one go. */
+  labels: { min: 1, max: 200 },
   forcedFermentC: { min: 0, max: 45 },
   // Volume, L
   /** Volume of a home batch or vessel. */

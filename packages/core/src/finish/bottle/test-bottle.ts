@@ -70,16 +70,16 @@ export function nextSqueeze({ bottledAt, firmAfterDays, atOwnRisk, last, zone }:
     case 'hard':
       return {
         on: dateAfter(last.at, 0, zone),
-        text: `It was hard on ${when}: there is more gas in the crate than was meant. Leave the glass where it is, cover it, chill it if you can, and keep others away.`,
+        text: `Hard on ${when}: there is more gas in the crate than was meant. Leave the glass where it is, cover it, chill it if you can, and keep others away.`,
         danger: true,
       };
     case 'soft':
       return days >= STILL_SOFT_DAYS
-        ? { on: null, text: `It was still soft on ${when}: little gas came. Chill one bottle and open it over a sink.`, danger: false }
-        : { on: again, text: `It was soft on ${when}. In the cool, fizz takes weeks; squeeze it again.`, danger: false };
+        ? { on: null, text: `Still soft on ${when}: little gas came. Chill one bottle and open it over a sink.`, danger: false }
+        : { on: again, text: `Soft on ${when}. In the cool, fizz takes weeks; squeeze it again.`, danger: false };
     case 'firm':
       return atOwnRisk && days < WATCHED_DAYS
-        ? { on: again, text: `It was firm on ${when}. Nobody has proven that it stops there, so squeeze it every week.`, danger: false }
-        : { on: null, text: `It was firm on ${when}: its gas is in.`, danger: false };
+        ? { on: again, text: `Firm on ${when}. Nobody has proven that it stops there, so squeeze it every week.`, danger: false }
+        : { on: null, text: `Firm on ${when}: its gas is in.`, danger: false };
   }
 }

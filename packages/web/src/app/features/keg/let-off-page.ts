@@ -22,7 +22,7 @@ import { LogWriter } from '../../writing/log-writer';
           [view]="v"
           [dated]="true"
           act="Let the keg off"
-          says="Close the gas, face away, and lift the relief valve until the hiss is back at its level."
+          says="Close the gas, keep your face away, and lift the relief valve until what is over its level has gone."
         />
         <div class="sheet">
           @if (v.state.keg) {

@@ -31,7 +31,7 @@ it('says beneath the lines which cannot be used, and begins none of them', async
   const page = await open();
   await page.type('juices', 'Russet row 1.052\nCarton');
   await page.type('volume', '1 L');
-  expect(page.text('.stops')).toContain('“Carton” Write its name and then its gravity');
+  expect(page.text('.stops')).toContain('“Carton”: Write its name and then its gravity');
   await page.submit();
   expect(page.text('[role=alert]')).toContain('it says why beneath them');
   expect(page.filed()).toEqual([]);

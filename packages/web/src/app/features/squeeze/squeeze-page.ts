@@ -31,8 +31,8 @@ import { LogWriter } from '../../writing/log-writer';
             @if (means(); as m) {
               <p>{{ m.text | said }}</p>
               @if (m.danger) {
-                <trug-cautions [cautions]="dangers" />
                 <a class="btn" [routerLink]="['/batch', v.batch.id, 'burst', c.id]">What to do now</a>
+                <trug-cautions [cautions]="dangers" />
               } @else if (m.on) {
                 <p class="quiet">Squeeze it again about {{ units.day(m.on) }}.</p>
               }
