@@ -2,15 +2,26 @@ import { judgeState, replay, type Entry } from '@trug/core';
 import { Bench } from '../pages/bench';
 import { DESK, PHONE, SEASON_DAY, TestTrug } from '../support/trug';
 
+const US_NIGHT = {
+  volume: 'us-gal',
+  mass: 'imperial',
+  temperature: 'degF',
+  pressure: 'psi',
+  gravity: 'Bx',
+  timeZone: 'America/Los_Angeles',
+  timeZoneChosen: true,
+} as const;
+
 /** A finished drink is stabilised, sweetened, bottled still and looked after: and what is drunk young is written down too. */
 describe('sweet and still', () => {
   it.each([
-    ['at a desk', DESK],
-    ['on a phone', PHONE],
-  ])('keeps its sugar held, and never calls it safe, %s', async (_where, screen) => {
+    ['at a desk', DESK, {}],
+    ['on a phone, in gallons, where it is still the night before', PHONE, US_NIGHT],
+  ])('keeps its sugar held, and never calls it safe, %s', async (_where, screen, maker) => {
     const trug = new TestTrug();
     try {
       await trug.start(SEASON_DAY, true);
+      await trug.send('PUT', '/api/settings', { ...(await trug.ask<object>('/api/settings')), ...maker });
       const batches = await trug.ask<{ id: string; name: string }[]>('/api/batches');
       const path = `/batch/${batches.find((b) => b.name === 'Gate Blend')?.id ?? ''}`;
       const { page, faults } = await trug.page(screen);
