@@ -65,10 +65,9 @@ export class TestTrug {
 
   /** The same data on another day. */
   async moveClock(today: string): Promise<void> {
-    // Nobody looks while the clock is turned: a page still fetching would meet a closed door.
+    // Nobody looks while the clock is turned: what a page has would be of the day before.
     for (const page of (await this.browser?.pages()) ?? []) await page.goto('about:blank');
-    await this.halt();
-    await this.serve(today);
+    await this.turn(today);
   }
 
   /** A page that fails the test when the app throws or asks the network for anything but Trug. */
@@ -119,7 +118,7 @@ export class TestTrug {
       TRUG_RUN: RUN,
       TRUG_WEB: join(ROOT, 'packages/web/dist'),
     };
-    this.child = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], { env, stdio: ['ignore', 'ignore', 'inherit'] });
+    this.child = spawn(process.execPath, [join(ROOT, 'packages/server/dist/main.js')], { env, stdio: ['ignore', 'ignore', 'inherit', 'ipc'] });
     for (let i = 0; i < 600; i += 1) {
       if (
         await fetch(`${this.url}/api/clock`).then(
@@ -131,6 +130,21 @@ export class TestTrug {
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
     throw new Error('Trug did not start');
+  }
+
+  /** Turns the clock of the server that is running, and waits until it has. */
+  private async turn(today: string): Promise<void> {
+    const { child } = this;
+    if (!child) throw new Error('start first');
+    await new Promise<void>((resolve) => {
+      const heard = (message: unknown): void => {
+        if (typeof message !== 'object' || message === null || !('today' in message)) return;
+        child.off('message', heard);
+        resolve();
+      };
+      child.on('message', heard);
+      child.send({ today });
+    });
   }
 
   private async halt(): Promise<void> {

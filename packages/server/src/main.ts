@@ -47,6 +47,12 @@ const stop = (): void => {
   void server.stop().then(() => process.exit(0));
 };
 for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP'] as const) process.on(signal, stop);
+// Whoever started this run with its clock held still may turn it.
+process.on('message', (message) => {
+  if (typeof message !== 'object' || message === null || !('today' in message) || typeof message.today !== 'string') return;
+  server.turnTo(message.today);
+  process.send?.({ today: message.today });
+});
 // Whoever started this run has gone.
 process.on('disconnect', () => {
   if (!stopping) stop();

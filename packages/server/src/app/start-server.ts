@@ -19,6 +19,8 @@ export interface RunningServer {
   readonly url: string;
   /** Why the cellar is not open, in a sentence; null when it is. */
   readonly trouble: string | null;
+  /** Turns a clock that is held still. */
+  readonly turnTo: (today: string) => void;
   /** Ends within five seconds, whatever clients do; what was acknowledged is on the disk then. */
   readonly stop: () => Promise<void>;
 }
@@ -110,6 +112,7 @@ export async function startServer(config: StartConfig, log: Logger = pino({ leve
   return {
     url,
     trouble: state.mode === 'open' ? null : state.why,
+    turnTo: clock.turnTo,
     stop: async () => {
       for (const timer of timers) clearInterval(timer);
       changes.close();

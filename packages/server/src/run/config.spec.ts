@@ -28,5 +28,12 @@ describe('createClock', () => {
     expect(createClock('2026-11-23T07:30:00.000Z').now().toISOString()).toBe('2026-11-23T07:30:00.000Z');
     expect(Math.abs(createClock(undefined).now().getTime() - Date.now())).toBeLessThan(1000);
     expect(() => createClock('soon')).toThrow(RangeError);
+    const held = createClock('2026-11-23');
+    held.turnTo('2026-12-24');
+    expect(held.now().toISOString()).toBe('2026-12-24T10:00:00.000Z');
+    expect(() => held.turnTo('soon')).toThrow(RangeError);
+    const own = createClock(undefined);
+    own.turnTo('2026-12-24');
+    expect(Math.abs(own.now().getTime() - Date.now())).toBeLessThan(1000);
   });
 });
