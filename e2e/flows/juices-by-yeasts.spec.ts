@@ -69,20 +69,12 @@ it.each(SCREENS)('several juices with two yeasts are begun from a grid and read 
 it.each(SCREENS)('a wild starter is fed over days and pitched, %s', async (_where, screen, hand) => {
   const from = '2026-10-05T09:00:00.000Z';
   const bench = await way.begin(from, { timeZone: 'Pacific/Auckland' }, screen, hand);
-  await bench.open('/new');
-  await way.fills({ name: 'Wild jug', volume: '4 L', sg: '1.044', newCapacity: '5 L' });
-  await bench.choose('method', 'wild-cold');
-  await bench.press('Put it in the cupboard');
-  await bench.tickOption('clean', 'later');
-  await bench.press('Begin it');
-  await bench.says(/It waits for yeast/, 'trug-now');
-  const path = way.here();
+  const path = await way.beginsJuice({ name: 'Wild jug', volume: '4 L', sg: '1.044', newCapacity: '5 L' }, 'wild-cold');
   const juice = await way.drink(path);
   await way.scribbles('100 g sugar');
   await bench.open(`${path}/pitch`);
   await way.fills({ juice: '16 C' });
-  if ((await bench.page.$('input[name="yeast"][value="wild-spontaneous"]')) === null) await bench.press('All 14 kinds');
-  await bench.tickOption('yeast', 'wild-spontaneous');
+  await way.takesYeast('wild-spontaneous');
   await bench.choose('way', 'wild');
   let at = from;
   for (const [hours, says] of [

@@ -59,7 +59,7 @@ it('labels are printed at their size on both papers, with a name of forty letter
             const block = (el.closest('.text, .band') ?? label).getBoundingClientRect();
             const isIn =
               its.left >= box.left - 0.5 && its.right <= box.right + 0.5 && its.top >= box.top - 0.5 && its.bottom <= Math.min(box.bottom, block.bottom) + 0.5;
-            return isIn || its.height === 0 ? [] : [`${label.className}: ${(el.textContent ?? '').slice(0, 40)} by ${Math.round(its.bottom - box.bottom)} px`];
+            return isIn || its.height === 0 ? [] : [`${label.className}: ${el.textContent.slice(0, 40)} by ${Math.round(its.bottom - box.bottom)} px`];
           });
         }),
       );

@@ -11,13 +11,7 @@ afterEach(() => way.trug.stop());
 /** Sweets from the shop in water and juice, by what their packet says, with two yeasts weighed apart. */
 it.each(SCREENS)('an ingredient of the maker’s own counts by its packet, with two yeasts, %s', async (_where, screen, hand) => {
   const bench = await way.begin('2026-10-05', { mass: 'imperial', timeZone: 'America/Los_Angeles' }, screen, hand);
-  await bench.open('/new');
-  await way.fills({ name: 'Sweet shop', volume: '4 L', sg: '1.040', newCapacity: '5.5 L' });
-  await bench.press('Put it in the cupboard');
-  await bench.tickOption('clean', 'later');
-  await bench.press('Begin it');
-  await bench.says(/It waits for yeast/, 'trug-now');
-  const path = way.here();
+  const path = await way.beginsJuice({ name: 'Sweet shop', volume: '4 L', sg: '1.040', newCapacity: '5.5 L' });
   const juice = await way.drink(path);
   await bench.open(`${path}/adjust`);
   await bench.pressAt('trug-own-sugar summary');
@@ -46,8 +40,7 @@ it.each(SCREENS)('an ingredient of the maker’s own counts by its packet, with 
   ] as const) {
     await bench.open(`${path}/pitch`);
     await way.fills({ juice: '18 C', given: grams });
-    await bench.press('All 14 kinds');
-    await bench.tickOption('yeast', yeast);
+    await way.takesYeast(yeast);
     await way.files(1, () => bench.press('Pitch it'));
   }
   const pitches = (await way.log(path)).filter((e): e is EntryOf<'pitched'> => e.kind === 'pitched');

@@ -13,14 +13,7 @@ afterEach(() => way.trug.stop());
 /** Pressed in autumn, a little sulfite, its own yeast, a cold room: months at a few points a week, racked at winter's end. */
 it.each(SCREENS)('slow and cold through a winter, with no nagging, %s', async (_where, screen, hand) => {
   const bench = await way.begin('2026-10-20', { timeZone: 'America/Los_Angeles' }, screen, hand);
-  await bench.open('/new');
-  await way.fills({ name: 'Cold room', volume: '20 L', sg: '1.052', newName: 'Cube', newCapacity: '23 L', temp: '9 C' });
-  await bench.choose('method', 'wild-cold');
-  await bench.press('Put it in the cupboard');
-  await bench.tickOption('clean', 'later');
-  await bench.press('Begin it');
-  await bench.says(/It waits for yeast/, 'trug-now');
-  const path = way.here();
+  const path = await way.beginsJuice({ name: 'Cold room', volume: '20 L', sg: '1.052', newName: 'Cube', newCapacity: '23 L', temp: '9 C' }, 'wild-cold');
   await way.scribbles('30 mg/L sulfite');
   await way.on('2026-10-22', path);
   await way.scribbles('a packet of cold tolerant yeast at 10C');

@@ -10,13 +10,7 @@ afterEach(() => way.trug.stop());
 /** The same drink off every scale a stem may have; what says nothing here is asked about. */
 it.each(SCREENS)('every scale of the stem tells one gravity, and what cannot be is asked about, %s', async (_where, screen, hand) => {
   const bench = await way.begin('2026-10-05', { timeZone: 'Pacific/Auckland' }, screen, hand);
-  await bench.open('/new');
-  await way.fills({ name: 'Scales', volume: '5 L', sg: '1.050', newCapacity: '6 L' });
-  await bench.press('Put it in the cupboard');
-  await bench.tickOption('clean', 'later');
-  await bench.press('Begin it');
-  await bench.says(/It waits for yeast/, 'trug-now');
-  const path = way.here();
+  const path = await way.beginsJuice({ name: 'Scales', volume: '5 L', sg: '1.050', newCapacity: '6 L' });
   await bench.open(`${path}/read`);
   await bench.fill('sample', '20 C');
   for (const written of ['1.050', '1050', '1,050', '50 points', '12.4 Bx', '6.5 % potential', '129 g/L', 'SG 1.050']) {

@@ -16,13 +16,7 @@ afterEach(() => way.trug.stop());
 it.each(SCREENS)('mill juice goes two ways, read in °Bx, %s', async (_where, screen, hand) => {
   const bench = await way.begin('2026-10-03', US, screen, hand);
   const begins = async (name: string): Promise<string> => {
-    await bench.open('/new');
-    await way.fills({ name, volume: '5 gal', sg: '12.4 Bx', newName: `${name} carboy`, newCapacity: '6.5 gal' });
-    await bench.press('Put it in the cupboard');
-    await bench.tickOption('clean', 'later');
-    await bench.press('Begin it');
-    await bench.says(/It waits for yeast/, 'trug-now');
-    const path = way.here();
+    const path = await way.beginsJuice({ name, volume: '5 gal', sg: '12.4 Bx', newName: `${name} carboy`, newCapacity: '6.5 gal' });
     await way.scribbles('1/4 tsp metabisulfite');
     await bench.says(/Waiting out its sulfite/, 'trug-now');
     return path;
@@ -54,8 +48,7 @@ it.each(SCREENS)('mill juice goes two ways, read in °Bx, %s', async (_where, sc
   ] as const) {
     await bench.open(`${path}/pitch`);
     await way.fills({ juice: '66 F', place: '66 F' });
-    if ((await bench.page.$(`input[name="yeast"][value="${yeast}"]`)) === null) await bench.press('All 14 kinds');
-    await bench.tickOption('yeast', yeast);
+    await way.takesYeast(yeast);
     await bench.choose('way', 'rehydrated');
     await bench.says(/°F/, 'aside');
     await way.files(2, () => bench.press('Pitch it'));

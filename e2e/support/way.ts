@@ -97,6 +97,24 @@ export class Way {
     });
   }
 
+  /** Begins a batch of juice that waits for its yeast, in a vessel of its own. */
+  async beginsJuice(fields: Readonly<Record<string, string>>, method?: string): Promise<string> {
+    await this.bench.open('/new');
+    await this.fills(fields);
+    if (method !== undefined) await this.bench.choose('method', method);
+    await this.bench.press('Put it in the cupboard');
+    await this.bench.tickOption('clean', 'later');
+    await this.bench.press('Begin it');
+    await this.bench.says(/It waits for yeast/, 'trug-now');
+    return this.here();
+  }
+
+  /** Chooses a kind of yeast on the page where it is pitched, among the best or all of them. */
+  async takesYeast(yeastId: string): Promise<void> {
+    if ((await this.bench.page.$(`input[name="yeast"][value="${yeastId}"]`)) === null) await this.bench.press('All 14 kinds');
+    await this.bench.tickOption('yeast', yeastId);
+  }
+
   /** Fills several fields. */
   async fills(fields: Readonly<Record<string, string>>): Promise<void> {
     for (const [name, text] of Object.entries(fields)) await this.bench.fill(name, text);
