@@ -58,6 +58,7 @@ export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) =
   ['what sugar is left', ({ batch }) => `/batch/${batch('Gate Blend')}/test`],
   ['stabilise', ({ batch }) => `/batch/${batch('Gate Blend')}/stabilise`],
   ['sweeten', ({ batch }) => `/batch/${batch('Gate Blend')}/sweeten`],
+  ['ways to keep it sweet', ({ batch }) => `/batch/${batch('Gate Blend')}/ways`],
   ['take some out', ({ batch }) => `/batch/${batch('Gate Blend')}/take-out`],
   ['make it again', ({ batch }) => `/batch/${batch('Crab and Tea')}/again`],
   ['labels', ({ batch, aCrate }) => `/batch/${batch('Kitchen Fizz')}/label/${aCrate}`],

@@ -36,6 +36,7 @@ export const routes: Routes = [
   },
   { path: 'batch/:id/stabilise', title: 'Stabilise it · Trug', loadComponent: async () => (await import('./features/stabilise/stabilise-page')).StabilisePage },
   { path: 'batch/:id/sweeten', title: 'Sweeten it · Trug', loadComponent: async () => (await import('./features/sweeten/sweeten-page')).SweetenPage },
+  { path: 'batch/:id/ways', title: 'Ways to keep it sweet · Trug', loadComponent: async () => (await import('./features/sweeten/ways-page')).WaysPage },
   { path: 'batch/:id/take-out', title: 'Take some out · Trug', loadComponent: async () => (await import('./features/take-out/take-out-page')).TakeOutPage },
   { path: 'batch/:id/squeeze', title: 'Squeeze · Trug', loadComponent: async () => (await import('./features/squeeze/squeeze-page')).SqueezePage },
   { path: 'batch/:id/let-off', title: 'Let the keg off · Trug', loadComponent: async () => (await import('./features/keg/let-off-page')).LetOffPage },

@@ -1,4 +1,4 @@
-import { fermentableById } from '../../base/reference/fermentables.js';
+import { fermentableById, fermentableWord } from '../../base/reference/fermentables.js';
 import { isOwnFermentable } from '../../base/reference/own-fermentable.js';
 import { fizzWord } from '../../finish/bottle/fizz-levels.js';
 import { readyWindow } from '../../finish/bottle/ready-window.js';
@@ -26,12 +26,6 @@ export interface LabelFacts {
 /** Sulfite in all from which a label names it, mg/L. @source safety rule: many places ask for it above 10 */
 export const NAMED_SULFITE_MG_PER_L = 10;
 
-/** The plain name of a sugar, without what stands in brackets behind it. */
-const plainName = (fermentableId: string): string =>
-  fermentableById(fermentableId)
-    .name.replace(/\s*\(.*\)$/, '')
-    .toLowerCase();
-
 /** Sugars and sweeteners that an entry brings, by their ids. */
 function sweetIdsOf(entry: Entry): readonly string[] {
   if (entry.kind === 'addition') return entry.payload.what === 'fermentable' ? [entry.payload.fermentableId] : [];
@@ -42,7 +36,7 @@ function sweetIdsOf(entry: Entry): readonly string[] {
 
 /** What an entry puts in, in words; nothing for what settles out again, or is named among the cautions. */
 function contentsOf(entry: Entry): readonly string[] {
-  const sweet = sweetIdsOf(entry).map(plainName);
+  const sweet = sweetIdsOf(entry).map(fermentableWord);
   switch (entry.kind) {
     case 'filled':
       return [entry.payload.source];
@@ -75,7 +69,7 @@ function cautionsOf(crate: Crate, entries: readonly Entry[]): readonly string[] 
     [sweet.has('lactose'), 'Contains milk sugar (lactose).'],
     [sweet.has('xylitol'), 'Contains xylitol: deadly to dogs.'],
     [!sweet.has('xylitol') && mayLast, 'May contain xylitol: keep it from dogs.'],
-    [own.length > 0, `May contain what the packet of ${own.map(plainName).join(' and ')} names, such as nuts, milk or gluten.`],
+    [own.length > 0, `May contain what the packet of ${own.map(fermentableWord).join(' and ')} names, such as nuts, milk or gluten.`],
     [isCleared, 'Cleared with finings, which may be of fish, egg, milk or shellfish.'],
     [poured.length > 0, `Poured together with ${poured.join(' and ')}: look at the labels of those as well.`],
     [fizzWord(crate.co2Volumes) !== 'still', 'Under pressure: chill it and open it slowly.'],

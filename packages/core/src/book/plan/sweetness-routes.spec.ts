@@ -1,0 +1,132 @@
+import { fermentableById } from '../../base/reference/fermentables.js';
+import { bottleById } from '../../base/reference/bottle-kinds.js';
+import { bottlePressure } from '../../finish/bottle/co2-solubility.js';
+import { SWEETNESS_LEVELS } from '../../finish/sweeten/sweetness.js';
+import { logOf } from '../../testing/made-logs.js';
+import type { Entry } from '../entry/entry.js';
+import { followOn, type FoldedLog } from '../log/follow-on.js';
+import { replay } from '../log/replay.js';
+import { judgeState } from '../state/judge-state.js';
+import { sealWay } from '../state/sealing.js';
+import { DRINKER_NEEDS, sweetnessRoutes, WISHED_FIZZ, type RoutesAsked, type SweetRoute } from './sweetness-routes.js';
+
+const make = logOf();
+const SUGAR_G_PER_VOLUME = 4.0;
+/** A weak and a strong drink that ended dry, racked, with its acid settled and its last sugar tested. */
+const DRINKS = [
+  ['5 %', 1.042],
+  ['8 %', 1.06],
+] as const;
+const proven = (og: number): readonly Entry[] => [
+  make.filled({ gravity: { instrument: 'hydrometer', reading: og, sampleC: 20, calibratedAtC: 20, offsetSg: 0 } }),
+  make.pitched(),
+  ...[7, 18, 26].map((day) => make.read(day, 0.997)),
+  make.racked(27, 19),
+  make.malolactic(28, { turnedFraction: 1, done: true }),
+  make.entry('tested', 29, { by: 'sugar-test', sugarGPerL: 0, acknowledged: [] }),
+];
+const NOBODY: RoutesAsked = { sweetness: 'medium', fizz: 'still', way: 'proven', malolactic: false, needs: [], coldKeg: true };
+const CONDITIONS: readonly (readonly [string, Partial<RoutesAsked>])[] = [
+  ['nothing beside', {}],
+  ['no cold keg', { coldKeg: false }],
+  ...DRINKER_NEEDS.map((need) => [need, { needs: [need] }] as const),
+  ['everybody, no keg', { needs: DRINKER_NEEDS, coldKeg: false }],
+  ['bacteria at work', { malolactic: true }],
+];
+const open = (asked: RoutesAsked): readonly SweetRoute[] => sweetnessRoutes(asked).filter((route) => route.allowed);
+
+describe('ways to a sweetness that lasts', () => {
+  it.each([
+    ['dry and lively', { sweetness: 'dry', fizz: 'lively' }, ['dry']],
+    ['medium and lively', { fizz: 'lively' }, ['lasting', 'cold-keg']],
+    ['medium and still', {}, ['lasting', 'stabilised', 'cold-keg']],
+    ['medium and still, for someone who reacts to sulfite', { needs: ['sulfite'] }, ['lasting', 'cold-keg']],
+    ['medium and still, for someone who minds sugar', { needs: ['diabetic'] }, ['lasting']],
+    ['medium, not proven', { way: 'unproven' }, ['cold-keg']],
+    ['medium, not proven, no keg', { way: 'unproven', coldKeg: false }, []],
+    ['sweet and lively, stabilised already', { sweetness: 'sweet', fizz: 'lively', way: 'stabilised' }, ['cold-keg']],
+    ['sweet and still, stabilised already', { sweetness: 'sweet', way: 'stabilised' }, ['lasting', 'stabilised', 'cold-keg']],
+    ['medium and still, bacteria at work', { malolactic: true }, ['lasting', 'cold-keg']],
+  ] as const)('%s', (_what, asked, ids) => {
+    expect(open({ ...NOBODY, ...asked }).map((route) => route.id)).toEqual(ids);
+  });
+  it('leave out what is wrong for who drinks it', () => {
+    const sweeteners = (needs: RoutesAsked['needs'], sweetness: RoutesAsked['sweetness'] = 'off-dry') =>
+      open({ ...NOBODY, sweetness, needs }).find((route) => route.id === 'lasting')?.sweetenerIds;
+    expect(sweeteners([])).toContain('xylitol');
+    expect(sweeteners(['dogs'])).not.toContain('xylitol');
+    expect(sweeteners([])).toContain('lactose');
+    expect(sweeteners(['milk'])).not.toContain('lactose');
+    expect(sweeteners([], 'sweet')).not.toContain('lactose');
+  });
+
+  const cross = SWEETNESS_LEVELS.flatMap(({ id: sweetness }) =>
+    WISHED_FIZZ.flatMap((fizz) => DRINKS.flatMap(([strength, og]) => CONDITIONS.map(([who, asked]) => ({ sweetness, fizz, strength, og, who, asked })))),
+  );
+  it('are a full cross', () => {
+    expect(cross.length).toBeGreaterThanOrEqual(3 * 3 * 2 * 8);
+  });
+  it.each(cross)(
+    '$sweetness, $fizz, $strength, $who: each has its reason, and none offered bursts or falls flat in a year at 25 °C',
+    ({ sweetness, fizz, og, asked }) => {
+      const before = proven(og);
+      const state = replay(before);
+      const way = sealWay(state, judgeState(state, make.at(30))?.value ?? null);
+      const wished: RoutesAsked = { ...NOBODY, sweetness, fizz, way, ...asked };
+      for (const route of sweetnessRoutes(wished)) {
+        expect(route.why.length).toBeGreaterThan(10);
+        expect(route.steps.length > 0).toBe(route.allowed);
+        // Sugar that yeast may eat never stands in a bottle beside yeast that makes fizz.
+        if (route.allowed && route.id !== 'cold-keg' && fizz !== 'still') {
+          for (const id of route.sweetenerIds) expect(fermentableById(id).fermentableFraction).toBe(0);
+        }
+        if (route.allowed && (route.id === 'dry' || route.id === 'lasting')) bottlesHold(route, { sweetness, fizz, before, state });
+      }
+    },
+  );
+
+  /** Bottles of a way: filed as a maker would, and held against sums of their own. */
+  function bottlesHold(
+    route: SweetRoute,
+    {
+      sweetness,
+      fizz,
+      before,
+      state,
+    }: {
+      readonly sweetness: RoutesAsked['sweetness'];
+      readonly fizz: RoutesAsked['fizz'];
+      readonly before: readonly Entry[];
+      readonly state: FoldedLog['state'];
+    },
+  ): void {
+    const kindId = fizz === 'lively' ? 'sparkling-750' : 'crown-500';
+    const volumes = { still: 0, gentle: 2, lively: 2.6 }[fizz];
+    const aimGPerL = SWEETNESS_LEVELS.find((level) => level.id === sweetness)?.aimGPerL ?? 0;
+    const [sweetener] = route.sweetenerIds;
+    const residual = 0.85;
+    const primingG = volumes === 0 ? 0 : (volumes - residual) * SUGAR_G_PER_VOLUME * 19;
+    const acts: readonly Entry[] = [
+      ...(sweetener === undefined
+        ? []
+        : [make.entry('sweetened', 31, { sweetenerId: sweetener, massG: (aimGPerL * 19) / fermentableById(sweetener).sweetnessVsSucrose })]),
+      ...(primingG > 0
+        ? [make.entry('primed', 32, { fermentableId: 'sucrose', massG: primingG, mode: 'bulk', targetVolumes: volumes, warmestSinceEndC: 18 })]
+        : []),
+      make.bottled(32, { hottestC: 25, kindId, count: 20 }),
+    ];
+    let on: FoldedLog = { log: before, state };
+    for (const act of acts) {
+      const followed = followOn(on, act);
+      if (!followed.ok) throw new Error(`${route.id}, ${act.kind}: ${followed.why}`);
+      on = followed.on;
+    }
+    // All that ferments is the priming: a gram of sugar in a litre makes a quarter of a volume.
+    const made = residual + primingG / 19 / SUGAR_G_PER_VOLUME;
+    expect(bottlePressure({ co2Volumes: made, tempC: 25 })).toBeLessThan(bottleById(kindId).limitBar ?? 0);
+    const [crate] = on.state.crates;
+    expect(crate?.wakesVolumes).toBeNull();
+    if (fizz !== 'still') expect(crate?.co2Volumes).toBeGreaterThan(1.5);
+    else expect(crate?.co2Volumes).toBeLessThan(1.2);
+  }
+});

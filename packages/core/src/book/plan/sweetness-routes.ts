@@ -1,0 +1,200 @@
+import type { Caution } from '../../base/cautions/caution.js';
+import { caution } from '../../base/cautions/catalogue.js';
+import { byId } from '../../base/errors/by-id.js';
+import { fermentableWord } from '../../base/reference/fermentables.js';
+import { SWEETNESS_LEVELS, type SweetnessLevel } from '../../finish/sweeten/sweetness.js';
+import type { SealWay } from '../state/sealing.js';
+
+/** Who drinks it, or lives where it is drunk, as far as that closes a way. */
+export const DRINKER_NEEDS = ['dogs', 'diabetic', 'sulfite', 'milk'] as const;
+
+/** One of {@link DRINKER_NEEDS}: dogs in the house; someone who minds sugar, reacts to sulfite, or to milk. */
+export type DrinkerNeed = (typeof DRINKER_NEEDS)[number];
+
+/** How much fizz is wished. */
+export const WISHED_FIZZ = ['still', 'gentle', 'lively'] as const;
+
+/** One of {@link WISHED_FIZZ}. */
+export type WishedFizz = (typeof WISHED_FIZZ)[number];
+
+/** What is wished, of which drink, for whom, with what. */
+export interface RoutesAsked {
+  readonly sweetness: SweetnessLevel['id'];
+  readonly fizz: WishedFizz;
+  /** On what grounds the drink may be sealed. */
+  readonly way: SealWay;
+  /** A malolactic change is under way. */
+  readonly malolactic: boolean;
+  readonly needs: readonly DrinkerNeed[];
+  /** A keg with a relief valve, and a place at 4 °C or colder that holds it. */
+  readonly coldKeg: boolean;
+}
+
+/** A way to a sweetness that lasts. */
+export type SweetRouteId = 'dry' | 'lasting' | 'stabilised' | 'cold-keg' | 'heated' | 'keeved';
+
+/** A way, allowed or struck out, with the reason and what is done. */
+export interface SweetRoute {
+  readonly id: SweetRouteId;
+  readonly name: string;
+  readonly allowed: boolean;
+  readonly why: string;
+  /** What is done, in order; none for a way that is struck out. */
+  readonly steps: readonly string[];
+  /** What can hurt someone on this way. */
+  readonly cautions: readonly Caution[];
+  /** With which sweeteners, where that matters. */
+  readonly sweetenerIds: readonly string[];
+}
+
+/** Sweeteners that yeast cannot eat, the easiest to get right first, and for whom each is wrong. @source safety rules for xylitol and milk; milk sugar raises blood sugar */
+const LASTING: readonly { readonly id: string; readonly not: readonly DrinkerNeed[]; readonly mostGPerL: number }[] = [
+  { id: 'erythritol', not: [], mostGPerL: Infinity },
+  { id: 'allulose', not: [], mostGPerL: Infinity },
+  { id: 'sucralose', not: [], mostGPerL: Infinity },
+  { id: 'stevia', not: [], mostGPerL: 45 },
+  { id: 'xylitol', not: ['dogs'], mostGPerL: Infinity },
+  // A third as sweet as sugar: more than off dry wants more of it than dissolves well.
+  { id: 'lactose', not: ['milk', 'diabetic'], mostGPerL: 18 },
+];
+
+const UNPROVEN = 'Its end is not proven: sealed now, it could burst. Read it until it is.';
+const WAIT = 'Look for a week whether it wakes: a reading that falls, or a plastic bottle that firms at 25 °C.';
+const levelOf = byId('sweetness', SWEETNESS_LEVELS);
+
+/** Why a bottle of any kind is closed to a drink; null where it is open. */
+function closedToBottles({ way, fizz }: RoutesAsked): string | null {
+  if (way === 'unproven' || way === 'unread') return UNPROVEN;
+  return way === 'stabilised' && fizz !== 'still' ? 'Sulfite and sorbate hold its yeast: primed, it would stay flat.' : null;
+}
+
+const strike = (why: string | null): Pick<SweetRoute, 'allowed' | 'why'> | null => (why === null ? null : { allowed: false, why });
+function primed(fizz: WishedFizz): readonly string[] {
+  if (fizz === 'still') return ['Bottle it filled high.'];
+  return [
+    'Prime it on the bottle bench, which counts all that can still ferment.',
+    // By the bench's own sums ordinary crown-capped glass does not stand lively on a hot day.
+    fizz === 'lively'
+      ? 'Fill heavy sparkling-wine bottles or fizzy-drink plastic: ordinary glass does not hold it on a hot day.'
+      : 'Fill bottles made for pressure.',
+    'Keep it in the warm for three weeks, a test bottle beside it.',
+  ];
+}
+
+function dry(asked: RoutesAsked): Pick<SweetRoute, 'allowed' | 'why'> {
+  const isWished = asked.sweetness === 'dry';
+  return (
+    strike(isWished ? null : 'It is not sweet. Sugar stirred into the glass is a way too.') ??
+    strike(closedToBottles(asked)) ?? { allowed: true, why: 'Nothing is left that could wake: the surest there is.' }
+  );
+}
+
+function lasting(asked: RoutesAsked, sweetenerIds: readonly string[]): Pick<SweetRoute, 'allowed' | 'why'> {
+  return (
+    strike(asked.sweetness === 'dry' ? 'It is to be dry.' : null) ??
+    strike(closedToBottles(asked)) ??
+    strike(sweetenerIds.length === 0 ? 'No sweetener that yeast leaves alone is right for everybody who drinks it.' : null) ?? {
+      allowed: true,
+      why: 'Yeast cannot eat it: it stays sweet, and primes like a dry drink.',
+    }
+  );
+}
+
+function stabilised(asked: RoutesAsked): Pick<SweetRoute, 'allowed' | 'why'> {
+  const { sweetness, fizz, way, needs, malolactic } = asked;
+  return (
+    strike(sweetness === 'dry' ? 'It is to be dry.' : null) ??
+    strike(way === 'unproven' || way === 'unread' ? UNPROVEN : null) ??
+    strike(fizz === 'still' ? null : 'It can only be still: yeast that is held makes no fizz, and yeast that makes fizz eats the sugar.') ??
+    strike(needs.includes('sulfite') ? 'It takes a full dose of sulfite, to which someone reacts.' : null) ??
+    strike(needs.includes('diabetic') ? 'It is sweet with sugar.' : null) ??
+    strike(malolactic ? 'Bacteria are at work: with sorbate they smell of geranium leaves. Wait until they are done.' : null) ?? {
+      allowed: true,
+      why: 'Sulfite and sorbate hold the yeast. They slow it and do not kill it: keep it cold and drink it within weeks.',
+    }
+  );
+}
+
+function coldKeg({ sweetness, needs, coldKeg: has }: RoutesAsked): Pick<SweetRoute, 'allowed' | 'why'> {
+  return (
+    strike(sweetness === 'dry' ? 'Dry wants no cold: any keg will do.' : null) ??
+    strike(has ? null : 'It wants a keg with a relief valve, and a place at 4 °C or colder for it.') ??
+    strike(needs.includes('diabetic') ? 'It is sweet with sugar.' : null) ?? {
+      allowed: true,
+      why: 'Cold holds the yeast, and the relief valve lets out what it makes. A power cut is a danger: let it off at once.',
+    }
+  );
+}
+
+/** What can hurt someone on a way that is open. */
+function cautionsOf({ id, sweetenerIds }: Omit<SweetRoute, 'cautions'>): readonly Caution[] {
+  if (id === 'stabilised') return [caution('re-ferment')];
+  if (id === 'cold-keg') return [caution('sealed-ferment'), caution('keg')];
+  return [...(sweetenerIds.includes('xylitol') ? [caution('xylitol')] : []), ...(sweetenerIds.includes('lactose') ? [caution('allergen')] : [])];
+}
+
+/**
+ * Every way to the sweetness and fizz wished, allowed or struck out with the reason, so that none slides into another's contradiction.
+ *
+ * @param asked - the wish, the drink as it stands, who drinks it and what is at hand
+ * @returns all ways, those allowed first
+ * @source design rules: sugar in a bottle is held or eaten, never both; nothing fermentable beside fizz in glass; safety rules for dogs and milk
+ */
+export function sweetnessRoutes(asked: RoutesAsked): readonly SweetRoute[] {
+  const { aimGPerL, name } = levelOf(asked.sweetness);
+  const sweetenerIds = LASTING.filter(({ not, mostGPerL }) => aimGPerL <= mostGPerL && !not.some((need) => asked.needs.includes(need))).map(({ id }) => id);
+  const names = sweetenerIds.map(fermentableWord).join(', ');
+  const isHeld = asked.way === 'stabilised';
+  const routes: readonly Omit<SweetRoute, 'cautions'>[] = [
+    { id: 'dry', name: 'Dry', ...dry(asked), steps: primed(asked.fizz), sweetenerIds: [] },
+    {
+      id: 'lasting',
+      name: 'With what yeast cannot eat',
+      ...lasting(asked, sweetenerIds),
+      steps: [`Sweeten it until it is ${name}, with ${names}.`, 'Stir it in from the bottom, and taste again a day later.', ...primed(asked.fizz)],
+      sweetenerIds,
+    },
+    {
+      id: 'stabilised',
+      name: 'Sugar, held by sulfite and sorbate',
+      ...stabilised(asked),
+      steps: [
+        ...(isHeld ? [] : ['Rack it clear, and stabilise it with the whole dose of both.']),
+        `Sweeten it until it is ${name}, with sugar, juice or concentrate.`,
+        WAIT,
+        'Bottle it still, filled high, and keep it cold.',
+      ],
+      sweetenerIds: ['sucrose', 'apple-juice', 'apple-concentrate'],
+    },
+    {
+      id: 'cold-keg',
+      name: 'Sugar, in a cold keg',
+      ...coldKeg(asked),
+      steps: [
+        `Sweeten it until it is ${name}, and keg it the same day at 4 °C or colder.`,
+        'Let it off every week, and look that the relief valve lifts.',
+        'Drink it from the keg; nothing of it goes into bottles that stand in the warm.',
+      ],
+      sweetenerIds: ['sucrose', 'apple-juice', 'apple-concentrate'],
+    },
+    {
+      id: 'heated',
+      name: 'Sugar, in bottles heated in a bath',
+      allowed: false,
+      why: 'While they are hot bottles press several times as hard. Trug has no sums for that yet, so it does not offer it.',
+      steps: [],
+      sweetenerIds: [],
+    },
+    {
+      id: 'keeved',
+      name: 'Its own sugar, kept by a slow and hungry ferment',
+      allowed: false,
+      why: 'That is decided at the juice: little nitrogen, cold, and racked early and often. With this drink it is too late.',
+      steps: [],
+      sweetenerIds: [],
+    },
+  ];
+  return routes
+    .map((route) => (route.allowed ? { ...route, cautions: cautionsOf(route) } : { ...route, steps: [], cautions: [] }))
+    .sort((a, b) => Number(b.allowed) - Number(a.allowed));
+}
