@@ -188,8 +188,8 @@ export const FORMS: readonly Form[] = [
     counted: 'entries',
   },
   { what: 'an opened keg', fill: onBatch('open-keg', kegged), press: named('It is silent and open'), counted: 'entries', stays: true },
-  { what: 'a keg let off', fill: onBatch('let-off', kegged, (b) => b.choose('valve', 'lifts')), press: named('Write it down'), counted: 'entries' },
-  { what: 'a squeeze', fill: onBatch('squeeze', inBottles, (b) => b.choose('feel', 'firm')), press: named('Write it down'), counted: 'entries' },
+  { what: 'a keg let off', fill: onBatch('let-off', kegged, (b) => b.tickOption('valve', 'lifts')), press: named('Write it down'), counted: 'entries' },
+  { what: 'a squeeze', fill: onBatch('squeeze', inBottles, (b) => b.tickOption('feel', 'firm')), press: named('Write it down'), counted: 'entries' },
   { what: 'a bottling', fill: onBatch('bottle', KNOWN), press: named('Bottle it'), counted: 'entries', files: 2, stays: true },
   {
     what: 'a split',

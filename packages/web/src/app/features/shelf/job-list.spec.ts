@@ -38,6 +38,7 @@ describe('the list of jobs', () => {
       'Put off for 3 days',
       'Put off for a week',
       'Put off for a month',
+      'Put off for half a year',
       'Not for me',
     ]);
     await menu.clickItem({ text: 'Put off for a week' });
