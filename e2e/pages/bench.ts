@@ -104,7 +104,7 @@ export class Bench {
   }
 
   /** Waits until nothing more is fetched. Streams stay open for as long as their page. */
-  private async quiet(): Promise<void> {
+  async quiet(): Promise<void> {
     for (const from = Date.now(); this.fetching.size > 0 || Date.now() - this.askedAtMs < QUIET_MS; ) {
       if (Date.now() - from > SAID_WITHIN_MS) throw new Error(`still fetching ${[...this.fetching].map((request) => request.url()).join(', ')}`);
       await new Promise((resolve) => setTimeout(resolve, 25));

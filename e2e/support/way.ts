@@ -84,6 +84,8 @@ export class Way {
       .catch(async (error: unknown) => {
         throw new Error(`nothing was filed; the page says: ${await this.bench.text('body')}`, { cause: error });
       });
+    // The page has its answer as well: who leaves before it is asked later which of two is meant.
+    await this.bench.quiet();
     const now = (await this.log(path)).length;
     if (now !== before + more) throw new Error(`${now - before} entries were filed, not ${more}`);
   }

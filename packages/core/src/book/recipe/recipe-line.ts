@@ -2,6 +2,8 @@ import { sulfiteAmount } from '../../juice/adjust/sulfite-given.js';
 import { NUTRIENTS } from '../../juice/adjust/nutrient-plan.js';
 import type { AdditionPayload } from '../../juice/adjust/addition-payload.js';
 import { INGREDIENTS } from '../scribble/scribble-ingredients.js';
+import { fermentableById } from '../../base/reference/fermentables.js';
+import { isOwnFermentable } from '../../base/reference/own-fermentable.js';
 import { yeastById } from '../../base/reference/yeast-kinds.js';
 import { figure } from '../../base/worked/figures.js';
 import { dateAfter } from '../../matter/quantity/days.js';
@@ -15,7 +17,8 @@ export interface AskedByForm {
   readonly sulfite: boolean;
 }
 
-const written = (refId: string): string => INGREDIENTS.find((i) => i.refId === refId)?.written ?? refId;
+const written = (refId: string): string =>
+  INGREDIENTS.find((i) => i.refId === refId)?.written ?? (isOwnFermentable(refId) ? fermentableById(refId).name : refId);
 
 /** An addition as it may be scribbled; nothing for what has no measure of its own. */
 function additionText(payload: AdditionPayload, say: Say, volumeL: number): string {

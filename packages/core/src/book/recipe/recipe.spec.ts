@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { FERMENTABLES } from '../../base/reference/fermentables-data.js';
+import { ownFermentableId } from '../../base/reference/own-fermentable.js';
 import { WILD_YEAST_ID } from '../../base/reference/yeast-kinds.js';
 import { YEAST_KINDS } from '../../base/reference/yeast-kinds-data.js';
 import { DEFAULT_UNITS, type UnitPreferences } from '../../matter/quantity/format-quantity.js';
@@ -26,6 +27,13 @@ const LOG: readonly Entry[] = [
   make.entry('tasted', 22, { text: 'sharp', sparkle: null, again: null }),
 ];
 const payloads = (volumeL?: number): readonly object[] => recipeOf(LOG, 'UTC', volumeL).steps.map(({ entry }) => entry.payload);
+
+it('names a sweet thing of one’s own on the line, and not the id that holds what it is', () => {
+  const id = ownFermentableId({ name: 'Boiled sweets', carbohydrateG: 95, lastingG: 0, hazy: false });
+  const own = logOf('OWN');
+  const log = [own.filled(), own.entry('addition', 0.05, { what: 'fermentable', fermentableId: id, massG: 300 }), own.pitched()];
+  expect(recipeLine(recipeOf(log, 'UTC'), { sugar: false, yeast: true, sulfite: true }, sayIn(DEFAULT_UNITS))).toBe('300 g Boiled sweets');
+});
 
 describe('recipeOf', () => {
   it('keeps what went in and was done, by the day, and leaves out what was read and tasted', () => {
