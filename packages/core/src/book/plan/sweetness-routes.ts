@@ -58,6 +58,9 @@ const LASTING: readonly { readonly id: string; readonly not: readonly DrinkerNee
   { id: 'lactose', not: ['milk', 'diabetic'], mostGPerL: 18 },
 ];
 
+/** What sweetens with sugar that yeast can eat, for as long as something holds it. */
+const WITH_SUGAR: readonly string[] = ['sucrose', 'apple-juice', 'apple-concentrate'];
+
 const UNPROVEN = 'Its end is not proven: sealed now, it could burst. Read it until it is.';
 const WAIT = 'Look for a week whether it wakes: a reading that falls, or a plastic bottle that firms at 25 °C.';
 const levelOf = byId('sweetness', SWEETNESS_LEVELS);
@@ -164,7 +167,7 @@ export function sweetnessRoutes(asked: RoutesAsked): readonly SweetRoute[] {
         WAIT,
         'Bottle it still, filled high, and keep it cold.',
       ],
-      sweetenerIds: ['sucrose', 'apple-juice', 'apple-concentrate'],
+      sweetenerIds: WITH_SUGAR,
     },
     {
       id: 'cold-keg',
@@ -175,7 +178,7 @@ export function sweetnessRoutes(asked: RoutesAsked): readonly SweetRoute[] {
         'Let it off every week, and look that the relief valve lifts.',
         'Drink it from the keg; nothing of it goes into bottles that stand in the warm.',
       ],
-      sweetenerIds: ['sucrose', 'apple-juice', 'apple-concentrate'],
+      sweetenerIds: WITH_SUGAR,
     },
     {
       id: 'heated',

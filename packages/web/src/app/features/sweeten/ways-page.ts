@@ -94,15 +94,15 @@ export class WaysPage {
     const view = this.view();
     if (!view) return [];
     const f = this.draft.fields();
+    const way = sealWay(view.state, view.verdict?.value ?? null);
     const found = sweetnessRoutes({
       sweetness: SWEETNESS_LEVELS.find(({ id }) => id === f.sweetness)?.id ?? 'medium',
       fizz: WISHED_FIZZ.find((fizz) => fizz === f.fizz) ?? 'still',
-      way: sealWay(view.state, view.verdict?.value ?? null),
+      way,
       malolactic: view.state.malolactic?.done === false,
       needs: DRINKER_NEEDS.filter((need) => f[need]),
       coldKeg: !f.noKeg && this.vessels().some((vessel) => vessel.kind === 'keg'),
     });
-    const isHeld = sealWay(view.state, view.verdict?.value ?? null) === 'stabilised';
-    return found.map((route) => ({ ...route, page: route.allowed ? (route.id === 'stabilised' && isHeld ? 'sweeten' : PAGES[route.id]) : null }));
+    return found.map((route) => ({ ...route, page: route.allowed ? (route.id === 'stabilised' && way === 'stabilised' ? 'sweeten' : PAGES[route.id]) : null }));
   });
 }
