@@ -1,5 +1,5 @@
 import { waterOf } from '../../matter/liquid/liquid.js';
-import { abvOf } from '../../matter/liquid/views.js';
+import { abvOf, gravityOf } from '../../matter/liquid/views.js';
 import type { Entry } from '../entry/entry.js';
 import { judgeState } from '../state/judge-state.js';
 import { replay } from '../log/replay.js';
@@ -54,6 +54,21 @@ describe('previewReading', () => {
     const moments = [readings[0]?.at ?? '', judged.at(-1)?.at ?? '', readings[1]?.at ?? ''];
     expect(new Set(moments).size).toBe(3);
     expect([...moments].sort()).toEqual(moments);
+  });
+  it('asks about a must that is far from what went in, before yeast and where nothing was read since', () => {
+    const sugar = make.entry('addition', 0, { what: 'fermentable', fermentableId: 'sucrose', massG: 300 });
+    const must = (text: string, ...log: readonly Entry[]): readonly string[] =>
+      previewReading(text, 'hydrometer', { ...context, at: make.at(1), sampleC: 20, state: replay([make.filled(), ...log]) }).questions.map((q) => q.id);
+    const own = gravityOf(replay([make.filled()]).liquid ?? waterOf(1));
+    expect([own - 0.005, own, own + 0.005].map((sg) => must(sg.toFixed(4)))).toEqual([[], [], []]);
+    expect([own - 0.01, own + 0.01, 1.106].map((sg) => must(sg.toFixed(4)))).toEqual([['unmixed'], ['unmixed'], ['unmixed']]);
+    // What was added counts, roughly: it is reckoned, and may lie at the bottom.
+    const sweetened = gravityOf(replay([make.filled(), sugar]).liquid ?? waterOf(1));
+    expect([sweetened, sweetened - 0.01].map((sg) => must(sg.toFixed(4), sugar))).toEqual([[], []]);
+    expect(must('1.106', sugar)).toEqual(['unmixed']);
+    // Of a day before the sugar nothing is known, and with yeast in it falls.
+    expect(must('1.106', { ...sugar, at: make.at(2) })).toEqual([]);
+    expect(must((own - 0.012).toFixed(4), make.pitched())).toEqual([]);
   });
   it('does not wait for a reading since sugar that went in before the yeast', () => {
     const sugar = make.entry('addition', 0, { what: 'fermentable', fermentableId: 'sucrose', massG: 300 });

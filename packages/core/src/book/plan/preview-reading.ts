@@ -69,12 +69,13 @@ export function previewReading(text: string, instrument: ReadingInstrument, cont
   if (!corrected.ok) return { ...NOTHING, unreadable: corrected.error.message };
   const { sg, plusMinus } = corrected.value;
   const { must } = state;
+  const last = precedent(state, previous);
   return {
     raw,
     sg,
     plusMinus,
     drink: must && state.pitchedAt ? agreeWithReading(must, sg) : null,
-    questions: questionReading({ sg, at, previous: precedent(state, previous), drySg }),
+    questions: questionReading({ sg, at, previous: last, drySg, reckoned: last === null && correcting === null ? reckonedMust(state, at) : null }),
     unreadable: null,
   };
 }
@@ -87,4 +88,11 @@ function precedent(state: BatchState, previous: { readonly sg: number; readonly 
   if (!last) return null;
   const changed = state.judged.some((e) => e.kind === 'gravity-changed' && e.at > last.at);
   return changed ? null : last;
+}
+
+/** What a must without yeast comes to by what went in; null once yeast is in, or before something that is in it by now. */
+function reckonedMust(state: BatchState, at: string): { readonly sg: number; readonly by: BatchState['originalBy'] } | null {
+  const { liquid, pitchedAt, judged, originalBy } = state;
+  if (pitchedAt || !liquid || judged.some((e) => e.kind === 'gravity-changed' && e.at > at)) return null;
+  return { sg: gravityOf(liquid), by: originalBy };
 }

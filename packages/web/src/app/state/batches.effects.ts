@@ -3,6 +3,7 @@ import { Actions, createEffect, ofType, type FunctionalEffect } from '@ngrx/effe
 import { mapResponse } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
 import type { BatchDto } from '@trug/contract/plain';
+import type { Entry } from '@trug/core';
 import { catchError, concatMap, EMPTY, filter, forkJoin, map, mergeMap } from 'rxjs';
 import { AppApiActions } from './app.actions';
 import { BatchApiActions, BatchPageActions } from './batches.actions';
@@ -34,19 +35,28 @@ function logsToFetch(action: LogAction, known: Readonly<Record<string, BatchDto 
     case BatchApiActions.batchesRefreshed.type:
     case AppApiActions.loaded.type:
       return Object.values(known).flatMap((batch) => (batch && isBehind(batch) ? [batch.id] : []));
+    case BatchApiActions.filingRefused.type:
+      // Shown no more, though an earlier version of it may be kept.
+      return action.problem.code === 'conflict' ? logsHere(action.sent.entries, known) : [];
     case BatchApiActions.filingStored.type:
       // Of a batch whose log is not here nothing was shown at once.
       return [...new Set(action.sent.entries.map((e) => e.batchId))].filter((id) => known[id]?.entries === null);
   }
 }
 type LogAction = ReturnType<
-  typeof BatchPageActions.logWanted | typeof BatchApiActions.batchesRefreshed | typeof AppApiActions.loaded | typeof BatchApiActions.filingStored
+  | typeof BatchPageActions.logWanted
+  | typeof BatchApiActions.batchesRefreshed
+  | typeof AppApiActions.loaded
+  | typeof BatchApiActions.filingStored
+  | typeof BatchApiActions.filingRefused
 >;
+const logsHere = (entries: readonly Entry[], known: Readonly<Record<string, BatchDto | undefined>>): readonly string[] =>
+  [...new Set(entries.map((e) => e.batchId))].filter((id) => known[id]);
 
 const fetchLogs = createEffect(
   (actions = inject(Actions), api = inject(TrugApi), known = inject(Store).selectSignal(batchesFeature.selectEntities)) =>
     actions.pipe(
-      ofType(BatchPageActions.logWanted, BatchApiActions.batchesRefreshed, AppApiActions.loaded, BatchApiActions.filingStored),
+      ofType(BatchPageActions.logWanted, BatchApiActions.batchesRefreshed, AppApiActions.loaded, BatchApiActions.filingStored, BatchApiActions.filingRefused),
       map((action) => logsToFetch(action, known())),
       filter((batchIds) => batchIds.length > 0),
       mergeMap((batchIds) =>

@@ -1,111 +1,34 @@
-import { provideHttpClient } from '@angular/common/http';
-import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
-import { provideZonelessChangeDetection } from '@angular/core';
-import { TestBed } from '@angular/core/testing';
-import { MatSnackBar } from '@angular/material/snack-bar';
-import { provideRouter } from '@angular/router';
-import { provideEffects } from '@ngrx/effects';
-import { provideStore, Store } from '@ngrx/store';
-import { DEFAULT_SETTINGS, type VersionedSettings } from '@trug/contract/plain';
-import type { BatchDto } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
-import { Subject } from 'rxjs';
 import { BATCH_ID, filled, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
+import { until } from '../../testing/until';
+import { PROBLEM, WriterHarness } from '../../testing/writer-harness';
 import { AppActions } from '../state/app.actions';
-import { appEffects } from '../state/app.effects';
 import { appFeature } from '../state/app.reducer';
 import { BatchApiActions, BatchPageActions, type Filing } from '../state/batches.actions';
-import { batchesEffects } from '../state/batches.effects';
 import { batchesFeature } from '../state/batches.reducer';
-import { provideTrugState } from '../state/provide-state';
-import { resourcesEffects } from '../state/resources.effects';
-import { placesFeature } from '../state/resources.reducer';
-import { settingsFeature } from '../state/settings.reducer';
-import { vesselsEffects } from '../state/vessels.effects';
-import { vesselsFeature } from '../state/vessels.reducer';
 import { LogWriter } from './log-writer';
-import { settingsEffects } from './settings.effects';
-import { until } from '../../testing/until';
 
-const problem = { type: 'about:blank', title: 'No' };
-let undo = new Subject<void>();
-/** Each message has an undo of its own; `undo` is that of the newest. */
-const bar = {
-  open: jest.fn(() => {
-    undo = new Subject<void>();
-    const own = undo;
-    return { onAction: () => own };
-  }),
-};
-let http: HttpTestingController;
-let store: Store;
-let writer: LogWriter;
+let desk: WriterHarness<LogWriter>;
+beforeEach(() => (desk = WriterHarness.of(LogWriter)));
+afterEach(() => desk.http.verify());
 
-beforeEach(() => {
-  localStorage.clear();
-  bar.open.mockClear();
-  TestBed.configureTestingModule({
-    providers: [
-      provideZonelessChangeDetection(),
-      provideHttpClient(),
-      provideHttpClientTesting(),
-      provideRouter([{ path: '**', children: [] }]),
-      provideStore(),
-      ...provideTrugState(),
-      provideEffects(appEffects, batchesEffects, vesselsEffects, resourcesEffects, settingsEffects),
-      { provide: MatSnackBar, useValue: bar },
-    ],
-  });
-  http = TestBed.inject(HttpTestingController);
-  store = TestBed.inject(Store);
-  writer = TestBed.inject(LogWriter);
-});
-afterEach(() => http.verify());
-
-const entriesOf = (): number => store.selectSignal(batchesFeature.selectAll)()[0]?.entries?.length ?? 0;
+const entriesOf = (): number => desk.store.selectSignal(batchesFeature.selectAll)()[0]?.entries?.length ?? 0;
 
 const filingOf = (...entries: readonly Entry[]): Filing => ({ batches: [], entries });
 
-/** Answers the next request to a path, once it is there, and tells what was sent. */
-async function answered(method: string, path: string, answer: object | null, status = 200): Promise<unknown> {
-  let body: unknown;
-  await until(() =>
-    http
-      .match((request) => request.method === method && request.url === path)
-      .some((sent) => {
-        body = sent.request.body;
-        sent.flush(answer, { status, statusText: 'as told' });
-        return true;
-      }),
-  );
-  return body;
-}
-
-function opened(batch: BatchDto = sampleBatch([filled()])): void {
-  store.dispatch(AppActions.opened());
-  http.expectOne('/api/clock').flush({ now: '2026-11-23T10:00:00.000Z', fixed: true, head: 'run.0' });
-  http.expectOne('/api/batches').flush([batch]);
-  http.expectOne('/api/vessels').flush([]);
-  http.expectOne('/api/settings').flush(DEFAULT_SETTINGS);
-  http.expectOne('/api/juices').flush([]);
-  http.expectOne('/api/supplies').flush([]);
-  http.expectOne('/api/instruments').flush([]);
-  http.expectOne('/api/places').flush([]);
-}
-
 describe('opening', () => {
   it('loads the book once it is asked for', () => {
-    opened();
-    expect(store.selectSignal(appFeature.selectLoaded)()).toBe(true);
-    expect(store.selectSignal(appFeature.selectNow)()).toBe('2026-11-23T10:00:00.000Z');
+    desk.opened();
+    expect(desk.store.selectSignal(appFeature.selectLoaded)()).toBe(true);
+    expect(desk.store.selectSignal(appFeature.selectNow)()).toBe('2026-11-23T10:00:00.000Z');
   });
   it('says so when the server does not answer, and can be asked again', () => {
-    store.dispatch(AppActions.opened());
-    const asked = ['/api/clock', '/api/batches', '/api/vessels', '/api/settings'].map((url) => http.expectOne(url));
+    desk.store.dispatch(AppActions.opened());
+    const asked = ['/api/clock', '/api/batches', '/api/vessels', '/api/settings'].map((url) => desk.http.expectOne(url));
     asked[0]?.error(new ProgressEvent('error'));
-    expect(store.selectSignal(appFeature.selectProblem)()).toMatchObject({ code: 'unreachable' });
-    store.dispatch(AppActions.reloadAsked());
-    http.match(() => true);
+    expect(desk.store.selectSignal(appFeature.selectProblem)()).toMatchObject({ code: 'unreachable' });
+    desk.store.dispatch(AppActions.reloadAsked());
+    desk.http.match(() => true);
   });
 });
 
@@ -113,69 +36,80 @@ describe('a log', () => {
   const whole = sampleBatch([filled(), pitched()]);
   const path = `/api/batches/${BATCH_ID}`;
   it('is fetched when it is wanted, and again when the list says that it goes on', async () => {
-    opened({ ...whole, entries: null });
-    expect(store.selectSignal(batchesFeature.selectAll)()[0]?.entries).toBeNull();
-    store.dispatch(BatchPageActions.logWanted({ batchId: BATCH_ID }));
-    http.expectOne(path).flush(whole);
+    desk.opened({ ...whole, entries: null });
+    expect(desk.store.selectSignal(batchesFeature.selectAll)()[0]?.entries).toBeNull();
+    desk.store.dispatch(BatchPageActions.logWanted({ batchId: BATCH_ID }));
+    desk.http.expectOne(path).flush(whole);
     await until(() => entriesOf() === 2);
     const longer = sampleBatch([...whole.entries, reading(3, 1.03)]);
-    opened({ ...longer, entries: null });
-    http.expectOne(path).flush(longer);
+    desk.opened({ ...longer, entries: null });
+    desk.http.expectOne(path).flush(longer);
     await until(() => entriesOf() === 3);
   });
   it('is fetched after something was filed on a batch that was only listed', async () => {
-    opened({ ...whole, entries: null });
+    desk.opened({ ...whole, entries: null });
     const entries = [reading(3, 1.03)];
-    store.dispatch(BatchPageActions.filingSent({ sent: filingOf(...entries) }));
-    http.expectOne('/api/entries').flush({});
-    http.expectOne(path).flush(sampleBatch([...whole.entries, ...entries]));
+    desk.store.dispatch(BatchPageActions.filingSent({ sent: filingOf(...entries) }));
+    desk.http.expectOne('/api/entries').flush({});
+    desk.http.expectOne(path).flush(sampleBatch([...whole.entries, ...entries]));
     await until(() => entriesOf() === 3);
   });
 });
 
 describe('filing', () => {
   it('sends entries one request after another, in the order written, and says so', async () => {
-    opened();
-    const [one, two] = [writer.file(filingOf(reading(3, 1.03)), 'one'), writer.file(filingOf(pitched()), 'two')];
+    desk.opened();
+    const [one, two] = [desk.writer.file(filingOf(reading(3, 1.03)), 'one'), desk.writer.file(filingOf(pitched()), 'two')];
     await until(() => entriesOf() === 3);
-    await answered('POST', '/api/entries', {});
+    await desk.answered('POST', '/api/entries', {});
     await one;
-    expect(bar.open).toHaveBeenLastCalledWith('one', 'Undo', expect.anything());
-    await answered('POST', '/api/entries', {});
+    expect(desk.said).toHaveBeenLastCalledWith('one', 'Undo', expect.anything());
+    await desk.answered('POST', '/api/entries', {});
     await two;
-    expect(bar.open).toHaveBeenLastCalledWith('two', 'Undo', expect.anything());
+    expect(desk.said).toHaveBeenLastCalledWith('two', 'Undo', expect.anything());
   });
   it('takes a refused entry back and says why', async () => {
-    opened();
-    const filed = writer.file(filingOf(reading(3, 1.03)), '');
-    await answered('POST', '/api/entries', { ...problem, status: 422, code: 'not-allowed', detail: 'Its end is not proven.' }, 422);
+    desk.opened();
+    const filed = desk.writer.file(filingOf(reading(3, 1.03)), '');
+    await desk.answered('POST', '/api/entries', { ...PROBLEM, status: 422, code: 'not-allowed', detail: 'Its end is not proven.' }, 422);
     expect((await filed).refused).toBe('Its end is not proven.');
     expect(entriesOf()).toBe(1);
-    expect(bar.open).toHaveBeenLastCalledWith('Its end is not proven.', 'Close', expect.anything());
+    expect(desk.said).toHaveBeenLastCalledWith('Its end is not proven.', 'Close', expect.anything());
+  });
+  it('leaves in the log what the server has, when another version of it is refused', async () => {
+    const there = reading(3, 1.03);
+    desk.opened(sampleBatch([filled(), there]));
+    const also = { ...reading(3, 1.031), id: there.id };
+    desk.store.dispatch(BatchPageActions.filingSent({ sent: filingOf(also) }));
+    await desk.answered('POST', '/api/entries', { ...PROBLEM, status: 409, code: 'conflict', detail: 'Another.', current: [there] }, 409);
+    await desk.answered('GET', `/api/batches/${BATCH_ID}`, sampleBatch([filled(), there]));
+    await until(() => entriesOf() === 2);
   });
   it('strikes out what was written when undo is pressed, and puts it back when that is undone', async () => {
-    opened();
+    desk.opened();
     const written = reading(3, 1.03);
-    void writer.file(filingOf(written), 'Written down.');
-    await answered('POST', '/api/entries', {});
-    await until(() => bar.open.mock.calls.length === 1);
-    undo.next();
+    void desk.writer.file(filingOf(written), 'Written down.');
+    await desk.answered('POST', '/api/entries', {});
+    await until(() => desk.said.mock.calls.length === 1);
+    desk.undo();
     const struck = { kind: 'corrected', batchId: BATCH_ID, payload: { entryId: written.id, replacement: null } };
-    expect(await answered('POST', '/api/entries', {})).toMatchObject({ entries: [struck] });
-    await until(() => bar.open.mock.calls.length === 2);
-    expect(bar.open).toHaveBeenLastCalledWith(expect.stringContaining('Taken back'), 'Undo', expect.anything());
-    undo.next();
+    expect(await desk.answered('POST', '/api/entries', {})).toMatchObject({ entries: [struck] });
+    await until(() => desk.said.mock.calls.length === 2);
+    expect(desk.said).toHaveBeenLastCalledWith(expect.stringContaining('Taken back'), 'Undo', expect.anything());
+    desk.undo();
     const back = { kind: 'corrected', payload: { entryId: written.id, replacement: { kind: 'reading', payload: written.payload } } };
-    expect(await answered('POST', '/api/entries', {})).toMatchObject({ entries: [back] });
+    expect(await desk.answered('POST', '/api/entries', {})).toMatchObject({ entries: [back] });
   });
   it('takes each press on a line for an act of its own, though the answer to the one before never came', async () => {
-    opened();
+    desk.opened();
     const written = reading(3, 1.03);
-    void writer.file(filingOf(written), 'Written down.');
-    await answered('POST', '/api/entries', {});
+    void desk.writer.file(filingOf(written), 'Written down.');
+    await desk.answered('POST', '/api/entries', {});
     const press = async (way: 'strikeOut' | 'putBack', answer: object | null): Promise<string> => {
-      const pressed = writer[way](written, '');
-      const { entries } = (await answered('POST', '/api/entries', answer ?? { ...problem, status: 503 }, answer ? 200 : 503)) as { entries: { id: string }[] };
+      const pressed = desk.writer[way](written, '');
+      const { entries } = (await desk.answered('POST', '/api/entries', answer ?? { ...PROBLEM, status: 503 }, answer ? 200 : 503)) as {
+        entries: { id: string }[];
+      };
       await pressed;
       return entries[0]?.id ?? '';
     };
@@ -187,118 +121,19 @@ describe('filing', () => {
     // A press whose answer this window never heard, and which arrived: what is pressed after it is another one.
     const unheard = await press('strikeOut', null);
     const arrived = { ...sampleEntry('corrected', 4, { entryId: written.id, replacement: null }), id: unheard };
-    const log = store.selectSignal(batchesFeature.selectAll)()[0]?.entries ?? [];
-    store.dispatch(BatchApiActions.logsFetched({ batches: [sampleBatch([...log, arrived])] }));
+    const log = desk.store.selectSignal(batchesFeature.selectAll)()[0]?.entries ?? [];
+    desk.store.dispatch(BatchApiActions.logsFetched({ batches: [sampleBatch([...log, arrived])] }));
     expect(await press('putBack', {})).not.toBe(unheard);
   });
   it('begins a batch with its first entries, once however often it is pressed', async () => {
-    opened();
+    desk.opened();
     const batch = { ...sampleBatch([filled()]), id: '01B00000000000000000000001' };
     const { id, name, methodId, tape, startedAt, entries } = batch;
     const facts = { id, name, methodId, tape, startedAt };
     const own = entries.map((e) => ({ ...e, batchId: batch.id }));
-    const tries = [writer.file({ batches: [facts], entries: own }, 'Begun.'), writer.file({ batches: [facts], entries: own }, 'Begun.')];
-    expect(await answered('POST', '/api/batches', { batches: [{ ...batch, entries: own }] })).toEqual({ batches: [facts], entries: own });
+    const tries = [desk.writer.file({ batches: [facts], entries: own }, 'Begun.'), desk.writer.file({ batches: [facts], entries: own }, 'Begun.')];
+    expect(await desk.answered('POST', '/api/batches', { batches: [{ ...batch, entries: own }] })).toEqual({ batches: [facts], entries: own });
     expect((await Promise.all(tries)).map((sent) => sent.refused)).toEqual([null, null]);
-    expect(store.selectSignal(batchesFeature.selectTotal)()).toBe(2);
-  });
-});
-
-describe('vessels', () => {
-  const vessel = { id: '01V00000000000000000000000', name: 'Jar', kind: 'jar' as const, capacityL: 5, cleanedAt: null };
-  const stored = (): unknown => store.selectSignal(vesselsFeature.selectAll)();
-  it('are stored under the id they were given, and taken out again by undo', async () => {
-    opened();
-    const added = writer.addVessel(vessel);
-    expect(await answered('POST', '/api/vessels', vessel)).toEqual(vessel);
-    expect(await added).toEqual({ refused: null, body: vessel });
-    undo.next();
-    await answered('DELETE', `/api/vessels/${vessel.id}`, null, 204);
-    await until(() => store.selectSignal(vesselsFeature.selectTotal)() === 0);
-  });
-  it('are dirty again when a cleaning is undone', async () => {
-    opened();
-    void writer.cleanVessel(vessel);
-    const body = await answered('POST', `/api/vessels/${vessel.id}/cleaned`, { ...vessel, cleanedAt: 'then' });
-    await until(() => bar.open.mock.calls.length === 1);
-    undo.next();
-    expect(await answered('PUT', `/api/vessels/${vessel.id}/cleaned`, vessel)).toEqual({ at: null, was: (body as { at: string }).at });
-    await until(() => JSON.stringify(stored()) === JSON.stringify([vessel]));
-  });
-});
-
-describe('resources', () => {
-  const shed = { id: '01P00000000000000000000000', version: 0, name: 'the shed', monthlyC: [3, 4, 7, 10, 14, 17, 19, 19, 16, 12, 8, 4] };
-  const kept = (): unknown => store.selectSignal(placesFeature.selectAll)();
-  it('are taken away again by undo when they were new', async () => {
-    opened();
-    void writer.save({ of: 'places', resource: shed }, 'Kept.');
-    await answered('POST', '/api/places', { ...shed, version: 1 });
-    await until(() => bar.open.mock.calls.length === 1);
-    undo.next();
-    await answered('DELETE', `/api/places/${shed.id}`, null, 204);
-    await until(() => (kept() as unknown[]).length === 0);
-  });
-  it('are as they were before when a change is undone', async () => {
-    opened();
-    void writer.save({ of: 'places', resource: shed }, 'Kept.');
-    await answered('POST', '/api/places', { ...shed, version: 1 });
-    await until(() => bar.open.mock.calls.length === 1);
-    void writer.save({ of: 'places', resource: { ...shed, version: 1, name: 'the barn' } }, 'Kept.');
-    await answered('PUT', `/api/places/${shed.id}`, { ...shed, version: 2, name: 'the barn' });
-    await until(() => bar.open.mock.calls.length === 2);
-    undo.next();
-    expect(await answered('PUT', `/api/places/${shed.id}`, { ...shed, version: 3 })).toMatchObject({ version: 2, name: 'the shed' });
-  });
-  it('are refused by the contract before anything is sent', async () => {
-    opened();
-    const { refused } = await writer.save({ of: 'places', resource: { ...shed, monthlyC: [1] } }, 'Kept.');
-    expect(refused).toContain('monthlyC');
-  });
-});
-
-describe('choices', () => {
-  const settings = (): VersionedSettings => store.selectSignal(settingsFeature.selectSettings)();
-  it('are stored with the version the server gives, and go back when refused', async () => {
-    opened();
-    void writer.choose({ volume: 'us-gal' });
-    await answered('PUT', '/api/settings', { ...DEFAULT_SETTINGS, volume: 'us-gal', version: 1 });
-    expect(settings()).toMatchObject({ volume: 'us-gal', version: 1 });
-    void writer.choose({ volume: 'imp-gal' });
-    await answered('PUT', '/api/settings', { detail: 'Another window was quicker.' }, 409);
-    await until(() => settings().volume === 'us-gal');
-    // Another window was quicker, so what it stored is fetched.
-    expect(http.match(() => true).map((r) => r.request.url)).toContain('/api/settings');
-  });
-  it('are put on top of what another window chose elsewhere', async () => {
-    opened();
-    void writer.choose({ volume: 'us-gal' });
-    const theirs = { ...DEFAULT_SETTINGS, theme: 'lamplight' as const, version: 4 };
-    await answered('PUT', '/api/settings', { ...problem, status: 409, code: 'conflict', detail: 'quicker', current: theirs }, 409);
-    expect(await answered('PUT', '/api/settings', { ...theirs, volume: 'us-gal', version: 5 })).toEqual({ ...theirs, volume: 'us-gal' });
-    await until(() => settings().version === 5);
-    expect(settings()).toMatchObject({ volume: 'us-gal', theme: 'lamplight', version: 5 });
-  });
-  it('made in quick succession are sent one after another, each on the version before it', async () => {
-    opened();
-    void writer.choose({ volume: 'us-gal' });
-    void writer.choose({ temperature: 'degF' });
-    void writer.choose({ gravity: 'Bx' });
-    let last = { ...DEFAULT_SETTINGS, volume: 'us-gal' as const };
-    for (const version of [0, 1, 2]) {
-      const sent = (await answered('PUT', '/api/settings', { ...last, version: version + 1 })) as VersionedSettings;
-      expect(sent.version).toBe(version);
-      last = { ...last, ...(version === 0 ? { temperature: 'degF' as const } : { gravity: 'Bx' as const }) };
-    }
-    await until(() => settings().version === 3);
-    expect(settings()).toMatchObject({ volume: 'us-gal', temperature: 'degF', gravity: 'Bx', version: 3 });
-  });
-  it('are as they were when undone, and nothing else changes', async () => {
-    opened();
-    void writer.choose({ volume: 'us-gal' });
-    await answered('PUT', '/api/settings', { ...DEFAULT_SETTINGS, volume: 'us-gal', version: 1 });
-    await until(() => bar.open.mock.calls.length === 1);
-    undo.next();
-    expect(await answered('PUT', '/api/settings', { ...DEFAULT_SETTINGS, version: 2 })).toMatchObject({ volume: 'L', version: 1 });
+    expect(desk.store.selectSignal(batchesFeature.selectTotal)()).toBe(2);
   });
 });

@@ -16,6 +16,8 @@ let sinceMs = 0;
 let posted: Note[] = [];
 let outbox: Outbox;
 let answers: (Problem | null)[] = [];
+/** What the page sees that the server has. */
+let stored: string[] = [];
 
 /** A press of the button of a form in which a text is typed. */
 function press(text: string): Promise<Problem | null> {
@@ -25,7 +27,9 @@ function press(text: string): Promise<Problem | null> {
     posted.push(sent);
     return Promise.resolve(answers.shift() ?? null);
   };
-  return outbox.send({ key: 'note:B', body: note, freshIds: [note.id], now }, post, isAnswered).then(({ answer }) => answer);
+  return outbox
+    .send({ key: 'note:B', body: note, freshIds: [note.id], now, isStored: (id) => stored.includes(id) }, post, isAnswered)
+    .then(({ answer }) => answer);
 }
 /** The page is loaded anew: only what the browser keeps is left. */
 function reload(): void {
@@ -36,7 +40,7 @@ function reload(): void {
 
 beforeEach(() => {
   localStorage.clear();
-  [sinceMs, posted, answers] = [0, [], []];
+  [sinceMs, posted, answers, stored] = [0, [], [], []];
   reload();
 });
 
@@ -71,6 +75,32 @@ it('keeps the id when the text was changed after a lost answer, so that the serv
   await press('two');
   expect(posted.map((n) => n.text)).toEqual(['one', 'two']);
   expect(posted[1]?.id).toBe(posted[0]?.id);
+});
+describe('what was sent long ago and not answered', () => {
+  const WEEK_MS = 7 * 86_400_000;
+  beforeEach(async () => {
+    answers = [NO_ANSWER];
+    await press('1.010');
+    sinceMs = WEEK_MS;
+  });
+  it.each(['1.010', '1.004'])('is another act than “%s” of a week later, where it is seen to have arrived', async (text) => {
+    stored = posted.map((note) => note.id);
+    await press(text);
+    expect(posted[1]).toMatchObject({ text, at: new Date(CLOCK + WEEK_MS).toISOString() });
+    expect(posted[1]?.id).not.toBe(posted[0]?.id);
+  });
+  it('keeps its id where it is not seen, but not its hour', async () => {
+    await press('1.010');
+    expect(posted[1]).toEqual({ id: posted[0]?.id, text: '1.010', at: new Date(CLOCK + WEEK_MS).toISOString() });
+  });
+});
+it('asks nothing of what has arrived within the hour: it may be the same', async () => {
+  answers = [NO_ANSWER];
+  await press('1.010');
+  stored = posted.map((note) => note.id);
+  sinceMs = 3_000_000;
+  await press('1.010');
+  expect(posted[1]).toEqual(posted[0]);
 });
 it('gives a new id once the server has had its word', async () => {
   for (const answer of [null, problem(422), problem(400)]) {

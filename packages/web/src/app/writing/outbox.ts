@@ -13,6 +13,8 @@ export interface Sending<B extends object> {
   readonly now: string;
   /** What the maker said, where the body says more, such as a name or a colour that was chosen for them; the body when absent. */
   readonly says?: unknown;
+  /** Whether the page sees something among what the server has; nothing when absent. */
+  readonly isStored?: (id: string) => boolean;
   /** Whether the page goes on meanwhile: a side matter holds no main button back. */
   readonly aside?: boolean;
 }
@@ -22,6 +24,8 @@ interface Kept<B> {
   readonly print: string;
   readonly ids: readonly string[];
   readonly body: B;
+  /** When it was first sent, ISO 8601. */
+  readonly now: string;
 }
 
 /** What was answered a moment ago. */
@@ -46,6 +50,8 @@ export const isAnswered = (problem: Problem | null): boolean =>
 
 /** The second press of a double click may come after the answer to the first, ms. */
 export const DOUBLE_CLICK_MS = 700;
+/** What is said again this soon after no answer came is the same; later, what the log shows was seen, ms. */
+const SAME_WITHIN_MS = 3_600_000;
 /** Moments this near to the sending are “now”, ms. */
 const NOW_MS = 5000;
 const INSTANT = /"(\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(?:\.\d+)?Z)"/g;
@@ -133,10 +139,14 @@ export class Outbox {
     print: string,
     { post, isAnswer }: { readonly post: (body: B) => Promise<A>; readonly isAnswer: (answer: A) => boolean },
   ): Promise<{ readonly answer: A; readonly body: B }> {
-    const kept = keptOf<B>(sending.key);
-    const body = kept?.print === print ? kept.body : withIds(sending, kept?.ids ?? []);
+    const last = keptOf<B>(sending.key);
+    const isFresh = last !== null && Date.parse(sending.now) - Date.parse(last.now) < SAME_WITHIN_MS;
+    // Long ago, and seen to have arrived since: what is said now is another act, though it says the same.
+    const kept = isFresh || last?.ids.some((id) => sending.isStored?.(id)) !== true ? last : null;
+    const isSame = isFresh && last.print === print;
+    const body = isSame ? last.body : withIds(sending, kept?.ids ?? []);
     const ids = sending.freshIds.map((id, i) => kept?.ids[i] ?? id);
-    writeStored(storageKey(sending.key), { print, ids, body } satisfies Kept<B>);
+    writeStored(storageKey(sending.key), { print, ids, body, now: isSame ? last.now : sending.now } satisfies Kept<B>);
     const answer = await post(body);
     if (isAnswer(answer)) this.settle(sending.key);
     return { answer, body };
@@ -145,7 +155,15 @@ export class Outbox {
 
 function keptOf<B>(key: string): Kept<B> | null {
   const stored = readStored(storageKey(key));
-  if (typeof stored !== 'object' || stored === null || !('print' in stored) || !('body' in stored) || !('ids' in stored) || !Array.isArray(stored.ids))
+  if (
+    typeof stored !== 'object' ||
+    stored === null ||
+    !('print' in stored) ||
+    !('body' in stored) ||
+    !('now' in stored) ||
+    !('ids' in stored) ||
+    !Array.isArray(stored.ids)
+  )
     return null;
   // Written by this very class, for this very form.
   return stored as Kept<B>;

@@ -13,7 +13,7 @@ import { Rename } from './rename';
 import { checkedText, INSTRUMENTS, offsetText } from './instrument-words';
 import { SaidPipe } from '../../units/said.pipe';
 import { appFeature } from '../../state/app.reducer';
-import { LogWriter } from '../../writing/log-writer';
+import { ResourceWriter } from '../../writing/resource-writer';
 import { controlOver } from '../../shared/field/control-of';
 import { SelectField } from '../../shared/field/select-field';
 import { Refusal } from '../../shared/refusal/refusal';
@@ -39,7 +39,7 @@ const ROOM_C = 20;
 })
 export class InstrumentCard {
   private readonly store = inject(Store);
-  private readonly writer = inject(LogWriter);
+  private readonly writer = inject(ResourceWriter);
   private readonly api = inject(DeviceApi);
   private readonly units = inject(Units);
   private readonly now = this.store.selectSignal(appFeature.selectNow);

@@ -13,7 +13,7 @@ import { InstrumentCard } from './instrument-card';
 import { INSTRUMENTS } from './instrument-words';
 import { instrumentsFeature } from '../../state/resources.reducer';
 import { holdToContract } from '../../writing/dto-validator';
-import { LogWriter } from '../../writing/log-writer';
+import { ResourceWriter } from '../../writing/resource-writer';
 import { SelectField } from '../../shared/field/select-field';
 import { controlOver } from '../../shared/field/control-of';
 import { TickField } from '../../shared/field/tick-field';
@@ -31,7 +31,7 @@ const USUAL_C = 20;
   styleUrl: './instrument-list.scss',
 })
 export class InstrumentList {
-  private readonly writer = inject(LogWriter);
+  private readonly writer = inject(ResourceWriter);
   private readonly units = inject(Units);
   private readonly stored = inject(Store).selectSignal(instrumentsFeature.selectAll);
   protected readonly instruments = computed(() => this.stored().filter(isInUse));

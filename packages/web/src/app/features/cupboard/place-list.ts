@@ -11,7 +11,7 @@ import { RetiredList } from './retired-list';
 import { PlaceYear } from './place-year';
 import { placesFeature } from '../../state/resources.reducer';
 import { holdToContract } from '../../writing/dto-validator';
-import { LogWriter } from '../../writing/log-writer';
+import { ResourceWriter } from '../../writing/resource-writer';
 import { SelectField } from '../../shared/field/select-field';
 import { Refusal } from '../../shared/refusal/refusal';
 
@@ -26,7 +26,7 @@ const EMPTY = { name: '', like: 'shed' };
   styleUrl: './instrument-list.scss',
 })
 export class PlaceList {
-  private readonly writer = inject(LogWriter);
+  private readonly writer = inject(ResourceWriter);
   private readonly stored = inject(Store).selectSignal(placesFeature.selectAll);
   protected readonly places = computed(() => this.stored().filter(isInUse));
   protected readonly retired = computed(() => this.stored().filter((p) => !isInUse(p)));

@@ -3,6 +3,7 @@ import type { PlaceDto } from '@trug/contract/plain';
 import { readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../units/units';
 import { LogWriter } from '../../writing/log-writer';
+import { ResourceWriter } from '../../writing/resource-writer';
 import { TypedLine } from '../../shared/field/typed-line';
 import { Rename } from './rename';
 import { Refusal } from '../../shared/refusal/refusal';
@@ -58,6 +59,7 @@ const WARMEST_C = 30;
 })
 export class PlaceYear {
   private readonly writer = inject(LogWriter);
+  private readonly resources = inject(ResourceWriter);
   private readonly units = inject(Units);
   readonly place = input.required<PlaceDto>();
   protected readonly changing = signal(false);
@@ -97,7 +99,7 @@ export class PlaceYear {
   }
 
   private async keep(changes: Partial<Pick<PlaceDto, 'name' | 'monthlyC' | 'retiredOn'>>, said: string): Promise<void> {
-    this.refusal.set((await this.writer.save({ of: 'places', resource: Object.assign({}, this.place(), changes) }, said)).refused);
+    this.refusal.set((await this.resources.save({ of: 'places', resource: Object.assign({}, this.place(), changes) }, said)).refused);
   }
 
   private readC(text: string): number | null {

@@ -17,7 +17,7 @@ import type { SupplyLeft } from '../../state/supplies.selectors';
 import { Units } from '../../units/units';
 import { createRecordDraft } from '../../writing/record-draft';
 import { holdToContract } from '../../writing/dto-validator';
-import { LogWriter } from '../../writing/log-writer';
+import { ResourceWriter } from '../../writing/resource-writer';
 
 const EMPTY = { what: 'yeast:crisp-cider', amount: '', packetG: '', until: '' };
 
@@ -72,7 +72,7 @@ const GROUPS = [
   `,
 })
 export class SupplyForm {
-  private readonly writer = inject(LogWriter);
+  private readonly writer = inject(ResourceWriter);
   private readonly stored = inject(Store).selectSignal(suppliesFeature.selectEntities);
   protected readonly units = inject(Units);
   /** The supply put right, with what is left of it; null for a new one. */

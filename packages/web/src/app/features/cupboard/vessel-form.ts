@@ -11,6 +11,7 @@ import { Units } from '../../units/units';
 import { createRecordDraft } from '../../writing/record-draft';
 import { holdToContract } from '../../writing/dto-validator';
 import { LogWriter } from '../../writing/log-writer';
+import { ResourceWriter } from '../../writing/resource-writer';
 
 const EMPTY = { name: '', kind: 'jar', capacity: '' };
 
@@ -47,6 +48,7 @@ const EMPTY = { name: '', kind: 'jar', capacity: '' };
 })
 export class VesselForm {
   private readonly writer = inject(LogWriter);
+  private readonly resources = inject(ResourceWriter);
   protected readonly units = inject(Units);
   protected readonly kinds = VESSEL_KINDS;
   /** The vessel put right; null for a new one. */
@@ -86,8 +88,8 @@ export class VesselForm {
     }
     const facts = { name: name.trim(), kind: kind as VesselKindId, capacityL };
     const refused = own
-      ? await this.writer.changeVessel(own, facts, `${facts.name} is put right.`)
-      : (await this.writer.addVessel({ id: newId(), ...facts })).refused;
+      ? await this.resources.changeVessel(own, facts, `${facts.name} is put right.`)
+      : (await this.resources.addVessel({ id: newId(), ...facts })).refused;
     this.refusal.set(refused);
     if (refused !== null) return;
     if (!own) {
@@ -100,7 +102,7 @@ export class VesselForm {
   }
 
   protected async retire(own: VesselDto): Promise<void> {
-    const refused = await this.writer.changeVessel(own, { retiredOn: this.units.dateOf(this.writer.now()) }, `${own.name} is put away for good.`);
+    const refused = await this.resources.changeVessel(own, { retiredOn: this.units.dateOf(this.writer.now()) }, `${own.name} is put away for good.`);
     this.refusal.set(refused);
     if (refused === null) this.done.emit();
   }

@@ -13,7 +13,7 @@ import { selectDirtyVessels, selectFreeVessels } from '../../state/free-vessels'
 import { isInUse } from '../../state/in-use';
 import { vesselsFeature } from '../../state/vessels.reducer';
 import { Units } from '../../units/units';
-import { LogWriter } from '../../writing/log-writer';
+import { ResourceWriter } from '../../writing/resource-writer';
 import { RetiredList } from './retired-list';
 import { VesselForm } from './vessel-form';
 
@@ -29,7 +29,7 @@ const EMPTY_LOOK: DrinkLook = { fruit: 'apple', haze: 0, sedimentMm: 0, working:
 })
 export class VesselList {
   private readonly store = inject(Store);
-  private readonly writer = inject(LogWriter);
+  private readonly writer = inject(ResourceWriter);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly units = inject(Units);
   protected readonly caustic = [caution('caustic')];

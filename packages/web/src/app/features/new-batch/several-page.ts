@@ -26,6 +26,7 @@ import type { ReadingHints } from '../../units/typed-quantity';
 import { Units } from '../../units/units';
 import { createDraft } from '../../writing/draft';
 import { LogWriter, type Act } from '../../writing/log-writer';
+import { ResourceWriter } from '../../writing/resource-writer';
 
 const FIELDS = { juices: '', yeast1: USUAL_YEAST_ID, mass1: '', yeast2: '', mass2: '', yeast3: '', mass3: '', volume: '', capacity: '', temp: '' };
 /** Fields of a yeast and of how much of it goes into each jar. */
@@ -51,6 +52,7 @@ const USUAL_SG = 1.05;
 })
 export class SeveralPage {
   private readonly writer = inject(LogWriter);
+  private readonly resources = inject(ResourceWriter);
   private readonly router = inject(Router);
   private readonly store = inject(Store);
   private readonly begun = this.store.selectSignal(batchesFeature.selectTotal);
@@ -119,7 +121,7 @@ export class SeveralPage {
     if (wrong !== null || !batches) return;
     for (const { name } of batches) {
       if (this.jars.has(name)) continue;
-      const { refused, body } = await this.writer.addVessel({ id: newId(), name, kind: 'jar', capacityL: this.capacityL() });
+      const { refused, body } = await this.resources.addVessel({ id: newId(), name, kind: 'jar', capacityL: this.capacityL() });
       this.refusal.set(refused);
       if (refused !== null) return;
       this.jars.set(name, body.id);

@@ -1,4 +1,4 @@
-import { LogWriter } from '../../writing/log-writer';
+import { ResourceWriter } from '../../writing/resource-writer';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
@@ -162,7 +162,7 @@ const CHOICES: readonly Setting[] = [
 })
 export class SettingsPage {
   private readonly store = inject(Store);
-  private readonly writer = inject(LogWriter);
+  private readonly writer = inject(ResourceWriter);
   protected readonly units = inject(Units);
   protected readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
   protected readonly now = this.store.selectSignal(appFeature.selectNow);

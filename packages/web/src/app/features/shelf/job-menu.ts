@@ -6,7 +6,7 @@ import { mayDoWithout, putOffDays, putOffOnce } from '@trug/core/book/plan/put-o
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { Clock } from '../../state/clock';
 import { settingsFeature } from '../../state/settings.reducer';
-import { LogWriter } from '../../writing/log-writer';
+import { ResourceWriter } from '../../writing/resource-writer';
 
 /** Spans that have a name of their own. */
 const PUT_OFF_WORDS: Readonly<Record<number, string>> = { 1: 'until tomorrow', 7: 'for a week', 30: 'for a month', 182: 'for half a year' };
@@ -53,7 +53,7 @@ const PUT_OFF_WORDS: Readonly<Record<number, string>> = { 1: 'until tomorrow', 7
 })
 export class JobMenu {
   readonly job = input.required<Job>();
-  private readonly writer = inject(LogWriter);
+  private readonly writer = inject(ResourceWriter);
   private readonly clock = inject(Clock);
   private readonly settings = inject(Store).selectSignal(settingsFeature.selectSettings);
   protected readonly choices = computed(() => putOffDays(this.job().kind));

@@ -6,7 +6,7 @@ import { newId } from '../../browser/new-id';
 import { Units } from '../../units/units';
 import { createDraft } from '../../writing/draft';
 import { holdToContract } from '../../writing/dto-validator';
-import { LogWriter } from '../../writing/log-writer';
+import { ResourceWriter } from '../../writing/resource-writer';
 import { numberIn, QuantityField, readQuantity } from '../field/quantity-field';
 import { SelectField } from '../field/select-field';
 import { TextField } from '../field/text-field';
@@ -57,7 +57,7 @@ const LARGEST = STILL.reduce((most, k) => (k.capacityL > most.capacityL ? k : mo
   `,
 })
 export class AddVessel {
-  private readonly writer = inject(LogWriter);
+  private readonly writer = inject(ResourceWriter);
   protected readonly units = inject(Units);
   /** Whether it is open at once, as where no vessel is free. */
   readonly open = input(false);

@@ -5,7 +5,7 @@ import { attempt } from '@trug/core/base/errors/attempt';
 import { newId } from '../../browser/new-id';
 import { Units } from '../../units/units';
 import { createDraft } from '../../writing/draft';
-import { LogWriter } from '../../writing/log-writer';
+import { ResourceWriter } from '../../writing/resource-writer';
 import { NumberField, numberOf } from '../field/number-field';
 import { numberIn, QuantityField, readQuantity } from '../field/quantity-field';
 import { SelectField } from '../field/select-field';
@@ -54,7 +54,7 @@ const EMPTY = { name: '', carbohydrate: '', lasting: '', look: 'clear', amount: 
   `,
 })
 export class OwnSugar {
-  private readonly writer = inject(LogWriter);
+  private readonly writer = inject(ResourceWriter);
   protected readonly units = inject(Units);
   readonly open = input(false);
   /** The id by which it is added from now on. */

@@ -28,6 +28,7 @@ import { instrumentsFeature, juicesFeature } from '../../../state/resources.redu
 import { settingsFeature } from '../../../state/settings.reducer';
 import { holdToContract } from '../../../writing/dto-validator';
 import { LogWriter } from '../../../writing/log-writer';
+import { ResourceWriter } from '../../../writing/resource-writer';
 import { TextField } from '../../../shared/field/text-field';
 import { SelectField } from '../../../shared/field/select-field';
 import { Refusal } from '../../../shared/refusal/refusal';
@@ -51,6 +52,7 @@ const ORIGINS = [
 export class JuicePage {
   private readonly store = inject(Store);
   private readonly writer = inject(LogWriter);
+  private readonly resources = inject(ResourceWriter);
   private readonly router = inject(Router);
   protected readonly units = inject(Units);
   /** The juice to change; none for a new one. */
@@ -211,7 +213,7 @@ export class JuicePage {
       return;
     }
     const fresh = this.existing() === null;
-    const { refused } = await this.writer.save(
+    const { refused } = await this.resources.save(
       {
         of: 'juices',
         resource: { ...this.card(), ...(fresh ? { id: newId(), madeAt: this.writer.now() } : this.strainedNow() ? { madeAt: this.writer.now() } : {}) },

@@ -16,6 +16,7 @@ import { SugarAcidTannin } from './sugar-acid-tannin';
 import { SaidPipe } from '../../../units/said.pipe';
 import { juicesFeature } from '../../../state/resources.reducer';
 import { LogWriter } from '../../../writing/log-writer';
+import { ResourceWriter } from '../../../writing/resource-writer';
 import { Refusal } from '../../../shared/refusal/refusal';
 
 const ORIGIN_WORDS = { pressed: 'pressed', bought: 'bought', mill: 'from the mill', concentrate: 'made up', steeped: 'strained' } as const;
@@ -31,6 +32,7 @@ const ORIGIN_WORDS = { pressed: 'pressed', bought: 'bought', mill: 'from the mil
 export class JuicePlace {
   private readonly store = inject(Store);
   private readonly writer = inject(LogWriter);
+  private readonly resources = inject(ResourceWriter);
   protected readonly units = inject(Units);
   protected readonly inHand = this.store.selectSignal(selectJuicesInHand);
   private readonly held = this.store.selectSignal(selectHeldJuices);
@@ -87,7 +89,7 @@ export class JuicePlace {
     if (steeping)
       this.refusal.set(
         (
-          await this.writer.save(
+          await this.resources.save(
             { of: 'juices', resource: { ...juice, steeping: { ...steeping, stirredAt: [...steeping.stirredAt, this.writer.now()] } } },
             `${juice.name} is stirred.`,
           )

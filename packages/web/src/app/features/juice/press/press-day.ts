@@ -25,6 +25,7 @@ import { NEW_JUICE } from '../new-juice';
 import { SaidPipe } from '../../../units/said.pipe';
 import { juicesFeature } from '../../../state/resources.reducer';
 import { LogWriter } from '../../../writing/log-writer';
+import { ResourceWriter } from '../../../writing/resource-writer';
 import { TextField } from '../../../shared/field/text-field';
 import { SelectField } from '../../../shared/field/select-field';
 import { Refusal } from '../../../shared/refusal/refusal';
@@ -57,6 +58,7 @@ const PRESS_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group 
 export class PressDay {
   private readonly store = inject(Store);
   private readonly writer = inject(LogWriter);
+  private readonly resources = inject(ResourceWriter);
   private readonly router = inject(Router);
   protected readonly units = inject(Units);
   readonly id = input('');
@@ -189,7 +191,7 @@ export class PressDay {
       volumeL: this.sums().volumeL,
       pressing: this.pressing(),
     };
-    const { refused, body } = await this.writer.save({ of: 'juices', resource: juice }, 'The press sheet is kept.', this.fields());
+    const { refused, body } = await this.resources.save({ of: 'juices', resource: juice }, 'The press sheet is kept.', this.fields());
     this.refusal.set(refused);
     if (refused !== null) return;
     this.draft.forget();
