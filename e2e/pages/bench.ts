@@ -224,7 +224,12 @@ export class Bench {
 
   /** Waits until the page whose address ends so was left. */
   async leaves(end: string): Promise<void> {
-    await this.page.waitForFunction((e) => !location.pathname.endsWith(e), { timeout: SAID_WITHIN_MS }, end);
+    try {
+      await this.page.waitForFunction((e) => !location.pathname.endsWith(e), { timeout: SAID_WITHIN_MS }, end);
+    } catch (cause) {
+      const said = await this.page.$$eval('[role="alert"], mat-error', (all) => all.map((el) => el.textContent.trim()));
+      throw new Error(`stayed on ${end}, which says: ${said.join(' · ') || 'nothing'}`, { cause });
+    }
   }
 
   /** Gives the focus to something drawn, as tabbing to it would. */

@@ -18,9 +18,11 @@ describe('supplyFor', () => {
     expect(taken(packets('keeps', null), packets('later', '2028-01-01'), packets('soon', '2027-01-01'))).toBe('soon');
     expect(taken(packets('keeps', null), packets('later', '2028-01-01'))).toBe('later');
   });
-  it('takes it on its last day, and not the day after', () => {
-    expect(taken(packets('today', '2026-11-23'))).toBe('today');
-    expect(taken(packets('gone', '2026-11-22'))).toBeUndefined();
+  it('takes what is past its date only where nothing else is left, the freshest first, and says so', () => {
+    const gone = packets('gone', '2026-11-22');
+    expect(supplyFor(need, [packets('today', '2026-11-23')], TODAY)).toMatchObject({ supply: { id: 'today' }, isPast: false });
+    expect(taken(gone, packets('keeps', null))).toBe('keeps');
+    expect(supplyFor(need, [packets('older', '2024-05-01'), gone], TODAY)).toMatchObject({ supply: { id: 'gone' }, isPast: true });
   });
   it('passes by what is empty or another kind', () => {
     expect(taken(packets('empty', '2027-01-01', 0), packets('full', null))).toBe('full');

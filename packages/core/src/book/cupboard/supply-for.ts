@@ -31,20 +31,41 @@ const KEEPS = '9999';
 export const soonestFirst = (a: Pick<SupplyInHand, 'bestBefore'>, b: Pick<SupplyInHand, 'bestBefore'>): number =>
   (a.bestBefore ?? KEEPS).localeCompare(b.bestBefore ?? KEEPS);
 
+const isPastDate = ({ bestBefore }: Pick<SupplyInHand, 'bestBefore'>, today: string): boolean => bestBefore !== null && calendarDays(today, bestBefore) < 0;
+
 /**
- * Which supply serves a need, and how much of it: of those in date, the one that goes off first.
+ * Supplies in the order in which they are used: of those in date what goes off first, then what is past its date, the freshest first.
+ *
+ * @param supplies - in any order
+ * @param today - ISO 8601
+ */
+export function inOrderOfUse<S extends Pick<SupplyInHand, 'bestBefore'>>(supplies: readonly S[], today: string): readonly S[] {
+  const sorted = [...supplies].sort(soonestFirst);
+  const isPast = (s: S): boolean => isPastDate(s, today);
+  return [...sorted.filter((s) => !isPast(s)), ...sorted.filter(isPast).reverse()];
+}
+
+/** What of the cupboard serves a need. */
+export interface SupplyTaken<S> {
+  readonly supply: S;
+  readonly use: SupplyUse;
+  /** Whether its last good day is over: what goes into the drink is gone from the cupboard all the same. */
+  readonly isPast: boolean;
+}
+
+/**
+ * Which supply serves a need, and how much of it: of those in date the one that goes off first; where all are past theirs, the freshest.
  *
  * @param need - what is wanted
  * @param supplies - everything in the cupboard, in any order
  * @param today - ISO 8601
  * @returns null when there is none
  */
-export function supplyFor<S extends SupplyInHand>(need: Need, supplies: readonly S[], today: string): { readonly supply: S; readonly use: SupplyUse } | null {
-  for (const supply of [...supplies].sort(soonestFirst)) {
+export function supplyFor<S extends SupplyInHand>(need: Need, supplies: readonly S[], today: string): SupplyTaken<S> | null {
+  for (const supply of inOrderOfUse(supplies, today)) {
     const fits = supply.kind === need.kind && supply.refId === need.refId;
-    const inDate = supply.bestBefore === null || calendarDays(today, supply.bestBefore) >= 0;
-    const amount = fits && inDate ? shareOfSupply(need, supply) : null;
-    if (amount !== null) return { supply, use: { supplyId: supply.id, amount } };
+    const amount = fits ? shareOfSupply(need, supply) : null;
+    if (amount !== null) return { supply, use: { supplyId: supply.id, amount }, isPast: isPastDate(supply, today) };
   }
   return null;
 }

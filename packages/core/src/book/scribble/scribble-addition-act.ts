@@ -53,6 +53,6 @@ export function additionLine(written: SaidAddition, state: BatchState, verdict: 
   // Of everything else the log's own words name the kind.
   if (said.usual && said.what === 'sulfite') guesses.push({ of: 'kind', name: said.refId.replace('-', ' ') });
   if (said.spooned) guesses.push({ of: 'spoon' });
-  if (taken) guesses.push({ of: 'supply' });
+  if (taken) guesses.push({ of: 'supply', isPast: taken.isPast });
   return { is: 'act', act: { kind: 'addition', payload: taken ? { ...payload, supplies: [taken.use] } : payload }, guesses, cautions };
 }

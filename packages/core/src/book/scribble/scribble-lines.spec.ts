@@ -56,7 +56,8 @@ it('asks about a reading that is odd for this batch, as its page does', () => {
   expect(whys(lines('1.040'))[0]).toMatch(/higher than 1\.030 last time/);
   expect(whys(lines('1.500'))[0]).toMatch(/Did you mean 1\.050/);
   expect(whys(lines('og 1.062'))[0]).toMatch(/belongs to the day before/);
-  expect(acts(lines('og 1.062', MUST))).toHaveLength(1);
+  expect(acts(lines('og 1.050', MUST))).toHaveLength(1);
+  expect(whys(lines('og 1.062', MUST))[0]).toMatch(/14 points above what went in/);
 });
 it('takes °Bx for the lens before yeast, with its offset, and after it only when that is said', () => {
   expect(acts(lines('12 Bx', MUST))).toMatchObject([{ payload: { gravity: { instrument: 'refractometer', reading: expect.closeTo(12.2, 6) } } }]);

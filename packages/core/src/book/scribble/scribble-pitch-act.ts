@@ -1,7 +1,7 @@
 import { pitchCautions } from '../../ferment/yeast/pitch-cautions.js';
 import { pitchRate, USUAL_MUST_C } from '../../ferment/yeast/pitch-rate.js';
 import { USUAL_PACKET_G } from '../cupboard/kitchen-weights.js';
-import { supplyFor } from '../cupboard/supply-for.js';
+import { inOrderOfUse, supplyFor } from '../cupboard/supply-for.js';
 import { holdsHeatedJuice } from '../plan/addition-ask.js';
 import type { BatchState } from '../state/batch-state.js';
 import type { ScribbleFacts } from './scribble-facts.js';
@@ -39,7 +39,7 @@ export function pitchLine(said: SaidPitch, state: BatchState, facts: ScribbleFac
     heated: holdsHeatedJuice(facts.log),
   });
   if (cautions.some((c) => c.severity === 'danger')) return { is: 'page', text: said.text, page: 'pitch', cautions };
-  const packet = facts.supplies.find((s) => s.kind === 'yeast' && s.refId === yeastId && s.left > 0 && s.packetG !== null);
+  const packet = inOrderOfUse(facts.supplies, facts.at).find((s) => s.kind === 'yeast' && s.refId === yeastId && s.left > 0 && s.packetG !== null);
   const packetG = packet?.packetG ?? USUAL_PACKET_G;
   const byPackets = said.packets === null ? null : said.packets * packetG;
   const massG =
@@ -50,7 +50,7 @@ export function pitchLine(said: SaidPitch, state: BatchState, facts: ScribbleFac
   if (said.massG === null && byPackets !== null && !packet) guesses.push({ of: 'packet', massG: USUAL_PACKET_G });
   if (method === null) guesses.push({ of: 'sprinkled' });
   const taken = supplyFor({ kind: 'yeast', refId: yeastId, amount: massG, unit: 'g' }, facts.supplies, facts.at);
-  if (taken) guesses.push({ of: 'supply' });
+  if (taken) guesses.push({ of: 'supply', isPast: taken.isPast });
   const payload = { yeastId, massG, method: method ?? 'sprinkled', juiceC, ...(taken ? { supplies: [taken.use] } : {}) };
   return { is: 'act', act: { kind: 'pitched', payload }, guesses, cautions };
 }

@@ -102,7 +102,7 @@ export type Guess =
   | { readonly of: 'packet'; readonly massG: number }
   | { readonly of: 'sprinkled' }
   /** It is taken out of the cupboard. */
-  | { readonly of: 'supply' };
+  | { readonly of: 'supply'; readonly isPast: boolean };
 
 /** A part of a line as it would be filed, or why it is not. */
 export type ScribbleLine =

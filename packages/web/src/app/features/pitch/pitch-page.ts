@@ -6,6 +6,7 @@ import type { Need, PitchMethod, TimedPlan } from '@trug/core';
 import { holdsHeatedJuice } from '@trug/core/book/plan/addition-ask';
 import { USUAL_YEAST_ID, WILD_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
+import { inOrderOfUse } from '@trug/core/book/cupboard/supply-for';
 import { oldPacket } from '@trug/core/ferment/yeast/old-packet';
 import { pitchCautions } from '@trug/core/ferment/yeast/pitch-cautions';
 import { LIMITS } from '@trug/core/base/errors/limits';
@@ -123,7 +124,7 @@ export class PitchPage {
   /** What is known of the air around it; the juice's own warmth says nothing of that. */
   protected readonly airC = computed(() => this.typedPlaceC() ?? this.view()?.state.placeC ?? null);
   private readonly stock = computed(() =>
-    this.supplies().flatMap((s) =>
+    inOrderOfUse(this.supplies(), this.writer.now()).flatMap((s) =>
       s.kind === 'yeast' && s.refId !== null && s.left > 0 ? [{ yeastId: s.refId, bestBefore: s.bestBefore, packetG: s.packetG }] : [],
     ),
   );

@@ -20,7 +20,7 @@ export function guessText(guess: Guess): string {
     case 'sprinkled':
       return 'how it went in is not said: taken as sprinkled';
     case 'supply':
-      return 'out of the cupboard';
+      return guess.isPast ? 'out of the cupboard, where it is past its date' : 'out of the cupboard';
   }
 }
 

@@ -37,10 +37,10 @@ export class SupplyTake {
   /** Packets of one size are named by it once. */
   protected readonly words = computed(() =>
     this.found()
-      .map(({ supply, use }) => {
+      .map(({ supply, use, isPast }) => {
         const packetless = supply.unit === 'packet' ? { ...supply, packetG: null } : supply;
         const name = this.needs().length > 1 ? ` ${supply.name}` : '';
-        return `${supplyAmount({ ...packetless, amount: use.amount }, this.units)}${name}, of ${supplyAmount({ ...supply, amount: supply.left }, this.units)} there`;
+        return `${supplyAmount({ ...packetless, amount: use.amount }, this.units)}${name}, of ${supplyAmount({ ...supply, amount: supply.left }, this.units)} there${isPast ? ', past its date' : ''}`;
       })
       .join(' and '),
   );
