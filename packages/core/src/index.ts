@@ -229,3 +229,6 @@ export { STAND_IN_KINDS, standInReading, type StandInKind, type StandInReading }
 export { vesselTruth } from './book/outlook/vessel-truth.js';
 export { COLUMN_ROLES, guessColumns, type ColumnRole, type TableGuess } from './book/device/guess-columns.js';
 export { DEVICE_LIMITS, readingsFromTable, type ReadTable, type RefusedRow, type TableReading } from './book/device/readings-from-table.js';
+export { CLARITIES, TASTE_COLOURS, TASTE_SCALE_IDS, type Clarity, type TasteColour, type TasteScale, type TasteSheet } from './finish/taste/taste-sheet.js';
+export { TASTE_FAMILIES, TASTE_WORD_IDS, tasteWordById } from './finish/taste/taste-words.js';
+export { tastingsOf, wasLiked, type Tasting } from './book/tasting/tastings.js';

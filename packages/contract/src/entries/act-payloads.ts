@@ -2,7 +2,7 @@ import type { CapColour, ClearingMeans, EntryPayloads, PrimingMode, TimedPlan, V
 import { KEG_WAY_IDS } from '@trug/core/finish/bottle/keg-ways';
 import { SQUEEZE_FEELS, type SqueezeFeel } from '@trug/core/finish/bottle/test-bottle';
 import { PRIMING_MODES } from '@trug/core/finish/bottle/priming-sugar';
-import { CAP_COLOURS, PITCH_METHODS, SPARKLES, SUGAR_TESTS, TIMED_PLANS, VENTS } from '@trug/core/book/state/entry-choices';
+import { CAP_COLOURS, PITCH_METHODS, SUGAR_TESTS, TIMED_PLANS, VENTS } from '@trug/core/book/state/entry-choices';
 import { CLEARING_MEANS } from '@trug/core/ferment/clear/clearing-means';
 import { Type } from 'class-transformer';
 import {
@@ -142,12 +142,6 @@ export class KeggedPayloadDto {
 export class OpenedPayloadDto {
   @Text(60) @IsNotEmpty() kindId!: string;
   @IsInt() @InRange(LIMITS.opened) count!: number;
-}
-
-export class TastedPayloadDto {
-  @Text(2000) text!: string;
-  @IsIn([...SPARKLES, null]) sparkle!: EntryPayloads['tasted']['sparkle'];
-  @ValidateIf((t: TastedPayloadDto) => t.again !== null) @IsBoolean() again!: boolean | null;
 }
 
 export class NotePayloadDto {

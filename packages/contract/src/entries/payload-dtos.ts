@@ -5,6 +5,7 @@ import { Instant, Text, Ulid } from '../validation/decorators.js';
 import * as acts from './act-payloads.js';
 import { BlendedPayloadDto, SplitPayloadDto } from './blend-payloads.js';
 import { SteepedPayloadDto, StrainedPayloadDto } from './pulp-payloads.js';
+import { TastedPayloadDto } from './taste-payloads.js';
 import { AdditionPayloadDto, FilledPayloadDto, ReadingPayloadDto } from './liquid-payloads.js';
 
 export class CorrectedPayloadDto {
@@ -39,7 +40,7 @@ export const PAYLOAD_DTOS = {
   'let-off': acts.LetOffPayloadDto,
   squeezed: acts.SqueezedPayloadDto,
   opened: acts.OpenedPayloadDto,
-  tasted: acts.TastedPayloadDto,
+  tasted: TastedPayloadDto,
   note: acts.NotePayloadDto,
   discarded: acts.DiscardedPayloadDto,
   corrected: CorrectedPayloadDto,

@@ -1,3 +1,4 @@
+import { BLANK_SHEET } from '../finish/taste/taste-sheet.js';
 import type { EntryKind, EntryPayloads } from '../book/entry/entry.js';
 import { liquidFromReadings } from '../matter/liquid/liquid-from-readings.js';
 import type { RawGravity } from '../matter/measure/raw-gravity.js';
@@ -63,7 +64,12 @@ export const SAMPLE_PAYLOADS: { readonly [K in EntryKind]: EntryPayloads[K] } = 
   'let-off': { lifts: true },
   squeezed: { crateId: 'before-bottled', feel: 'firm' },
   opened: { kindId: 'crown-500', count: 1 },
-  tasted: { text: 'bright', sparkle: 'soft', again: true },
+  tasted: {
+    text: 'bright',
+    sparkle: 'soft',
+    again: true,
+    sheet: { ...BLANK_SHEET, clarity: 'bright', words: ['pear'], score: 8, next: 'rack it sooner', scales: { ...BLANK_SHEET.scales, acid: 3 } },
+  },
   note: { text: 'a robin on the airlock' },
   discarded: { volumeL: 0.5, why: 'drunk young' },
   corrected: { entryId: 'filled', replacement: null },

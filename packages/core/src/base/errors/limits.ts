@@ -83,6 +83,8 @@ export const LIMITS = {
   // Counts and times
   bottles: { min: 0, max: 5000 },
   opened: { min: 1, max: 5000 },
+  /** What is given a drink as a whole. */
+  tasteScore: { min: 1, max: 10 },
   teaCups: { min: 0, max: 200 },
   steepDays: { min: 1, max: 14 },
   forcedFermentDays: { min: 0.5, max: 60 },

@@ -7,10 +7,11 @@ import type { Entry } from '../entry/entry.js';
 import type { SplitShare } from '../kinds/split.js';
 import type { PourSource } from '../state/entry-choices.js';
 import { replay } from '../log/replay.js';
+import { tastingsOf, type Tasting } from '../tasting/tastings.js';
 import type { Amount } from '../kinds/kind.js';
 
 /** Raised whenever a log folds into anything else than before, so that what was kept of older folds is made anew. */
-export const FOLD_VERSION = 4;
+export const FOLD_VERSION = 5;
 
 /** Something a batch was poured from. */
 export interface PouredFrom {
@@ -34,6 +35,8 @@ export interface BatchSummary {
   readonly emptied: readonly DirtyVessel[];
   readonly from: readonly PouredFrom[];
   readonly into: readonly SplitShare[];
+  /** Of a batch tasted often, some. */
+  readonly tastings: readonly Tasting[];
 }
 
 /** What an ended batch still tells of its course: enough to draw it beside others and to learn its pace. */
@@ -61,7 +64,10 @@ export function pickedEvenly<T>(list: readonly T[]): readonly T[] {
 export function summarise(log: readonly Entry[]): BatchSummary {
   const fold = foldOf(log);
   const { state } = fold;
-  return state.liquid === null ? { ...fold, state: { ...state, readings: pickedEvenly(state.readings), temps: pickedEvenly(state.temps), hints: [] } } : fold;
+  const tastings = pickedEvenly(fold.tastings);
+  return state.liquid === null
+    ? { ...fold, tastings, state: { ...state, readings: pickedEvenly(state.readings), temps: pickedEvenly(state.temps), hints: [] } }
+    : { ...fold, tastings };
 }
 
 /**
@@ -83,5 +89,6 @@ export function foldOf(log: readonly Entry[]): BatchSummary {
       e.kind === 'blended' ? e.payload.parts.map((p) => ({ id: p.sourceId, from: p.from, name: p.name, litres: p.liquid.volumeL })) : [],
     ),
     into: entries.flatMap((e) => (e.kind === 'split' ? e.payload.into : [])),
+    tastings: tastingsOf(entries, state.crates),
   };
 }

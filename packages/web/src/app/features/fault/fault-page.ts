@@ -46,7 +46,7 @@ export class FaultPage {
   private readonly signs = computed(() => {
     const entries = effectiveEntries(this.view()?.log ?? []).entries;
     return signsInNotes(
-      entries.map((e) => ({ at: e.at, text: `${e.note} ${e.kind === 'note' || e.kind === 'tasted' ? e.payload.text : ''}`.trim() })),
+      entries.map((e) => ({ at: e.at, text: `${e.note} ${e.kind === 'note' ? e.payload.text : e.kind === 'tasted' ? tastedWords(e.payload) : ''}`.trim() })),
       this.view()?.state.zone,
     );
   });

@@ -1,0 +1,35 @@
+import type { Clarity, EntryPayloads, TasteColour } from '@trug/core';
+import { SPARKLES } from '@trug/core/book/state/entry-choices';
+import { CLARITIES, TASTE_COLOURS, TASTE_SCALES } from '@trug/core/finish/taste/taste-sheet';
+import { TASTE_WORD_IDS } from '@trug/core/finish/taste/taste-words';
+import { Type } from 'class-transformer';
+import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
+import { InRange, LIMITS, Text } from '../validation/decorators.js';
+
+const STEPS = [...TASTE_SCALES.nose.keys(), null];
+
+export class TasteScalesDto {
+  @IsIn(STEPS) nose!: number | null;
+  @IsIn(STEPS) sweetness!: number | null;
+  @IsIn(STEPS) acid!: number | null;
+  @IsIn(STEPS) tannin!: number | null;
+  @IsIn(STEPS) body!: number | null;
+  @IsIn(STEPS) length!: number | null;
+}
+
+export class TasteSheetDto {
+  @ValidateIf((t: TasteSheetDto) => t.crateId !== null) @Text(40) @IsNotEmpty() crateId!: string | null;
+  @IsIn([...CLARITIES, null]) clarity!: Clarity | null;
+  @IsIn([...TASTE_COLOURS, null]) colour!: TasteColour | null;
+  @ValidateNested() @Type(() => TasteScalesDto) scales!: TasteScalesDto;
+  @IsArray() @ArrayMaxSize(TASTE_WORD_IDS.length) @ArrayUnique() @IsIn([...TASTE_WORD_IDS], { each: true }) words!: string[];
+  @ValidateIf((t: TasteSheetDto) => t.score !== null) @IsInt() @InRange(LIMITS.tasteScore) score!: number | null;
+  @Text(400) next!: string;
+}
+
+export class TastedPayloadDto {
+  @Text(2000) text!: string;
+  @IsIn([...SPARKLES, null]) sparkle!: EntryPayloads['tasted']['sparkle'];
+  @ValidateIf((t: TastedPayloadDto) => t.again !== null) @IsBoolean() again!: boolean | null;
+  @IsOptional() @ValidateNested() @Type(() => TasteSheetDto) sheet?: TasteSheetDto;
+}
