@@ -186,9 +186,11 @@ export const FORMS: readonly Form[] = [
     },
     press: named('Keg it'),
     counted: 'entries',
+    stays: true,
   },
   { what: 'an opened keg', fill: onBatch('open-keg', kegged), press: named('It is silent and open'), counted: 'entries', stays: true },
   { what: 'a keg let off', fill: onBatch('let-off', kegged, (b) => b.tickOption('valve', 'lifts')), press: named('Write it down'), counted: 'entries' },
+  { what: 'a tasting', fill: onBatch('taste', inBottles, (b) => b.choose('colour', 'gold')), press: named('Write it down'), counted: 'entries' },
   { what: 'a squeeze', fill: onBatch('squeeze', inBottles, (b) => b.tickOption('feel', 'firm')), press: named('Write it down'), counted: 'entries' },
   { what: 'a bottling', fill: onBatch('bottle', KNOWN), press: named('Bottle it'), counted: 'entries', files: 2, stays: true },
   {

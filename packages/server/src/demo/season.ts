@@ -1,5 +1,6 @@
 import type { VesselKindId } from '@trug/contract';
-import type { Act, BatchStory } from './story.js';
+import { OLD_TERRACE } from './old-terrace.js';
+import type { BatchStory } from './story.js';
 
 /** The made-up maker's vessels. */
 export const DEMO_VESSELS: readonly { readonly key: string; readonly name: string; readonly kind: VesselKindId; readonly capacityL: number }[] = [
@@ -17,12 +18,6 @@ export const DEMO_VESSELS: readonly { readonly key: string; readonly name: strin
   { key: 'jar-5', name: 'Jar 5', kind: 'jar', capacityL: 5 },
   { key: 'keg', name: 'Steel keg', kind: 'keg', capacityL: 19 },
 ];
-
-/** A step of rousing a ferment that had stopped. */
-const rousing = (step: number, done: string, next: string | null): Act => ({
-  kind: 'stepped',
-  payload: { plan: 'rouse', done, step, of: 2, next, waitMin: 1440 },
-});
 
 /**
  * One season of a made-up garden: each batch stands at another stage, so that every part of the shelf shows
@@ -294,37 +289,5 @@ export const DEMO_SEASON: readonly BatchStory[] = [
       { daysAgo: 60, keg: ['keg', 18.6, 2.4, 4] },
     ],
   },
-  {
-    name: 'Old Terrace',
-    methodId: 'cool-slow',
-    tape: 'clay',
-    daysAgo: 401,
-    fill: { source: 'last year’s terrace apples', fruit: 'apple', volumeL: 14.6, sg: 1.054, ph: 3.4, taGPerL: 6.2, vessels: [['bucket', 14.6]], tempC: 15 },
-    then: [
-      { daysAgo: 400, pitch: ['neutral-champagne', 3.7, 'sprinkled', 15] },
-      { daysAgo: 390, read: [1.031, 14] },
-      { daysAgo: 382, read: [1.024, 9] },
-      { daysAgo: 374, read: [1.024, 9], note: 'Stopped when the frost came.' },
-      { daysAgo: 373, move: ['the kitchen corner', 19] },
-      { daysAgo: 373, act: rousing(1, 'Moved it to the warm and stirred the lees up gently.', 'Feed it: half a dose of yeast nutrient in a cup of cider.') },
-      { daysAgo: 372, add: { what: 'nutrient', name: 'organic yeast nutrient', massG: 5 } },
-      { daysAgo: 372, act: rousing(2, 'Fed it.', null) },
-      { daysAgo: 366, read: [1.024, 19], note: 'Not a bubble. New yeast, then.' },
-      { daysAgo: 364, pitch: ['restart', 4, 'starter', 19], note: 'Built up over three days with more of the cider each time.' },
-      { daysAgo: 358, read: [1.013, 19], bubbles: 'lively' },
-      { daysAgo: 345, read: [0.998, 17] },
-      { daysAgo: 330, read: [0.998, 13] },
-      { daysAgo: 329, rack: [[['bucket', 14]], 0.6] },
-      { daysAgo: 300, act: { kind: 'malolactic', payload: { turnedFraction: 1, wanted: true, bacteria: false, done: true } }, note: 'Softer by half.' },
-      { daysAgo: 281, read: [0.998, 14] },
-      { daysAgo: 281, act: { kind: 'tested', payload: { by: 'sugar-test', sugarGPerL: 0.5, acknowledged: [] } } },
-      { daysAgo: 280, prime: ['sucrose', 74, 2.3, 15] },
-      { daysAgo: 280, bottle: [[['crown-500', 26]], 'Old Terrace', 'slate'] },
-      { daysAgo: 240, open: ['crown-500', 2] },
-      { daysAgo: 180, open: ['crown-500', 6], note: 'Midsummer supper.' },
-      { daysAgo: 95, open: ['crown-500', 5] },
-      { daysAgo: 20, open: ['crown-500', 2] },
-      { daysAgo: 20, taste: 'Bright, bone dry, apple skin and a long finish.' },
-    ],
-  },
+  OLD_TERRACE,
 ];

@@ -20,7 +20,6 @@ export interface StoryStep {
   readonly bottle?: readonly [bottles: Bottles, crate: string, cap: EntryPayloads['bottled']['capColour']];
   readonly keg?: readonly [vesselKey: string, volumeL: number, targetVolumes: number, storeC: number];
   readonly open?: readonly [kindId: string, count: number];
-  readonly taste?: string;
   /** Anything else, as the log has it. */
   readonly act?: Act;
 }
@@ -139,6 +138,5 @@ export function stepAct(step: StoryStep, ids: VesselIds): Act {
     return { kind: 'kegged', payload: { vessel: { vesselId: ids.get(key) ?? key, volumeL }, lossL: 0.5, targetVolumes, storeC, acknowledged: [] } };
   }
   if (step.open) return { kind: 'opened', payload: { kindId: step.open[0], count: step.open[1] } };
-  if (step.taste !== undefined) return { kind: 'tasted', payload: { text: step.taste, sparkle: 'lively', again: true } };
   throw new Error('a step of a story tells nothing');
 }

@@ -113,7 +113,7 @@ describe('likedApart', () => {
   });
   it('takes what was measured alone: a typical acid is nobody’s figure', () => {
     const [filled, ...rest] = [...make.dryAt(0.998), make.primed(30), make.bottled(30), tasted(60, { score: 9 })];
-    expect(filled?.kind).toBe('filled');
+    expect(filled.kind).toBe('filled');
     const log = [make.filled({ taGPerL: null }), ...rest];
     const state = replay(log);
     const batch = judgedBatch(state, tastingsOf(log, state.crates));

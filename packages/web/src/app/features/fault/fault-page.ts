@@ -6,6 +6,7 @@ import { answersFromBatch, factsOfBatch } from '@trug/core/book/faults/facts-of-
 import { FAULT_QUESTIONS, type FaultAnswers, type FaultQuestionId } from '@trug/core/book/faults/fault-questions';
 import { findFaults } from '@trug/core/book/faults/find-faults';
 import { answersOf, signsInNotes } from '@trug/core/book/faults/signs-in-notes';
+import { tastedWords } from '@trug/core/book/kinds/tasted';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
 import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';

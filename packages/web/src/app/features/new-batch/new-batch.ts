@@ -15,6 +15,7 @@ import { USUAL_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
 import { newId } from '../../browser/new-id';
 import { AddVessel } from '../../shared/add-vessel/add-vessel';
+import { NextTimeNotes } from '../../shared/next-time/next-time';
 import { CautionList } from '../../shared/caution/caution-list';
 import { batchDraftKey, createDraft, leaveDraft, PITCH_DRAFT } from '../../writing/draft';
 import { NumberField, numberOf } from '../../shared/field/number-field';
@@ -75,6 +76,7 @@ const LEAST_SUGAR_G = 0.5;
   selector: 'trug-new-batch',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    NextTimeNotes,
     RouterLink,
     AddVessel,
     Word,

@@ -24,6 +24,7 @@ import { createBatchDraft, PITCH_DRAFT } from '../../writing/draft';
 import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import type { ReadingHints } from '../../units/typed-quantity';
 import { Units } from '../../units/units';
+import { NextTimeNotes } from '../../shared/next-time/next-time';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { TimedSteps } from '../../shared/timed-steps/timed-steps';
 import { Icon } from '../../shared/icon/icon';
@@ -85,6 +86,7 @@ const TEASPOON_G = kitchenWeights('yeast', null).gramsPerTeaspoon ?? 3;
   selector: 'trug-pitch-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    NextTimeNotes,
     Word,
     ActHead,
     SaidPipe,
