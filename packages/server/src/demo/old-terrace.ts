@@ -59,7 +59,7 @@ export const OLD_TERRACE: BatchStory = {
           text: 'Bright, bone dry, apple skin and a long finish.',
           score: 9,
           again: true,
-          next: 'Pitch the strong yeast first: it would not have stopped at 1.024.',
+          next: 'Pitch the strong yeast first: it would not have stopped halfway.',
         },
         ['ripe-apple', 'honey', 'nuts'],
         [3, 0, 2, 2, 3, 4],

@@ -51,14 +51,15 @@ function warmthOf({ temps }: BatchState): number | null {
  *
  * @param state - as replayed
  * @param tastings - oldest first
- * @returns null where nobody said whether it was liked, or it has nothing to measure
+ * @returns null where nobody said whether it was liked, or it has nothing to measure or no yeast
  */
 export function judgedBatch(state: BatchState, tastings: readonly Tasting[]): JudgedBatch | null {
   const liked = wasLiked(tastings);
   const last = [...tastings].reverse().find((t) => t.crateId !== null)?.crateId;
   const crate = state.crates.find((c) => c.id === last) ?? state.crates[0];
   const drink = crate?.drink.liquid ?? state.lastLiquid;
-  if (liked === null || !drink) return null;
+  // Juice without yeast is liked for other reasons.
+  if (liked === null || !drink || state.pitchedAt === null) return null;
   return {
     liked,
     traits: {
