@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { BLANK_SHEET } from '@trug/core/finish/taste/taste-sheet';
 import type { EntryKind } from '@trug/core';
 import { waterOf } from '@trug/core/matter/liquid/liquid';
 import { checkEntry } from './new-entry.dto.js';
@@ -71,6 +72,15 @@ const RIGHT: Readonly<Record<EntryKind, Readonly<Record<string, unknown>>>> = {
   kegged: { vessel: { vesselId: ID, volumeL: 18 }, lossL: 0.5, targetVolumes: 2.4, storeC: 4, acknowledged: ['sealed-ferment'] },
   'let-off': { lifts: true },
   squeezed: { crateId: '01J00000000000000000000000', feel: 'firm' },
+  trialled: {
+    substance: { kind: 'acid', id: 'malic', name: '' },
+    doses: [0, 0.8],
+    glassMl: 80,
+    way: 'rank',
+    judged: [{ name: 'Wren', said: [1, 0] }],
+    chosen: 1,
+    text: '',
+  },
   opened: { kindId: 'crown-500', count: 1 },
   tasted: { text: 'sharp', sparkle: 'lively', again: true },
   note: { text: 'eggy' },
@@ -130,6 +140,11 @@ describe('checkEntry', () => {
     ['a number as text', 'moved', { tempC: '8' }, 'payload.tempC'],
     ['nowhere', 'moved', { place: '' }, 'payload.place'],
     ['half a bottle', 'opened', { count: 0.5 }, 'payload.count'],
+    ['a taste that no wheel has', 'tasted', { sheet: { ...BLANK_SHEET, words: ['unicorn'] } }, 'payload.sheet.words'],
+    ['eleven of ten', 'tasted', { sheet: { ...BLANK_SHEET, score: 11 } }, 'payload.sheet.score'],
+    ['a step that is no step', 'tasted', { sheet: { ...BLANK_SHEET, scales: { ...BLANK_SHEET.scales, acid: 5 } } }, 'payload.sheet.scales.acid'],
+    ['a trial of one glass', 'trialled', { doses: [1] }, 'payload.doses'],
+    ['a trial that nobody judged', 'trialled', { judged: [] }, 'payload.judged'],
     ['a bottle that bulges', 'squeezed', { feel: 'bulging' }, 'payload.feel'],
     ['no bottle', 'opened', { count: 0 }, 'payload.count'],
     ['a cap of another colour', 'bottled', { capColour: 'gold' }, 'payload.capColour'],

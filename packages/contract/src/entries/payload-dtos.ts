@@ -5,7 +5,7 @@ import { Instant, Text, Ulid } from '../validation/decorators.js';
 import * as acts from './act-payloads.js';
 import { BlendedPayloadDto, SplitPayloadDto } from './blend-payloads.js';
 import { SteepedPayloadDto, StrainedPayloadDto } from './pulp-payloads.js';
-import { TastedPayloadDto } from './taste-payloads.js';
+import { TastedPayloadDto, TrialledPayloadDto } from './taste-payloads.js';
 import { AdditionPayloadDto, FilledPayloadDto, ReadingPayloadDto } from './liquid-payloads.js';
 
 export class CorrectedPayloadDto {
@@ -39,6 +39,7 @@ export const PAYLOAD_DTOS = {
   unsealed: acts.NoFiguresDto,
   'let-off': acts.LetOffPayloadDto,
   squeezed: acts.SqueezedPayloadDto,
+  trialled: TrialledPayloadDto,
   opened: acts.OpenedPayloadDto,
   tasted: TastedPayloadDto,
   note: acts.NotePayloadDto,

@@ -2,8 +2,26 @@ import type { Clarity, EntryPayloads, TasteColour } from '@trug/core';
 import { SPARKLES } from '@trug/core/book/state/entry-choices';
 import { CLARITIES, TASTE_COLOURS, TASTE_SCALES } from '@trug/core/finish/taste/taste-sheet';
 import { TASTE_WORD_IDS } from '@trug/core/finish/taste/taste-words';
+import { TRIAL_WAYS, type TrialWay } from '@trug/core/book/kinds/trialled';
+import { MOST_RANKED, MOST_TASTERS } from '@trug/core/finish/trial/taste-tests';
+import { TRIAL_KINDS, type TrialKind } from '@trug/core/finish/trial/trial-substance';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayUnique, IsArray, IsBoolean, IsIn, IsInt, IsNotEmpty, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNotEmpty,
+  IsNumber,
+  IsOptional,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import { InRange, LIMITS, Text } from '../validation/decorators.js';
 
 const STEPS = [...TASTE_SCALES.nose.keys(), null];
@@ -32,4 +50,31 @@ export class TastedPayloadDto {
   @IsIn([...SPARKLES, null]) sparkle!: EntryPayloads['tasted']['sparkle'];
   @ValidateIf((t: TastedPayloadDto) => t.again !== null) @IsBoolean() again!: boolean | null;
   @IsOptional() @ValidateNested() @Type(() => TasteSheetDto) sheet?: TasteSheetDto;
+}
+
+export class TrialSubstanceDto {
+  @IsIn(TRIAL_KINDS) kind!: TrialKind;
+  @Text(60) id!: string;
+  @Text(80) name!: string;
+}
+
+export class TrialJudgementDto {
+  @Text(40) @IsNotEmpty() name!: string;
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(MOST_RANKED) @IsInt({ each: true }) @IsIn([...Array(MOST_RANKED).keys()], { each: true }) said!: number[];
+}
+
+export class TrialledPayloadDto {
+  @ValidateNested() @Type(() => TrialSubstanceDto) substance!: TrialSubstanceDto;
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(MOST_RANKED)
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true })
+  @Min(LIMITS.trialDose.min, { each: true })
+  @Max(LIMITS.trialDose.max, { each: true })
+  doses!: number[];
+  @InRange(LIMITS.trialGlassMl) glassMl!: number;
+  @IsIn(TRIAL_WAYS) way!: TrialWay;
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(MOST_TASTERS) @ValidateNested({ each: true }) @Type(() => TrialJudgementDto) judged!: TrialJudgementDto[];
+  @IsIn([...Array(MOST_RANKED).keys(), null]) chosen!: number | null;
+  @Text(400) text!: string;
 }

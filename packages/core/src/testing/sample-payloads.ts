@@ -63,6 +63,15 @@ export const SAMPLE_PAYLOADS: { readonly [K in EntryKind]: EntryPayloads[K] } = 
   unsealed: {},
   'let-off': { lifts: true },
   squeezed: { crateId: 'before-bottled', feel: 'firm' },
+  trialled: {
+    substance: { kind: 'sweetener', id: 'erythritol', name: '' },
+    doses: [0, 8, 16],
+    glassMl: 80,
+    way: 'rank',
+    judged: [{ name: 'Wren', said: [1, 2, 0] }],
+    chosen: 1,
+    text: 'round at 8',
+  },
   opened: { kindId: 'crown-500', count: 1 },
   tasted: {
     text: 'bright',

@@ -83,6 +83,9 @@ export const LIMITS = {
   // Counts and times
   bottles: { min: 0, max: 5000 },
   opened: { min: 1, max: 5000 },
+  /** What is in a glass of a trial. */
+  trialGlassMl: { min: 20, max: 500 },
+  trialDose: { min: 0, max: 200 },
   /** What is given a drink as a whole. */
   tasteScore: { min: 1, max: 10 },
   teaCups: { min: 0, max: 200 },

@@ -16,6 +16,7 @@ import { racked } from '../kinds/racked.js';
 import { reading } from '../kinds/reading.js';
 import { split } from '../kinds/split.js';
 import { squeezed } from '../kinds/squeezed.js';
+import { trialled } from '../kinds/trialled.js';
 import { stabilised } from '../kinds/stabilised.js';
 import { stepped } from '../kinds/stepped.js';
 import { steeped } from '../kinds/steeped.js';
@@ -65,6 +66,7 @@ export const ENTRY_KINDS: { readonly [K in EntryKind]: Kind<EntryPayloads[K]> } 
   unsealed,
   'let-off': letOff,
   squeezed,
+  trialled,
   opened,
   tasted,
   note,

@@ -22,6 +22,7 @@ import type { KeggedPayload } from '../kinds/kegged.js';
 import type { UnsealedPayload } from '../kinds/unsealed.js';
 import type { OpenedPayload } from '../kinds/opened.js';
 import type { SqueezedPayload } from '../kinds/squeezed.js';
+import type { TrialledPayload } from '../kinds/trialled.js';
 import type { LetOffPayload } from '../kinds/let-off.js';
 import type { TastedPayload } from '../kinds/tasted.js';
 import type { NotePayload } from '../kinds/note.js';
@@ -53,6 +54,7 @@ export interface EntryPayloads {
   readonly unsealed: UnsealedPayload;
   readonly 'let-off': LetOffPayload;
   readonly squeezed: SqueezedPayload;
+  readonly trialled: TrialledPayload;
   readonly opened: OpenedPayload;
   readonly tasted: TastedPayload;
   readonly note: NotePayload;

@@ -1,0 +1,48 @@
+import { fermentableById } from '../../base/reference/fermentables.js';
+import { figure } from '../../base/worked/figures.js';
+import { countText } from '../../matter/quantity/count-text.js';
+import { isPoured, type TrialSubstance } from '../../finish/trial/trial-substance.js';
+import type { Kind } from './kind.js';
+
+/** How a trial is judged: the glasses ranked, or the odd one of three found. */
+export const TRIAL_WAYS = ['rank', 'triangle'] as const;
+export type TrialWay = (typeof TRIAL_WAYS)[number];
+
+/** A bench trial, with what everybody said before anybody was told. */
+export interface TrialledPayload {
+  readonly substance: TrialSubstance & { readonly name: string };
+  /** g in a litre of what was tasted, or shares of the other liquid. */
+  readonly doses: readonly number[];
+  readonly glassMl: number;
+  readonly way: TrialWay;
+  /** Of a ranking the glasses by number from 0, best first; of a triangle 1 for who found the odd one, else 0. */
+  readonly judged: readonly { readonly name: string; readonly said: readonly number[] }[];
+  /** Which glass was decided for; null where none was. */
+  readonly chosen: number | null;
+  readonly text: string;
+}
+
+/** A dose in words, such as `12 g/L` or `20 %`. */
+export const doseText = (substance: TrialSubstance, dose: number): string =>
+  dose === 0 ? 'as it is' : isPoured(substance) ? `${figure(dose * 100, 0)} %` : `${figure(dose, dose < 1 ? 2 : 1)} g/L`;
+
+/** What is varied, by its name. */
+export function substanceName({ kind, id, name }: TrialledPayload['substance']): string {
+  return kind === 'sweetener' ? fermentableById(id).name : kind === 'acid' ? `${id} acid` : name || kind;
+}
+
+const tried = ({ substance, doses }: TrialledPayload): string => `${substanceName(substance)}: ${doses.map((dose) => doseText(substance, dose)).join(', ')}`;
+
+export const trialled: Kind<TrialledPayload> = {
+  apply: (_state, { payload: { substance } }) => {
+    // A sweetener that nobody knows is refused here.
+    substanceName(substance);
+    return {};
+  },
+  words: ({ payload }) => {
+    const { judged, chosen, doses, substance, text } = payload;
+    const decided = chosen === null ? '' : `decided for ${doseText(substance, doses[chosen] ?? 0)}`;
+    return { lead: 'Trial', rest: [tried(payload), countText(judged.length, 'taster'), decided, text].filter((part) => part !== '').join(' · ') };
+  },
+  onTheDrink: true,
+};

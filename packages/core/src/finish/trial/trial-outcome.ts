@@ -1,0 +1,35 @@
+import { CoreError } from '../../base/errors/core-error.js';
+import { rankingTest, triangleTest, type TasteTest } from './taste-tests.js';
+
+/** What everybody said before anybody was told. */
+export interface TrialJudgements {
+  readonly way: 'rank' | 'triangle';
+  readonly doses: readonly number[];
+  readonly judged: readonly { readonly said: readonly number[] }[];
+}
+
+/** What a trial shows. */
+export interface TrialOutcome extends TasteTest {
+  /** The glass with the best rank sum; null of a triangle, and where several share it. */
+  readonly best: number | null;
+  /** How many found the odd one; null of a ranking. */
+  readonly correct: number | null;
+}
+
+/**
+ * What a trial shows.
+ *
+ * @param trial - with one who judged at least
+ * @throws {CoreError} OUT_OF_RANGE when what was said is no judgement of these glasses
+ */
+export function trialOutcome({ way, judged, doses }: TrialJudgements): TrialOutcome {
+  if (way === 'triangle') {
+    const correct = judged.filter(({ said }) => said[0] === 1).length;
+    return { ...triangleTest({ n: judged.length, correct }), best: null, correct };
+  }
+  const ranked = rankingTest(judged.map(({ said }) => said));
+  if (ranked.rankSums.length !== doses.length) throw new CoreError('OUT_OF_RANGE', 'every glass of the trial is ranked', { glasses: doses.length });
+  const least = Math.min(...ranked.rankSums);
+  const isAlone = ranked.rankSums.filter((sum) => sum === least).length === 1;
+  return { ...ranked, best: isAlone ? ranked.rankSums.indexOf(least) : null, correct: null };
+}

@@ -1,0 +1,168 @@
+import { taOf } from '../../matter/liquid/acid-chemistry.js';
+import { addAcid } from '../../matter/liquid/add-acid.js';
+import { addFermentable } from '../../matter/liquid/additions.js';
+import { fermentTo } from '../../matter/liquid/ferment-to.js';
+import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js';
+import { sweetnessGPerL } from '../../matter/liquid/views.js';
+import { expectWithin, refusalCode } from '../../testing/expect-within.js';
+import { blindOrder, trianglesFor } from './blind-order.js';
+import { preferenceTest, rankingTest, triangleTest } from './taste-tests.js';
+import { trialDoses, trialMassG } from './trial-doses.js';
+import { trialOutcome } from './trial-outcome.js';
+import type { TrialSubstance } from './trial-substance.js';
+
+const cider = fermentTo(liquidFromReadings({ volumeL: 19, sg: 1.05, ph: 3.5, taGPerL: 5.5, fruit: 'apple' }), 0.999);
+
+describe('triangleTest', () => {
+  // The design's own check values.
+  it('gives 0.020 for 6 of 8, which finds what half can taste 47 times in 100', () => {
+    const { chance, finds } = triangleTest({ n: 8, correct: 6 });
+    expectWithin(chance, 0.0197, { abs: 0.0001 });
+    expectWithin(finds ?? 0, 0.468, { abs: 0.001 });
+  });
+  it('finds it 93 times with 24', () => {
+    const { chance, finds } = triangleTest({ n: 24, correct: 13 });
+    expect(chance).toBeLessThan(0.05);
+    expectWithin(finds ?? 0, 0.93, { abs: 0.005 });
+  });
+  it('says that two can find nothing', () => {
+    expect(triangleTest({ n: 2, correct: 2 })).toMatchObject({ finds: 0, leastChance: expect.closeTo(1 / 9, 12) });
+  });
+  it('is as sure as can be of none right, and refuses nobody', () => {
+    expect(triangleTest({ n: 5, correct: 0 }).chance).toBeCloseTo(1, 12);
+    expect(refusalCode(() => triangleTest({ n: 0, correct: 0 }))).toBe('OUT_OF_RANGE');
+  });
+});
+
+describe('preferenceTest', () => {
+  it.each([
+    [12, 10, 0.0386],
+    [12, 2, 0.0386],
+    [3, 3, 0.25],
+    [4, 2, 1],
+  ])('of %i who chose, %i for the one, has a chance of %d', (n, prefer, chance) => {
+    expectWithin(preferenceTest({ n, prefer }).chance, chance, { abs: 0.0001 });
+  });
+});
+
+describe('rankingTest', () => {
+  it('counts every way out: four who rank three glasses 5, 7 and 12 have a chance of 0.042', () => {
+    const { chance, rankSums } = rankingTest([
+      [0, 1, 2],
+      [0, 1, 2],
+      [0, 1, 2],
+      [1, 0, 2],
+    ]);
+    expect(rankSums).toEqual([5, 7, 12]);
+    // As in the usual tables of rank sums.
+    expectWithin(chance, 0.042, { abs: 0.0005 });
+  });
+  it('of three who agree on three glasses is one in 36, the least there is', () => {
+    const agreed = rankingTest([
+      [2, 0, 1],
+      [2, 0, 1],
+      [2, 0, 1],
+    ]);
+    expect(agreed.chance).toBeCloseTo(1 / 36, 12);
+    expect(agreed.leastChance).toBeCloseTo(1 / 36, 12);
+  });
+  it('of two glasses is the preference test', () => {
+    const orders = [...Array<number>(10).fill(0), ...Array<number>(2).fill(1)].map((best) => [best, 1 - best]);
+    expect(rankingTest(orders).chance).toBeCloseTo(preferenceTest({ n: 12, prefer: 10 }).chance, 9);
+  });
+  it('refuses what is no order of the same glasses', () => {
+    expect(refusalCode(() => rankingTest([[0, 0, 1]]))).toBe('OUT_OF_RANGE');
+    expect(
+      refusalCode(() =>
+        rankingTest([
+          [0, 1],
+          [0, 1, 2],
+        ]),
+      ),
+    ).toBe('OUT_OF_RANGE');
+  });
+});
+
+describe('trialOutcome', () => {
+  const said = (...orders: readonly (readonly number[])[]) => orders.map((order) => ({ said: order }));
+  it('names the glass that came first, and none where two share it', () => {
+    const doses = [0, 8, 16];
+    expect(trialOutcome({ way: 'rank', doses, judged: said([1, 0, 2], [1, 2, 0]) })).toMatchObject({ best: 1, correct: null });
+    expect(trialOutcome({ way: 'rank', doses, judged: said([1, 0, 2], [0, 1, 2]) })).toMatchObject({ best: null });
+    expect(refusalCode(() => trialOutcome({ way: 'rank', doses, judged: said([1, 0]) }))).toBe('OUT_OF_RANGE');
+  });
+  it('counts who found the odd one', () => {
+    expect(trialOutcome({ way: 'triangle', doses: [0, 8], judged: said([1], [0], [1]) })).toMatchObject({ correct: 2, best: null });
+  });
+});
+
+describe('blind orders', () => {
+  it('write different codes on the glasses, begin with each as often, and come out the same for a seed', () => {
+    const order = blindOrder({ glasses: 4, tasters: 8, seed: 5 });
+    expect(new Set(order.codes).size).toBe(4);
+    expect(order.codes.every((code) => code > 100 && code < 1000)).toBe(true);
+    expect(order.served.map((glasses) => [...glasses].sort())).toEqual(Array(8).fill([0, 1, 2, 3]));
+    for (const glass of [0, 1, 2, 3]) expect(order.served.filter(([first]) => first === glass)).toHaveLength(2);
+    expect(blindOrder({ glasses: 4, tasters: 8, seed: 5 })).toEqual(order);
+    expect(blindOrder({ glasses: 4, tasters: 8, seed: 6 })).not.toEqual(order);
+  });
+  it('pour all six triangles alike, with one glass odd', () => {
+    const triangles = trianglesFor({ tasters: 12, seed: 3 });
+    for (const { drinks, odd } of triangles) expect(drinks.filter((drink) => drink === drinks[odd])).toHaveLength(1);
+    const ways = triangles.map(({ drinks }) => drinks.join(''));
+    expect(new Set(ways).size).toBe(6);
+    for (const way of ways) expect(ways.filter((other) => other === way)).toHaveLength(2);
+  });
+});
+
+describe('trialDoses', () => {
+  const made = (substance: TrialSubstance, doses: readonly number[], glassMl = 100) => trialDoses({ liquid: cider, substance, doses, glassMl }).value;
+  it('gives mL of a stock by mass balance, whatever the stock', () => {
+    for (const [substance, doses] of [
+      [{ kind: 'acid', id: 'malic' }, [0, 0.8, 1.6]],
+      [{ kind: 'tannin', id: '' }, [0, 0.2, 0.4]],
+      [{ kind: 'sweetener', id: 'erythritol' }, [0, 6, 12]],
+      [{ kind: 'sweetener', id: 'sucralose' }, [0, 0.02, 0.06]],
+    ] as const) {
+      const { stockGPer100Ml, glasses } = made(substance, doses);
+      for (const { dose, amount } of glasses) expect((amount * (stockGPer100Ml ?? 0) * 10) / (100 + amount)).toBeCloseTo(dose, 9);
+      expect(Math.min(...glasses.slice(1).map((g) => g.amount))).toBeGreaterThanOrEqual(0.5);
+      expect(Math.max(...glasses.map((g) => g.amount))).toBeLessThanOrEqual(25);
+    }
+  });
+  it('weighs in what no stock could carry', () => {
+    const { isDry, glasses } = made({ kind: 'sweetener', id: 'sucrose' }, [0, 90]);
+    expect(isDry).toBe(true);
+    const glass = addFermentable({ ...cider, volumeL: 0.1 }, { fermentableId: 'sucrose', massG: glasses[1]?.amount ?? 0 });
+    expectWithin((glasses[1]?.amount ?? 0) / glass.volumeL, 90, { abs: 0.05 });
+  });
+  it('pours water or another cider by its share', () => {
+    expect(made({ kind: 'water', id: '' }, [0, 0.2], 80).glasses.map((g) => g.amount)).toEqual([0, expect.closeTo(20, 9)]);
+  });
+  it('says which neighbours nobody can tell apart', () => {
+    // 5.5 g/L of acid: a fifth more is told, a twentieth is not.
+    expect(made({ kind: 'acid', id: 'malic' }, [0, 0.3, 1.6]).tooClose).toEqual([[0, 0.3]]);
+    expect(made({ kind: 'sweetener', id: 'sucrose' }, [0, 10, 10.5, 20]).tooClose).toEqual([[10, 10.5]]);
+    expect(made({ kind: 'sweetener', id: 'sucrose' }, [0, 8, 16, 30]).tooClose).toEqual([]);
+  });
+  it('refuses a trial of nothing', () => {
+    expect(refusalCode(() => made({ kind: 'tannin', id: '' }, [0, 0]))).toBe('OUT_OF_RANGE');
+    expect(refusalCode(() => made({ kind: 'tannin', id: '' }, [0, 1], 5))).toBe('OUT_OF_RANGE');
+  });
+});
+
+describe('trialMassG', () => {
+  it.each(['sucrose', 'erythritol', 'fructose'])('brings the whole batch to what was tasted of %s, its own volume counted', (id) => {
+    const massG = trialMassG({ liquid: cider, substance: { kind: 'sweetener', id }, dose: 20 });
+    const after = addFermentable(cider, { fermentableId: id, massG });
+    expectWithin(massG / after.volumeL, 20, { abs: 1e-6 });
+    expect(sweetnessGPerL(after)).toBeGreaterThan(sweetnessGPerL(cider));
+  });
+  it('raises the acid by what was tasted', () => {
+    const massG = trialMassG({ liquid: cider, substance: { kind: 'acid', id: 'malic' }, dose: 1 });
+    expectWithin(taOf(addAcid(cider, { acid: 'malic', massG })) - taOf(cider), 1, { abs: 0.01 });
+  });
+  it('asks for litres of another liquid', () => {
+    expect(trialMassG({ liquid: cider, substance: { kind: 'water', id: '' }, dose: 0.2 })).toBeCloseTo(cider.volumeL / 4, 9);
+  });
+});
