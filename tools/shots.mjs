@@ -92,7 +92,14 @@ const VIEWS = [
   },
   { file: 'pitch', path: (id) => `/batch/${id('Terrace Must')}/pitch` },
   { file: 'fault', path: (id) => `/batch/${id('Lane Perry')}/fault` },
-  { file: 'rack', path: (id) => `/batch/${id('Lane Perry')}/rack` },
+  {
+    file: 'taste',
+    path: (id) => `/batch/${id('Old Terrace')}/taste`,
+    act: async (page) => {
+      for (const value of ['gold', 'bright', 'lively']) await page.click(`[data-value="${value}"] button`);
+      for (const word of ['ripe-apple', 'honey']) await page.click(`[data-word="${word}"]`);
+    },
+  },
   { file: 'bottle-bench', path: (id) => `/batch/${id('Gate Blend')}/bottle` },
   { file: 'cellar', path: () => '/cellar' },
   { file: 'cupboard', path: () => '/cupboard' },

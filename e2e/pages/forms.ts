@@ -190,6 +190,20 @@ export const FORMS: readonly Form[] = [
   },
   { what: 'an opened keg', fill: onBatch('open-keg', kegged), press: named('It is silent and open'), counted: 'entries', stays: true },
   { what: 'a keg let off', fill: onBatch('let-off', kegged, (b) => b.tickOption('valve', 'lifts')), press: named('Write it down'), counted: 'entries' },
+  {
+    what: 'a trial',
+    fill: onBatch('trial', FINISHED, async (b) => {
+      await b.fill('doses', '0 8');
+      await b.fill('names', 'Wren');
+      await b.press('Pour it');
+      await b.press('It is poured: hand it to Wren');
+      await b.pressAt('trug-trial-round li:first-child button');
+      await b.press('Everybody has judged: show it');
+    }),
+    press: named('Write it down'),
+    counted: 'entries',
+    files: 2,
+  },
   { what: 'a tasting', fill: onBatch('taste', inBottles, (b) => b.choose('colour', 'gold')), press: named('Write it down'), counted: 'entries' },
   { what: 'a squeeze', fill: onBatch('squeeze', inBottles, (b) => b.tickOption('feel', 'firm')), press: named('Write it down'), counted: 'entries' },
   { what: 'a bottling', fill: onBatch('bottle', KNOWN), press: named('Bottle it'), counted: 'entries', files: 2, stays: true },

@@ -1,4 +1,4 @@
-import { fermentableById } from '../../base/reference/fermentables.js';
+import { fermentableWord } from '../../base/reference/fermentables.js';
 import { figure } from '../../base/worked/figures.js';
 import { countText } from '../../matter/quantity/count-text.js';
 import { isPoured, type TrialSubstance } from '../../finish/trial/trial-substance.js';
@@ -24,11 +24,11 @@ export interface TrialledPayload {
 
 /** A dose in words, such as `12 g/L` or `20 %`. */
 export const doseText = (substance: TrialSubstance, dose: number): string =>
-  dose === 0 ? 'as it is' : isPoured(substance) ? `${figure(dose * 100, 0)} %` : `${figure(dose, dose < 1 ? 2 : 1)} g/L`;
+  dose === 0 ? 'as it is' : isPoured(substance) ? `${figure(dose * 100, 0)} %` : `${Number(dose.toPrecision(3))} g/L`;
 
 /** What is varied, by its name. */
 export function substanceName({ kind, id, name }: TrialledPayload['substance']): string {
-  return kind === 'sweetener' ? fermentableById(id).name : kind === 'acid' ? `${id} acid` : name || kind;
+  return kind === 'sweetener' ? fermentableWord(id) : kind === 'acid' ? `${id} acid` : name || kind;
 }
 
 const tried = ({ substance, doses }: TrialledPayload): string => `${substanceName(substance)}: ${doses.map((dose) => doseText(substance, dose)).join(', ')}`;

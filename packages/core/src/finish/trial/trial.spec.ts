@@ -6,6 +6,7 @@ import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js'
 import { sweetnessGPerL } from '../../matter/liquid/views.js';
 import { expectWithin, refusalCode } from '../../testing/expect-within.js';
 import { blindOrder, trianglesFor } from './blind-order.js';
+import { dosesText, readDoses, USUAL_DOSES } from './read-doses.js';
 import { preferenceTest, rankingTest, triangleTest } from './taste-tests.js';
 import { trialDoses, trialMassG } from './trial-doses.js';
 import { trialOutcome } from './trial-outcome.js';
@@ -164,5 +165,25 @@ describe('trialMassG', () => {
   });
   it('asks for litres of another liquid', () => {
     expect(trialMassG({ liquid: cider, substance: { kind: 'water', id: '' }, dose: 0.2 })).toBeCloseTo(cider.volumeL / 4, 9);
+  });
+});
+
+describe('readDoses', () => {
+  const sugar: TrialSubstance = { kind: 'sweetener', id: 'sucrose' };
+  it.each([
+    ['0 8 16', [0, 8, 16]],
+    ['0, 8, 16 g/L', [0, 8, 16]],
+    ['0; 0,8; 1,6', [0, 0.8, 1.6]],
+    ['0 and .5', [0, 0.5]],
+  ])('reads “%s”', (text, doses) => {
+    expect(readDoses(text, sugar)).toEqual(doses);
+  });
+  it('takes per cent for what is poured in, and writes as it reads', () => {
+    const water: TrialSubstance = { kind: 'water', id: '' };
+    expect(readDoses('0 10 25 %', water)).toEqual([0, 0.1, 0.25]);
+    expect(readDoses(dosesText(water, USUAL_DOSES.water), water)).toEqual(USUAL_DOSES.water);
+  });
+  it.each(['8', '0 1 2 3 4', '0,8,16', '0 some', '', '5 5'])('guesses nothing of “%s”', (text) => {
+    expect(['UNREADABLE', 'OUT_OF_RANGE']).toContain(refusalCode(() => readDoses(text, sugar)));
   });
 });

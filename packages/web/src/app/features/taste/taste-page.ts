@@ -16,7 +16,7 @@ import { createBatchDraft } from '../../writing/draft';
 import { holdToContract } from '../../writing/dto-validator';
 import { LogWriter } from '../../writing/log-writer';
 import { TasteCourse } from './taste-course';
-import { TasteGlass } from './taste-glass';
+import { TasteGlass } from '../../shared/taste-glass/taste-glass';
 import { TasteWheel } from './taste-wheel';
 
 const FIELDS = {

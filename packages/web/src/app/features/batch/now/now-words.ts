@@ -23,6 +23,7 @@ const RACK = { page: 'rack', verb: 'Rack it' };
 const BOTTLE = { page: 'bottle', verb: 'Bottle bench' };
 const KEG = { page: 'keg', verb: 'Keg it' };
 const NOTE = { page: 'note', verb: 'Write a note' };
+const TRIAL = { page: 'trial', verb: 'Bench trial' };
 const TASTE = { page: 'taste', verb: 'Taste it' };
 const PITCH = { page: 'pitch', verb: 'Add yeast' };
 const PITCH_FIRST = { page: 'pitch', verb: 'Pitch the yeast' };
@@ -83,9 +84,9 @@ export function nowWords(view: BatchView): NowWords {
     main: done ? (bottleFirst ? BOTTLE : RACK) : v.next.kind === 'stabilise' ? TEST : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
     // Under one button: every act that makes sense at this stage.
     also: done
-      ? [...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]), KEG, TEST, CLEAR, MALOLACTIC, STABILISE, SWEETEN, ADJUST, TASTE, MOVE, TAKE_OUT]
+      ? [...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]), KEG, TEST, CLEAR, MALOLACTIC, STABILISE, SWEETEN, TRIAL, ADJUST, TASTE, MOVE, TAKE_OUT]
       : v.next.kind === 'stabilise'
-        ? [RACK, STABILISE, SWEETEN, BOTTLE, KEG, READ, RESTART, ADJUST, TASTE, TAKE_OUT]
+        ? [RACK, STABILISE, SWEETEN, TRIAL, BOTTLE, KEG, READ, RESTART, ADJUST, TASTE, TAKE_OUT]
         : toTheWarm
           ? [...(v.next.kind === 'restart' ? [MOVE] : []), READ, PITCH, TEST, RACK, ADJUST, TASTE, TAKE_OUT]
           : [RACK, MOVE, ADJUST, PITCH, CLEAR, TEST, BOTTLE, KEG, TASTE, TAKE_OUT],
