@@ -204,6 +204,7 @@ export const FORMS: readonly Form[] = [
     counted: 'entries',
     files: 2,
   },
+  { what: 'something steeping', fill: onBatch('infuse', FINISHED), press: named('It is in'), counted: 'entries' },
   { what: 'a tasting', fill: onBatch('taste', inBottles, (b) => b.choose('colour', 'gold')), press: named('Write it down'), counted: 'entries' },
   { what: 'a squeeze', fill: onBatch('squeeze', inBottles, (b) => b.tickOption('feel', 'firm')), press: named('Write it down'), counted: 'entries' },
   { what: 'a bottling', fill: onBatch('bottle', KNOWN), press: named('Bottle it'), counted: 'entries', files: 2, stays: true },

@@ -40,6 +40,7 @@ export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) =
   ['note', ({ batch }) => `/batch/${batch('Kitchen Fizz')}/note`],
   ['move', ({ batch }) => `/batch/${batch('Hollow Wild')}/move`],
   ['taste', ({ batch }) => `/batch/${batch('Old Terrace')}/taste`],
+  ['steep something in it', ({ batch }) => `/batch/${batch('Gate Blend')}/infuse`],
   ['bench trial', ({ batch }) => `/batch/${batch('Gate Blend')}/trial`],
   ['cellar', () => '/cellar'],
   ['what was liked', () => '/cellar/liked'],

@@ -144,6 +144,18 @@ export class OpenedPayloadDto {
   @IsInt() @InRange(LIMITS.opened) count!: number;
 }
 
+export class InfusedPayloadDto {
+  @Text(60) @IsNotEmpty() infusionId!: string;
+  @InRange(LIMITS.massG) massG!: number;
+  @IsInt() @InRange(LIMITS.infusionDays) days!: number;
+  @SupplyUses() supplies?: SupplyUseDto[];
+}
+
+export class LiftedPayloadDto {
+  @Ulid() infusedId!: string;
+  @Text(120) @IsNotEmpty() name!: string;
+}
+
 export class NotePayloadDto {
   @Text(4000) @IsNotEmpty() text!: string;
 }

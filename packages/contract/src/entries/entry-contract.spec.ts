@@ -72,6 +72,8 @@ const RIGHT: Readonly<Record<EntryKind, Readonly<Record<string, unknown>>>> = {
   kegged: { vessel: { vesselId: ID, volumeL: 18 }, lossL: 0.5, targetVolumes: 2.4, storeC: 4, acknowledged: ['sealed-ferment'] },
   'let-off': { lifts: true },
   squeezed: { crateId: '01J00000000000000000000000', feel: 'firm' },
+  infused: { infusionId: 'cinnamon', massG: 12, days: 14 },
+  lifted: { infusedId: '01J00000000000000000000000', name: 'cinnamon bark' },
   trialled: {
     substance: { kind: 'acid', id: 'malic', name: '' },
     doses: [0, 0.8],

@@ -38,6 +38,8 @@ export const PAYLOAD_DTOS = {
   kegged: acts.KeggedPayloadDto,
   unsealed: acts.NoFiguresDto,
   'let-off': acts.LetOffPayloadDto,
+  infused: acts.InfusedPayloadDto,
+  lifted: acts.LiftedPayloadDto,
   squeezed: acts.SqueezedPayloadDto,
   trialled: TrialledPayloadDto,
   opened: acts.OpenedPayloadDto,

@@ -62,6 +62,8 @@ export const SAMPLE_PAYLOADS: { readonly [K in EntryKind]: EntryPayloads[K] } = 
   kegged: { vessel: { vesselId: 'K', volumeL: 18 }, lossL: 1, targetVolumes: 2.4, storeC: 4, way: 'slow', acknowledged: [] },
   unsealed: {},
   'let-off': { lifts: true },
+  infused: { infusionId: 'raspberry', massG: 800, days: 10 },
+  lifted: { infusedId: 'before-infused', name: 'raspberries' },
   squeezed: { crateId: 'before-bottled', feel: 'firm' },
   trialled: {
     substance: { kind: 'sweetener', id: 'erythritol', name: '' },

@@ -23,6 +23,7 @@ export const routes: Routes = [
   { path: 'batch/:id/note', title: 'Note · Trug', loadComponent: async () => (await import('./features/note/note-page')).NotePage },
   { path: 'batch/:id/taste', title: 'Taste it · Trug', loadComponent: async () => (await import('./features/taste/taste-page')).TastePage },
   { path: 'batch/:id/trial', title: 'Bench trial · Trug', loadComponent: async () => (await import('./features/trial/trial-page')).TrialPage },
+  { path: 'batch/:id/infuse', title: 'Steep something in it · Trug', loadComponent: async () => (await import('./features/infuse/infuse-page')).InfusePage },
   { path: 'batch/:id/move', title: 'Move it · Trug', loadComponent: async () => (await import('./features/note/move-page')).MovePage },
   { path: 'batch/:id/restart', title: 'Set it going again · Trug', loadComponent: async () => (await import('./features/restart/restart-page')).RestartPage },
   { path: 'batch/:id/clear', title: 'Clear it · Trug', loadComponent: async () => (await import('./features/clear/clear-page')).ClearPage },

@@ -1,4 +1,5 @@
 import type { Caution } from './caution.js';
+import { FOOD_CAUTIONS } from './food-cautions.js';
 
 /** Every standing caution by id. Texts are general workshop and kitchen safety practice, in our words. */
 export const CAUTIONS = {
@@ -131,18 +132,7 @@ export const CAUTIONS = {
     text: 'A siphon started by mouth puts your mouth in the cider.',
     whatToDo: 'Start it with a pump or a tube filled with clean water.',
   },
-  allergen: {
-    id: 'allergen',
-    severity: 'note',
-    text: 'Sulfite, lactose, nuts, finings from egg, fish, milk or crustacean shells (chitosan), and yeast grown on gluten can make people ill.',
-    whatToDo: 'Put what you used on the label.',
-  },
-  xylitol: {
-    id: 'xylitol',
-    severity: 'danger',
-    text: 'Xylitol is deadly to dogs in small amounts.',
-    whatToDo: 'Label every bottle, and keep the powder and the dregs away from them. Sugar alcohols loosen the bowels of people.',
-  },
+  ...FOOD_CAUTIONS,
   strength: {
     id: 'strength',
     severity: 'note',

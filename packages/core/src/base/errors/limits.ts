@@ -89,6 +89,8 @@ export const LIMITS = {
   /** What is given a drink as a whole. */
   tasteScore: { min: 1, max: 10 },
   teaCups: { min: 0, max: 200 },
+  /** What steeps in a finished drink: half a year of oak at most. */
+  infusionDays: { min: 1, max: 180 },
   steepDays: { min: 1, max: 14 },
   forcedFermentDays: { min: 0.5, max: 60 },
   waitDays: { min: 0, max: 365 },

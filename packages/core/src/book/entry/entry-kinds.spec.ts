@@ -21,6 +21,7 @@ const BEFORE: Partial<Record<EntryKind, readonly EntryKind[]>> = {
   unsealed: ['filled', 'kegged'],
   'let-off': ['filled', 'kegged'],
   squeezed: ['filled', 'bottled'],
+  lifted: ['filled', 'pitched', 'infused'],
   opened: ['filled', 'bottled'],
 };
 const before = (kind: EntryKind): readonly Entry[] => (BEFORE[kind] ?? ['filled', 'pitched']).map((k, i) => entry(k, i, SAMPLE_PAYLOADS[k], `before-${k}`));

@@ -15,6 +15,8 @@ import { primed } from '../kinds/primed.js';
 import { racked } from '../kinds/racked.js';
 import { reading } from '../kinds/reading.js';
 import { split } from '../kinds/split.js';
+import { infused } from '../kinds/infused.js';
+import { lifted } from '../kinds/lifted.js';
 import { squeezed } from '../kinds/squeezed.js';
 import { trialled } from '../kinds/trialled.js';
 import { stabilised } from '../kinds/stabilised.js';
@@ -65,6 +67,8 @@ export const ENTRY_KINDS: { readonly [K in EntryKind]: Kind<EntryPayloads[K]> } 
   kegged,
   unsealed,
   'let-off': letOff,
+  infused,
+  lifted,
   squeezed,
   trialled,
   opened,

@@ -21,6 +21,8 @@ import type { BottledPayload } from '../kinds/bottled.js';
 import type { KeggedPayload } from '../kinds/kegged.js';
 import type { UnsealedPayload } from '../kinds/unsealed.js';
 import type { OpenedPayload } from '../kinds/opened.js';
+import type { InfusedPayload } from '../kinds/infused.js';
+import type { LiftedPayload } from '../kinds/lifted.js';
 import type { SqueezedPayload } from '../kinds/squeezed.js';
 import type { TrialledPayload } from '../kinds/trialled.js';
 import type { LetOffPayload } from '../kinds/let-off.js';
@@ -53,6 +55,8 @@ export interface EntryPayloads {
   readonly kegged: KeggedPayload;
   readonly unsealed: UnsealedPayload;
   readonly 'let-off': LetOffPayload;
+  readonly infused: InfusedPayload;
+  readonly lifted: LiftedPayload;
   readonly squeezed: SqueezedPayload;
   readonly trialled: TrialledPayload;
   readonly opened: OpenedPayload;

@@ -1,6 +1,7 @@
 import { CoreError } from '../../base/errors/core-error.js';
 import { inHand } from '../state/draft.js';
 import { isMoreThan, litresIn, type VesselFill } from '../state/vessel-fill.js';
+import { onlySteeping } from '../state/fruit-out.js';
 import type { Kind } from './kind.js';
 import { both } from './sugar-moves.js';
 
@@ -18,7 +19,7 @@ export const racked: Kind<RackedPayload> = {
     if (isMoreThan(movedL, before)) {
       throw new CoreError('NOT_ALLOWED', `${movedL.toFixed(1)} L cannot be racked from ${before.toFixed(1)} L`, { movedL, volumeL: before, lossL });
     }
-    return { ...both(state, (l) => ({ ...l, volumeL: movedL })), vessels, rackedAt: at, heldVolumes: null };
+    return { ...both(state, (l) => ({ ...l, volumeL: movedL })), vessels, rackedAt: at, heldVolumes: null, ...onlySteeping(state, at, []) };
   },
   words: ({ payload }, say) => ({
     lead: 'Racked',

@@ -19,7 +19,8 @@ export function tastedWords({ text, sheet }: TastedPayload): string {
 }
 
 export const tasted: Kind<TastedPayload> = {
-  apply: () => ({}),
+  // With what steeps in it, where something does.
+  apply: ({ infusions }, { at }) => (infusions.length > 0 ? { infusions: infusions.map((each) => ({ ...each, tastedAt: at })) } : {}),
   words: ({ payload }) => {
     const { score = null, next = '' } = payload.sheet ?? {};
     const parts = [score === null ? '' : `${score} of 10`, tastedWords(payload), next === '' ? '' : `Next time: ${next}`];

@@ -1,5 +1,6 @@
 import { fermentableById, fermentableWord } from '../../base/reference/fermentables.js';
 import { isOwnFermentable } from '../../base/reference/own-fermentable.js';
+import { infusionById } from '../../finish/steep/infusions.js';
 import { fizzWord } from '../../finish/bottle/fizz-levels.js';
 import { readyWindow } from '../../finish/bottle/ready-window.js';
 import { sweetnessWord } from '../../finish/sweeten/sweetness.js';
@@ -46,6 +47,8 @@ function contentsOf(entry: Entry): readonly string[] {
       return [entry.payload.source, ...sweet, ...(entry.payload.driedFruitG > 0 ? ['raisins'] : []), ...(entry.payload.teaCups > 0 ? ['tea'] : [])];
     case 'pitched':
       return ['yeast'];
+    case 'infused':
+      return [infusionById(entry.payload.infusionId).name];
     case 'addition':
       if (entry.payload.what === 'acid') return [`${entry.payload.acid} acid`];
       return entry.payload.what === 'water' || entry.payload.what === 'tannin' ? [entry.payload.what] : sweet;

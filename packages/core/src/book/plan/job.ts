@@ -20,6 +20,8 @@ export type JobKind =
   | 'look'
   | 'release'
   | 'malolactic'
+  | 'taste'
+  | 'lift'
   | 'bottle'
   | 'stabilise'
   | 'test-bottle'

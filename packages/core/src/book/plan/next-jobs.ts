@@ -7,6 +7,7 @@ import { hourIn } from '../../matter/quantity/zone.js';
 import { WILD_YEAST_ID, yeastById } from '../../base/reference/yeast-kinds.js';
 import { gravityText } from '../../base/worked/figures.js';
 import { crateJobs, kegJobs } from './cellar-jobs.js';
+import { infusionJobs } from './infusion-jobs.js';
 import { pulpJobs } from './pulp-jobs.js';
 import { urgencyOf, type Add, type Job, type JobKind, type JobsInput, type JobUrgency } from './job.js';
 import type { Method } from './method.js';
@@ -29,6 +30,7 @@ export function nextJobs(input: JobsInput): readonly Job[] {
     if (state.pulp) pulpJobs(input, state.pulp, add);
     if (state.plan) stepJob(input, state.plan, add);
     careJobs(input, add);
+    for (const infusion of state.infusions) infusionJobs(input, infusion, add);
   }
   if (state.keg) kegJobs(input, state.keg, add);
   for (const crate of state.crates) crateJobs(input, crate, add);

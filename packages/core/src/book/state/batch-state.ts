@@ -78,6 +78,24 @@ export interface Pulp {
   readonly volumeL: number;
 }
 
+/** Something that steeps in the drink. */
+export interface Steeping {
+  /** The `infused` entry it came in with. */
+  readonly id: string;
+  readonly infusionId: string;
+  readonly name: string;
+  /** Whether it gives up sugar for as long as it is in. */
+  readonly isFruit: boolean;
+  readonly massG: number;
+  readonly at: string;
+  /** When it is first tasted, days. */
+  readonly firstDays: number;
+  /** Until it is to come out, days. */
+  readonly days: number;
+  /** When the drink was last tasted with it; null when it was not. */
+  readonly tastedAt: string | null;
+}
+
 /** A plan of timed steps that is under way. */
 export interface RunningPlan {
   readonly plan: TimedPlan;
@@ -161,6 +179,8 @@ export interface BatchState {
   readonly malolactic: { readonly at: string; readonly wanted: boolean; readonly done: boolean } | null;
   /** How the gas gets out, and when it was last seen to; null when nobody said. */
   readonly vent: { readonly vent: Vent; readonly at: string } | null;
+  /** What steeps in it now. */
+  readonly infusions: readonly Steeping[];
   readonly lastEntryAt: string | null;
   readonly issues: readonly ReplayIssue[];
 }
@@ -203,6 +223,7 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   clarified: null,
   malolactic: null,
   vent: null,
+  infusions: [],
   lastEntryAt: null,
   issues: [],
 });

@@ -36,6 +36,10 @@ interface Truth {
   so2MgPerL: number;
   /** How far the maker's stem is off, SG. */
   stemOffSg: number;
+  /** Fruit that steeps in it: what it still holds of sugar and malic acid, g. */
+  fruit: { sugarG: number; malicG: number };
+  /** Share of that which comes out of it in a quarter of a day: whole fruit gives it up slowly. */
+  leaching: number;
 }
 
 const pick = <T>(random: Random, list: readonly [T, ...T[]]): T => list[Math.floor(random.uniform() * list.length)] ?? list[0];
@@ -57,9 +61,21 @@ function ferment(t: Truth, sugarG: number): void {
   t.otherG += sugarG * 0.04;
 }
 
+/** Sugar and malic acid in a gram of fruit, by food tables; citric acid makes no gas. */
+const FRUIT = { raspberry: [0.044, 0.004], cherry: [0.128, 0.008], plum: [0.099, 0.01] } as const;
+
+/** A share of what is left in the fruit comes out of it. */
+function leach(t: Truth, share: number): void {
+  for (const key of ['sugarG', 'malicG'] as const) {
+    t[key] += t.fruit[key] * share;
+    t.fruit[key] *= 1 - share;
+  }
+}
+
 /** Lets days pass: yeast works by warmth, sleeps in the cold and stops at its limit; bacteria wait. */
 function pass(t: Truth, days: number): void {
   for (let d = 0; d < days; d += 0.25) {
+    leach(t, t.leaching);
     const awake = t.yeast && !t.stuck && t.tempC >= 8 && abvOf(t) < t.limitAbv && t.sugarG / t.litres > t.lazyG;
     if (awake) {
       ferment(t, Math.min(t.sugarG, (t.pace * (t.tempC - 5) * 0.25 * (t.sugarG + 4 * t.litres)) / 13));
@@ -113,6 +129,8 @@ function begin(random: Random, make: LogMaker): Run {
     bacteria: true,
     so2MgPerL: 0,
     stemOffSg: (random.uniform() * 2 - 1) * 0.0006,
+    fruit: { sugarG: 0, malicG: 0 },
+    leaching: 0.03,
   };
   truth.sugarG = sugarFor(truth, sg);
   const filled = make.filled({ gravity: rawGravity(sg), ph: 3.5, taGPerL: measured ? taGPerL : null });
@@ -151,6 +169,8 @@ function act(run: Run, random: Random, make: LogMaker): Entry {
     'rack',
     'pitch',
     'test',
+    'fruit',
+    'lift',
     'correct',
   ]);
   acts.push(`${t.day.toFixed(1)} ${kind}`);
@@ -181,6 +201,13 @@ function act(run: Run, random: Random, make: LogMaker): Entry {
       return make.pitched(t.day);
     case 'test':
       return make.entry('tested', t.day, { by: 'sugar-test', sugarGPerL: Math.max(0, t.sugarG / t.litres + random.normal()), acknowledged: [] });
+    case 'fruit':
+      return make.entry('infused', t.day, { infusionId: pick(random, ['raspberry', 'cherry', 'plum']), massG: Math.round(2500 * random.uniform()), days: 10 });
+    case 'lift': {
+      const fruit = replay(run.log).infusions[0];
+      if (fruit) return make.entry('lifted', t.day, { infusedId: fruit.id, name: 'fruit' });
+      return make.read(t.day, readOff(t, random), t.tempC);
+    }
     case 'correct': {
       const target = run.log.filter((e) => e.kind === 'reading' || e.kind === 'moved').at(-1);
       if (target) return make.entry('corrected', t.day, { entryId: target.id, replacement: null });
@@ -190,6 +217,10 @@ function act(run: Run, random: Random, make: LogMaker): Entry {
       return make.read(t.day, readOff(t, random), t.tempC);
   }
 }
+
+/** What a test finds of the sugar that is in the drink itself. */
+const sugarTest = (t: Truth, make: LogMaker): Entry =>
+  make.entry('tested', t.day, { by: 'sugar-test', sugarGPerL: Math.max(0, t.sugarG / t.litres), acknowledged: [] });
 
 /** What the maker reads: the truth, the stem's own error, the eye's, and the marks of the scale. */
 const readOff = (t: Truth, random: Random): number => Math.round((gravityOf(t) + t.stemOffSg + 0.0004 * random.normal()) * 2000) / 2000;
@@ -213,12 +244,19 @@ function happen(t: Truth, entry: Entry): void {
     // At pH 3.5 half a milligram of molecular sulfite takes 25 mg/L free; half of what goes in stays free.
     if (abvOf(t) > 2) t.so2MgPerL += (entry.payload as { so2MgPerL: number }).so2MgPerL;
     if (t.so2MgPerL >= 50) t.bacteria = false;
-  } else if (entry.kind === 'moved') t.tempC = entry.payload.tempC;
+  } else if (entry.kind === 'infused') {
+    const [sugar, malic] = FRUIT[entry.payload.infusionId as keyof typeof FRUIT];
+    t.fruit.sugarG += entry.payload.massG * sugar;
+    t.fruit.malicG += entry.payload.massG * malic;
+    // Squeezed as it comes out, it leaves all it had.
+  } else if (entry.kind === 'lifted') leach(t, 1);
+  else if (entry.kind === 'moved') t.tempC = entry.payload.tempC;
   else if (entry.kind === 'pitched') {
     t.yeast = true;
     t.lazyG = 0;
   } else if (entry.kind === 'malolactic' && entry.payload.done) t.malicG = 0;
   else if (entry.kind === 'racked') {
+    leach(t, 1);
     const litres = entry.payload.vessels.reduce((sum, v) => sum + v.volumeL, 0);
     const share = litres / t.litres;
     for (const key of ['sugarG', 'malicG', 'alcoholG', 'otherG'] as const) t[key] *= share;
@@ -268,7 +306,7 @@ describe('whatever a maker does that is accepted without a danger acknowledged',
       for (const kindId of KINDS) {
         const massG = pick(random, [0, 0, 40, 80, 120, 180]);
         const log = [...run.log];
-        const truth = { ...run.truth };
+        const truth = { ...run.truth, fruit: { ...run.truth.fruit } };
         if (massG > 0) {
           const primed = make.primed(truth.day + 0.01, massG);
           if (!accepts(log, primed)) continue;
@@ -284,6 +322,69 @@ describe('whatever a maker does that is accepted without a danger acknowledged',
       }
     }
     expect(bottled).toBeGreaterThan(SEASONS / 4);
+    expect(burst).toEqual([]);
+  });
+
+  it('nor where fruit steeps in a dry drink, is read and tested in between, and gives up its last as it is lifted', () => {
+    const random = seededRandom(77);
+    const burst: string[] = [];
+    let [bottled, withFruit] = [0, 0];
+    for (let season = 0; season < SEASONS / 2; season += 1) {
+      const make = logOf();
+      const run = begin(random, make);
+      const { truth: t, log } = run;
+      Object.assign(t, { lazyG: 0, limitAbv: 14, pace: 0.3, leaching: 0.004 + 0.02 * random.uniform() });
+      const pitch = make.pitched(0.1);
+      log.push(pitch);
+      happen(t, pitch);
+      const look = (): Entry => make.read(t.day, readOff(t, random), t.tempC);
+      for (const wait of [40, 8]) {
+        pass(t, wait);
+        log.push(look());
+      }
+      // Nothing but the fruit is in doubt.
+      for (const known of [make.malolactic(t.day, { done: true, turnedFraction: 1 }), sugarTest(t, make)]) {
+        log.push(known);
+        happen(t, known);
+      }
+      for (const wait of [0.25, 8, 8, 0.25, 8, 8, 8, 0.25]) {
+        pass(t, wait);
+        const fruit = replay(log).infusions[0];
+        const kind = pick(random, fruit ? ['read', 'read', 'test', 'test', 'lift', 'rack'] : ['fruit', 'fruit', 'read', 'test']);
+        const entry =
+          kind === 'fruit'
+            ? make.entry('infused', t.day, {
+                infusionId: pick(random, ['raspberry', 'cherry', 'plum']),
+                massG: 1000 + Math.round(5000 * random.uniform()),
+                days: 10,
+              })
+            : kind === 'lift' && fruit
+              ? make.entry('lifted', t.day, { infusedId: fruit.id, name: 'fruit' })
+              : kind === 'rack'
+                ? make.racked(t.day, t.litres * 0.98)
+                : kind === 'test'
+                  ? sugarTest(t, make)
+                  : look();
+        run.acts.push(`${t.day.toFixed(1)} ${kind}`);
+        if (!accepts(log, entry)) continue;
+        log.push(entry);
+        happen(t, entry);
+        for (const kindId of ['crown-500', 'swing-500', 'wine-750'] as const) {
+          const run500 = make.bottled(t.day + 0.02, { kindId, count: 20, hottestC: 25 });
+          if (!accepts(log, run500)) continue;
+          bottled += 1;
+          if (log.some((e) => e.kind === 'infused')) withFruit += 1;
+          // What is still in the fruit comes along: somebody wrings the bag.
+          const truth = { ...t, fruit: { ...t.fruit } };
+          leach(truth, 1);
+          const bar = pressureAfterAYear(truth);
+          const limit = bottleById(kindId).limitBar ?? 1.5;
+          if (bar > limit) burst.push(`${kindId} ${bar.toFixed(2)} bar over ${limit}: ${run.acts.join(', ')}`);
+        }
+      }
+    }
+    expect(bottled).toBeGreaterThan(SEASONS / 10);
+    expect(withFruit).toBeGreaterThan(SEASONS / 40);
     expect(burst).toEqual([]);
   });
 });

@@ -13,9 +13,15 @@ describe('what is counted', () => {
   ];
   it('are readings since sugar went in, that of its moment among them', () => {
     expect(judged(proven, { entries: [pitched, sugar(9)] }).value.steadySince).toBe(on(20));
-    // Without the reading of the day the sugar went in nothing is seen to fall.
-    expect(statusOf(proven, { entries: [pitched, sugar(9.1)] })).toBe('too-few-readings');
-    expect(statusOf([...proven, [34, END_SG]], { entries: [pitched, sugar(9.1)] })).toBe('not-started');
+    // Without the reading of the day the sugar went in nothing is seen to fall: a fortnight at the end proves it, a week does not.
+    const unseen = (...more: readonly Read[]): string => statusOf([...proven, ...more], { entries: [pitched, sugar(9.1)] });
+    expect(unseen()).toBe('too-few-readings');
+    expect(unseen([33, END_SG])).toBe('too-few-readings');
+    expect(unseen([34, END_SG])).toBe('finished-dry');
+    // Above the end it never began.
+    const above = proven.map(([day]): Read => [day, END_SG + 0.004]);
+    expect(statusOf([...above, [34, END_SG + 0.004]], { entries: [pitched, sugar(8.9)] })).toBe('not-started');
+    expect(judged(proven, { entries: [pitched, sugar(9.1)] }).value.sentence).toContain('must span two weeks');
   });
   it('is the must itself on the day of the yeast, though sugar went in before it', () => {
     // One reading beside the must's own gravity is a fall; after sugar it is one reading.

@@ -87,6 +87,8 @@ export interface Facts {
   readonly bestRatePerDay: number;
   /** Whether it stands still for longer than a working ferment would. */
   readonly rests: boolean;
+  /** Whether a fall was seen since yeast or sugar last went in. */
+  readonly sawFall: boolean;
   /** What the sums still find that could ferment, at the last reading, g/L as hexose. */
   readonly leftGPerL: number;
   /** When new yeast went in after the first; null when none did. */

@@ -120,6 +120,7 @@ export function judgeFermentation(input: JudgeInput): Worked<Verdict> {
     lastOverDays: rates.lastOverDays,
     bestRatePerDay: rates.bestPerDay,
     rests: rates.rests,
+    sawFall: first.sg - last.sg > NO_FALL_SG,
     leftGPerL: fermentableGPerL(now),
     repitchedAt: pitches.length > 1 ? (pitches.at(-1) ?? null) : null,
     tempC: lastTemp,
@@ -148,9 +149,10 @@ function statusOf(facts: Facts, first: GravityReading): JudgedStatus {
   const dry = !facts.stopsAtTolerance && restSg <= endSg + AT_END_SG + EPS;
   const asleep = tooCold && leftGPerL > NOTHING_LEFT_G_PER_L;
   const span = daysBetween(first.at, last.at);
-  const fell = first.sg - last.sg;
-  if (fell <= NO_FALL_SG) {
+  if (!facts.sawFall) {
     if (tooCold) return 'too-cold';
+    // Sugar that came in late may have gone before anybody looked: steady at the end for a fortnight, it has.
+    if (dry) return steadyDays >= SHORT_PROOF_DAYS - EPS ? 'finished-dry' : 'too-few-readings';
     return usable.length >= 3 && span >= 3 ? 'not-started' : 'too-few-readings';
   }
   if (steadyDays >= PROOF_DAYS - EPS) {

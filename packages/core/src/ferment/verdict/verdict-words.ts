@@ -89,9 +89,9 @@ export function sentenceFor(facts: Facts, status: JudgedStatus): string {
 }
 
 /** Days that equal readings must span to prove an end where it stands; null where it stands near none. */
-function proofDays({ stopsAtTolerance, last, endSg }: Facts): number | null {
+function proofDays({ stopsAtTolerance, last, endSg, sawFall }: Facts): number | null {
   if (stopsAtTolerance || last.sg > endSg + TOUCH_HIGH_SG) return null;
-  return last.sg <= endSg + AT_END_SG ? PROOF_DAYS : SHORT_PROOF_DAYS;
+  return last.sg <= endSg + AT_END_SG && sawFall ? PROOF_DAYS : SHORT_PROOF_DAYS;
 }
 
 /** What an equal reading would prove, and after how long: less than the craft's week never does. */
@@ -102,8 +102,9 @@ function tooFewSentence(facts: Facts, now: string): string {
     facts.steadyDays > 0
       ? `steady at ${now} for ${facts.steadyDays === 1 ? 'a day' : `${facts.steadyDays} days`}, which is too short`
       : `${now} is one reading`;
-  return days === PROOF_DAYS
-    ? `Cannot tell yet: ${stood}. Equal readings over a week would prove it.`
+  if (days === PROOF_DAYS) return `Cannot tell yet: ${stood}. Equal readings over a week would prove it.`;
+  return facts.last.sg <= facts.endSg + AT_END_SG
+    ? `Cannot tell yet: ${stood}. Nobody saw it fall since sugar or fruit went in, so equal readings must span two weeks to prove an end.`
     : `Cannot tell yet: ${stood}. It is a touch high, so equal readings must span two weeks to prove an end.`;
 }
 

@@ -46,6 +46,7 @@ export const TYPED_FIGURES = {
   labels: { name: 'number of labels', ...LIMITS.labels, says: `Write how many, as a number up to ${LIMITS.labels.max}.` },
   cups: { name: 'cups', ...LIMITS.teaCups, says: 'Write how many cups, such as 2.' },
   packetG: { name: 'grams in a packet', ...LIMITS.packetG, says: 'Write the grams one packet holds, such as 5. It stands on the packet.' },
+  infusionDays: { name: 'days in the drink', ...LIMITS.infusionDays, says: 'Write how many days, such as 14.' },
   steepDays: { name: 'days on the pulp', ...LIMITS.steepDays, says: 'Write how many days, such as 5.' },
   altitudeM: { name: 'height above the sea, m', ...LIMITS.altitudeM, says: 'Write metres, such as 600; 1000 feet are 305 m.' },
   days: { name: 'days', min: 0, max: 60, says: 'Write how many days, such as 7.' },

@@ -39,6 +39,8 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
   look: { page: '', verb: 'Look' },
   release: { page: '', verb: 'Let it out' },
   malolactic: { page: 'malolactic', verb: 'Taste' },
+  taste: { page: 'taste', verb: 'Taste' },
+  lift: { page: 'infuse', verb: 'Take it out' },
   clean: { page: '', verb: 'Clean' },
   bottle: { page: 'bottle', verb: 'Bottle' },
   'test-bottle': { page: 'squeeze', verb: 'Squeeze' },

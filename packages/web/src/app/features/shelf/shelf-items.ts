@@ -56,6 +56,8 @@ const TAG_TITLES: Readonly<Record<string, string>> = {
   look: 'Clear yet?',
   release: 'Let gas out',
   malolactic: 'Taste it',
+  taste: 'Taste it',
+  lift: 'Take it out',
   bottle: 'Bottle',
   stabilise: 'Sugar left?',
   warm: 'Too cold',

@@ -1,9 +1,10 @@
-import type { Pulp } from '@trug/core';
+import type { BatchState, Pulp } from '@trug/core';
 import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
 import { isAtRest, type Evidence } from '@trug/core/ferment/verdict/verdict';
 import { restartOutcomeOf } from '@trug/core/book/outlook/restart-of';
 import { countText } from '@trug/core/matter/quantity/count-text';
-import { calendarDays, dayText, instantMs } from '@trug/core/matter/quantity/days';
+import { hasFruitIn } from '@trug/core/book/state/fruit-out';
+import { calendarDays, dateAfter, dayText, instantMs } from '@trug/core/matter/quantity/days';
 import { dayIn, hourIn } from '@trug/core/matter/quantity/zone';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
@@ -23,6 +24,7 @@ const RACK = { page: 'rack', verb: 'Rack it' };
 const BOTTLE = { page: 'bottle', verb: 'Bottle bench' };
 const KEG = { page: 'keg', verb: 'Keg it' };
 const NOTE = { page: 'note', verb: 'Write a note' };
+const INFUSE = { page: 'infuse', verb: 'Steep something in it' };
 const TRIAL = { page: 'trial', verb: 'Bench trial' };
 const TASTE = { page: 'taste', verb: 'Taste it' };
 const PITCH = { page: 'pitch', verb: 'Add yeast' };
@@ -66,6 +68,7 @@ export function nowWords(view: BatchView): NowWords {
       also: [ADJUST, SPLIT, READ, MOVE, TAKE_OUT],
     };
   }
+  if (hasFruitIn(state)) return fruitWords(view);
   if (!verdict) return { sentence: 'Put by.', tone: 'plain', evidence: [], next: '', main: null, also: [NOTE] };
   const v = verdict.value;
   const done = v.next.kind === 'rack-or-bottle';
@@ -74,7 +77,7 @@ export function nowWords(view: BatchView): NowWords {
   return {
     sentence: v.sentence,
     tone: done ? 'good' : toTheWarm || v.next.kind === 'stabilise' ? 'act' : 'plain',
-    evidence: [...restartEvidence(view), ...v.evidence],
+    evidence: [...restartEvidence(view), ...steepingEvidence(state), ...v.evidence],
     // Once it is off its lees, racking is not what comes next.
     next: state.plan
       ? state.plan.next
@@ -84,12 +87,12 @@ export function nowWords(view: BatchView): NowWords {
     main: done ? (bottleFirst ? BOTTLE : RACK) : v.next.kind === 'stabilise' ? TEST : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
     // Under one button: every act that makes sense at this stage.
     also: done
-      ? [...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]), KEG, TEST, CLEAR, MALOLACTIC, STABILISE, SWEETEN, TRIAL, ADJUST, TASTE, MOVE, TAKE_OUT]
+      ? [...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]), KEG, TEST, CLEAR, MALOLACTIC, STABILISE, SWEETEN, TRIAL, INFUSE, ADJUST, TASTE, MOVE, TAKE_OUT]
       : v.next.kind === 'stabilise'
-        ? [RACK, STABILISE, SWEETEN, TRIAL, BOTTLE, KEG, READ, RESTART, ADJUST, TASTE, TAKE_OUT]
+        ? [RACK, STABILISE, SWEETEN, TRIAL, INFUSE, BOTTLE, KEG, READ, RESTART, ADJUST, TASTE, TAKE_OUT]
         : toTheWarm
           ? [...(v.next.kind === 'restart' ? [MOVE] : []), READ, PITCH, TEST, RACK, ADJUST, TASTE, TAKE_OUT]
-          : [RACK, MOVE, ADJUST, PITCH, CLEAR, TEST, BOTTLE, KEG, TASTE, TAKE_OUT],
+          : [RACK, MOVE, ADJUST, INFUSE, PITCH, CLEAR, TEST, BOTTLE, KEG, TASTE, TAKE_OUT],
   };
 }
 
@@ -112,6 +115,25 @@ function pulpWords({ state, verdict, jobs, now }: BatchView, pulp: Pulp): NowWor
 function restartEvidence({ state, verdict }: BatchView): readonly Evidence[] {
   const outcome = verdict && !isAtRest(verdict.value.status) ? restartOutcomeOf(state) : null;
   return outcome ? [{ text: outcome.text, speaks: outcome.is === 'going' ? 'for' : 'note' }] : [];
+}
+
+/** What steeps in it, and until when. */
+const steepingEvidence = (state: BatchState): readonly Evidence[] =>
+  state.infusions.map(({ name, at, days }) => ({
+    text: `In it until ${dayText(dateAfter(at, days, state.zone), false)}: ${name}`,
+    speaks: 'note',
+  }));
+
+/** Fruit gives up sugar for days: whatever the readings say, nothing is proven until it is out. */
+function fruitWords(view: BatchView): NowWords {
+  return {
+    sentence: 'Fruit steeps in it and gives up its sugar. No reading proves an end until it is out.',
+    tone: 'plain',
+    evidence: [...steepingEvidence(view.state), ...(view.verdict?.value.evidence ?? [])],
+    next: 'Taste it every few days. Once the fruit is out, equal readings over two weeks prove the end again.',
+    main: { ...INFUSE, verb: 'Take it out' },
+    also: [TASTE, READ, RACK, ADJUST, MOVE, NOTE, TAKE_OUT],
+  };
 }
 
 function kegWords({ state, now }: BatchView): NowWords {

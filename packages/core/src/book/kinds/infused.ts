@@ -1,0 +1,35 @@
+import { infusedSugarG, infusionById, isFruit, withInfusion } from '../../finish/steep/infusions.js';
+import type { SupplyUse } from '../../juice/adjust/addition-payload.js';
+import { countText } from '../../matter/quantity/count-text.js';
+import { inHand } from '../state/draft.js';
+import type { Kind } from './kind.js';
+import { moveGravity } from './sugar-moves.js';
+
+/** Something put in to steep, to be taken out again. */
+export interface InfusedPayload {
+  readonly infusionId: string;
+  readonly massG: number;
+  /** Until it is to come out, days. */
+  readonly days: number;
+  readonly supplies?: readonly SupplyUse[] | undefined;
+}
+
+export const infused: Kind<InfusedPayload> = {
+  apply: (state, { id, at, payload: { infusionId, massG, days } }) => {
+    const infusion = infusionById(infusionId);
+    inHand(state);
+    const infusions = [
+      ...state.infusions,
+      { id, infusionId, name: infusion.name, isFruit: isFruit(infusionId), massG, at, firstDays: infusion.days[0], days, tastedAt: null },
+    ];
+    if (infusion.sugarGPerG === 0 && infusion.acidGPerG === 0) return { infusions };
+    return { ...moveGravity(state, at, (l) => withInfusion(l, { infusion, massG }), infusedSugarG(infusion, massG)), infusions };
+  },
+  words: ({ payload: { infusionId, massG, days } }, say) => ({
+    lead: 'Steeping in it',
+    rest: `${say.mass(massG)} ${infusionById(infusionId).name}, out in ${countText(days, 'day')}`,
+  }),
+  offThePulp: true,
+  onTheDrink: true,
+  supplies: ({ supplies = [] }) => supplies,
+};
