@@ -18,13 +18,23 @@ const UNREAD = 'Nobody has read it, so nobody knows whether sugar is left. Plast
 /**
  * Which ways of putting a drink by are open to it. What would burst or fall flat is struck out with the reason.
  *
- * @param input - on what grounds it may be sealed, and its verdict
+ * @param input - on what grounds it may be sealed, its verdict, and whether fruit steeps in it
  * @returns every route, in the order to offer them
  * @source design rules: sealed only when the end is proven; stabilised drinks cannot be primed; what is left is counted
  */
-export function bottlingRoutes({ way, verdict }: { readonly way: SealWay; readonly verdict: Verdict | null }): readonly BottlingRoute[] {
+export function bottlingRoutes({
+  way,
+  verdict,
+  hasFruit = false,
+}: {
+  readonly way: SealWay;
+  readonly verdict: Verdict | null;
+  readonly hasFruit?: boolean;
+}): readonly BottlingRoute[] {
   const word = verdict ? STATUS_WORDS[verdict.status] : 'not pitched';
-  const unproven = `Its end is not proven: ${word}. Sealed now, it could burst.`;
+  const unproven = hasFruit
+    ? 'Fruit still steeps in it and gives up sugar for days. Take it out, and prove the end again.'
+    : `Its end is not proven: ${word}. Sealed now, it could burst.`;
   const high = 'It ended higher than the sums put it. What they still find of sugar counts as fizz: the bench says whether these bottles stand it.';
   return [
     {

@@ -11,6 +11,7 @@ import { chanceText } from '@trug/core/finish/bottle/bottle-safety';
 import { STATUS_WORDS } from '@trug/core/ferment/verdict/verdict';
 import { bottlingRoutes, type RouteId } from '@trug/core/book/plan/bottling-routes';
 import { warmestSinceEnd } from '@trug/core/book/state/sealed-gas-of';
+import { hasFruitIn } from '@trug/core/book/state/fruit-out';
 import { maySeal, sealWay } from '@trug/core/book/state/sealing';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { PrimingDrawn } from './priming-drawn';
@@ -84,7 +85,7 @@ export class BottleBench {
   private readonly verdict = computed(() => this.view()?.verdict?.value ?? null);
   protected readonly routes = computed(() => {
     const state = this.view()?.state;
-    return state?.liquid ? bottlingRoutes({ way: sealWay(state, this.verdict()), verdict: this.verdict() }) : [];
+    return state?.liquid ? bottlingRoutes({ way: sealWay(state, this.verdict()), verdict: this.verdict(), hasFruit: hasFruitIn(state) }) : [];
   });
   /** The route asked for while it is allowed, else the first that is. */
   protected readonly route = computed((): RouteId => {
