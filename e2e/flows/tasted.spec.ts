@@ -20,6 +20,9 @@ describe('a tasting a year later', () => {
       await bench.open('/cellar');
       await bench.pressAt('button[aria-label^="Open one"][aria-label$="Old Terrace"]');
       await bench.says(/opened/, 'body');
+      await bench.press('Given away or broken: Old Terrace');
+      await bench.press('One given away');
+      await bench.says(/given away/, 'body');
       await bench.press('Taste Old Terrace');
       await bench.says(/Taste it/, 'main h1');
       await bench.choose('colour', 'amber');
@@ -39,7 +42,9 @@ describe('a tasting a year later', () => {
         kind: 'tasted',
         payload: { sheet: { colour: 'amber', clarity: 'bright', words: ['baked-apple'], score: 8, next: NOTE, scales: { acid: 1, nose: null } } },
       });
-      expect(entries.at(-2)).toMatchObject({ kind: 'opened' });
+      const [opened, given] = entries.slice(-3);
+      expect(given).toMatchObject({ kind: 'opened', payload: { count: 1, how: 'given' } });
+      expect(opened?.kind === 'opened' && opened.payload.how).toBeUndefined();
 
       // Begun like it: by its fruit at first, and by its yeast once that is chosen.
       await bench.open('/new');

@@ -1,6 +1,7 @@
 import type { CapColour, ClearingMeans, EntryPayloads, PrimingMode, TimedPlan, Vent } from '@trug/core';
 import { KEG_WAY_IDS } from '@trug/core/finish/bottle/keg-ways';
 import { SQUEEZE_FEELS, type SqueezeFeel } from '@trug/core/finish/bottle/test-bottle';
+import { GONE_WAYS } from '@trug/core/book/kinds/opened';
 import { PRIMING_MODES } from '@trug/core/finish/bottle/priming-sugar';
 import { CAP_COLOURS, PITCH_METHODS, SUGAR_TESTS, TIMED_PLANS, VENTS } from '@trug/core/book/state/entry-choices';
 import { CLEARING_MEANS } from '@trug/core/ferment/clear/clearing-means';
@@ -142,6 +143,8 @@ export class KeggedPayloadDto {
 export class OpenedPayloadDto {
   @Text(60) @IsNotEmpty() kindId!: string;
   @IsInt() @InRange(LIMITS.opened) count!: number;
+  @IsOptional() @Text(40) @IsNotEmpty() crateId?: string;
+  @IsOptional() @IsIn([...GONE_WAYS]) how?: EntryPayloads['opened']['how'];
 }
 
 export class InfusedPayloadDto {

@@ -2,7 +2,7 @@ import { BatchPageActions } from '../state/batches.actions';
 import { SettingsPageActions } from '../state/settings.actions';
 import { VesselPageActions } from '../state/vessels.actions';
 import { DOUBLE_CLICK_MS } from '../writing/outbox';
-import { BATCH_ID, dayAt, finishedLog, filled, pitched, reading, sampleBatch, sampleEntry } from '../../testing/sample-batch';
+import { BATCH_ID, dayAt, finishedLog, filled, pitched, reading, sampleBatch, sampleEntry, testedLog } from '../../testing/sample-batch';
 import { sampleJuice } from '../../testing/sample-juice';
 import { sampleSupply } from '../../testing/sample-supply';
 import { PageHarness } from '../../testing/page-harness';
@@ -75,6 +75,23 @@ describe('Cellar', () => {
     expect(page.text('.left')).toBe('0 of 2 left');
     expect(page.has('button[disabled]')).toBe(true);
     expect(page.written().map((e) => e.kind)).toEqual(['opened', 'opened']);
+  });
+  it('takes a bottle out of the crate it is pressed on, where a batch has two alike', async () => {
+    const run = (day: number, crate: string) =>
+      sampleEntry('bottled', day, {
+        bottles: [{ kindId: 'crown-500', count: 3 }],
+        testBottle: false,
+        lossL: 0.1,
+        crate,
+        capColour: 'rust',
+        hottestC: 22,
+        acknowledged: [],
+      });
+    const [one, other] = [run(28, 'First run'), { ...run(29, 'Second run'), id: '01E00000000000000000000999' }];
+    const page = await PageHarness.open(Cellar, { batches: [sampleBatch([...testedLog(), one, other])], today: 60 });
+    await page.press('Open one crown-capped 500 mL of Second run');
+    expect(page.written()).toMatchObject([{ kind: 'opened', payload: { kindId: 'crown-500', count: 1, crateId: other.id } }]);
+    expect(page.texts('.left')).toEqual(['2 of 3 left', '3 of 3 left']);
   });
   it('shows a keg with what is left in it, and a way to draw some', async () => {
     const kegged = sampleEntry('kegged', 30, { vessel: { vesselId: 'K', volumeL: 19 }, lossL: 1, targetVolumes: 2.4, storeC: 4, acknowledged: [] });

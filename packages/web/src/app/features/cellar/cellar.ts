@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { countText } from '@trug/core/matter/quantity/count-text';
+import type { GoneWay } from '@trug/core/book/kinds/opened';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { CautionList } from '../../shared/caution/caution-list';
 import { Tape } from '../../shared/tape/tape';
@@ -13,11 +15,13 @@ import { cellarCrates, type CellarCrate } from './cellar-crates';
 import { appFeature } from '../../state/app.reducer';
 import { LogWriter } from '../../writing/log-writer';
 
+const GONE_WORDS: Readonly<Record<GoneWay, string>> = { given: 'given away', broken: 'broken' };
+
 /** The cellar: crates from the top, what is left in each, and when it drinks well. */
 @Component({
   selector: 'trug-cellar',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Tape, Vessel, CautionList],
+  imports: [RouterLink, Tape, Vessel, CautionList, MatMenu, MatMenuItem, MatMenuTrigger],
   templateUrl: './cellar.html',
   styleUrl: './cellar.scss',
 })
@@ -43,10 +47,12 @@ export class Cellar {
     caution('strength'),
   ]);
 
-  protected openOne(crate: CellarCrate, kindId: string): void {
+  /** A bottle leaves its crate: opened, or in another way. */
+  protected takeOne({ batchId, crate, left }: CellarCrate, kindId: string, how?: GoneWay): void {
     // Never before what it was filled with, however quickly the one follows the other.
-    const after = this.views().find((v) => v.batch.id === crate.batchId)?.state.lastEntryAt ?? null;
-    const entry = this.writer.entry(crate.batchId, { kind: 'opened', payload: { kindId, count: 1 } }, after);
-    void this.writer.file({ batches: [], entries: [entry] }, `One of ${crate.crate.name} opened, ${crate.left - 1} left.`);
+    const after = this.views().find((v) => v.batch.id === batchId)?.state.lastEntryAt ?? null;
+    const payload = { kindId, count: 1, crateId: crate.id, ...(how === undefined ? {} : { how }) };
+    const entry = this.writer.entry(batchId, { kind: 'opened', payload }, after);
+    void this.writer.file({ batches: [], entries: [entry] }, `One of ${crate.name} ${how === undefined ? 'opened' : GONE_WORDS[how]}, ${left - 1} left.`);
   }
 }
