@@ -14,14 +14,18 @@ const GROUPS = {
       'finish/bottle/co2-solubility',
       'finish/bottle/priming-sugar',
       'finish/bottle/ready-window',
+      'finish/bottle/heat-bottles',
     ],
-    tests: ['finish/bottle/bottle', 'finish/bottle/bottle-safety', 'finish/bottle/sealed-gas'],
+    tests: ['finish/bottle/bottle', 'finish/bottle/bottle-safety', 'finish/bottle/sealed-gas', 'finish/bottle/heat-bottles'],
   },
   sealing: {
     mutate: [
       'book/state/sealing',
+      'book/state/fruit-out',
       'book/state/bottling-check',
       'book/log/check-entry',
+      'book/kinds/infused',
+      'book/kinds/lifted',
       'book/kinds/primed',
       'book/kinds/bottled',
       'book/kinds/kegged',
@@ -42,6 +46,7 @@ const GROUPS = {
       'book/kinds/kegged',
       'book/kinds/stabilised',
       'finish/bottle/stabilise-dose',
+      'finish/steep/infusion-plan',
     ],
   },
   verdict: {

@@ -60,6 +60,14 @@ describe('sums that belong to no batch', () => {
     expect(line(sulfite, 'Potassium metabisulfite')).toBe(`${(2000 / 576).toFixed(1)} g`);
     expect(sulfite.cautions.map((c) => c.id)).toContain('sulfite');
   });
+  it('hold hot bottles long enough, with the danger, and refuse what bursts', () => {
+    const heat = ask('heat', { volumes: 2, coreC: 65 });
+    // Fifty units at 5.25 a minute.
+    expect(firstNumber(line(heat, 'Hold it there for'))).toBeCloseTo(50 / 1.393 ** 5, 0);
+    expect(firstNumber(line(heat, 'On the glass meanwhile'))).toBeGreaterThan(5);
+    expect(heat.cautions.map((c) => c.id)).toEqual(['hot-bottles']);
+    expect(() => ask('heat', { volumes: 3, coreC: 65 })).toThrow(/never heated/);
+  });
   it('wait for what must be said, and refuse what cannot be in words', () => {
     for (const sum of QUICK_SUMS) {
       expect(workQuickSum(sum, new Map())).toBeNull();

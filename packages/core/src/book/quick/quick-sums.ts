@@ -2,6 +2,7 @@ import type { Caution } from '../../base/cautions/caution.js';
 import { CoreError } from '../../base/errors/core-error.js';
 import { celsius, figure, gravityText } from '../../base/worked/figures.js';
 import type { Step } from '../../base/worked/worked.js';
+import { heatBottles, LEAST_HEADSPACE } from '../../finish/bottle/heat-bottles.js';
 import { kegPressure } from '../../finish/bottle/co2-solubility.js';
 import { primingSugar } from '../../finish/bottle/priming-sugar.js';
 import { waterForGravity } from '../../juice/adjust/dilution.js';
@@ -252,6 +253,24 @@ export const QUICK_SUMS: readonly QuickSum[] = [
     title: 'Pressure on a keg',
     fields: [plainFigure('volumes', 'Fizz wanted, volumes', 'fizz', 2.4), warmth('tempC', 'The keg is at', 6)],
     work: (of) => plain(said('Set the regulator to', `${figure(kegPressure({ targetVolumes: of('volumes'), tempC: of('tempC') }), 2)} bar`)),
+  },
+  {
+    id: 'heat',
+    title: 'Heat for filled bottles',
+    fields: [plainFigure('volumes', 'Fizz in the bottles, volumes', 'fizz', 1.5), warmth('coreC', 'The middle of the coldest bottle gets', 65)],
+    work: (of) => {
+      const { value, steps, cautions } = heatBottles({ co2Volumes: of('volumes'), headspace: LEAST_HEADSPACE, coreC: of('coreC') });
+      return {
+        lines: [
+          asIs('Hold it there for', `${figure(value.minutes, 0)} minutes`),
+          said('On the glass meanwhile', `${figure(value.gaugeBar, 1)} bar`),
+          asIs('Room to leave at the filling', `${figure(LEAST_HEADSPACE * 100, 0)} % at least`),
+        ],
+        note: 'Count from when a thermometer in a bottle of water in the middle of the bath shows it. Only bottles whose maker says that they stand this pressure hot: none of those that Trug knows has such a figure.',
+        steps,
+        cautions,
+      };
+    },
   },
 ];
 
