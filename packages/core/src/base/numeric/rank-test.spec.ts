@@ -19,6 +19,15 @@ describe('rankTest', () => {
   });
   it('says nothing of an empty group, or of more than can be counted out', () => {
     expect(rankTest([], [1])).toBeNull();
+    expect(rankTest([1], [])).toBeNull();
+    const upTo = (n: number): readonly number[] => Array.from({ length: n }, (_, i) => i);
+    // Twenty together are counted out: two of the 184,756 ways.
+    expect(
+      rankTest(
+        upTo(10),
+        upTo(10).map((i) => i + 10),
+      )?.p,
+    ).toBeCloseTo(2 / 184_756, 12);
     expect(
       rankTest(
         Array.from({ length: 15 }, (_, i) => i),

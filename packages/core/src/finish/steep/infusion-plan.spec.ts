@@ -7,7 +7,9 @@ import { replay } from '../../book/log/replay.js';
 import type { Entry } from '../../book/entry/entry.js';
 import { fermentableGPerL } from '../../matter/liquid/views.js';
 import { expectWithin, refusalCode } from '../../testing/expect-within.js';
+import { checkEntryAgainst } from '../../book/log/check-entry.js';
 import { logOf } from '../../testing/made-logs.js';
+import { SAMPLE_PAYLOADS } from '../../testing/sample-payloads.js';
 import { infusionPlan } from './infusion-plan.js';
 
 const make = logOf();
@@ -81,6 +83,39 @@ describe('what steeps', () => {
     expect(seal([...dry, fruit, ...steady, out(fruit, 56)], 57)).toBe(false);
     const after = [make.read(57, 0.998), make.read(64, 0.998), make.read(71, 0.998)];
     expect(seal([...dry, fruit, ...steady, out(fruit, 56), ...after], 72)).toBe(true);
+  });
+  it('comes out alone: oak lifted beside fruit leaves the fruit in, and a proof where there was one', () => {
+    const [oak, fruit] = [put('oak-light', 30), put('raspberry', 2000)];
+    const only = (log: readonly Entry[]): readonly string[] => replay(log).infusions.map((each) => each.id);
+    expect(only([...dry, oak, fruit, out(oak, 40)])).toEqual([fruit.id]);
+    expect(only([...dry, oak, fruit, out(fruit, 40)])).toEqual([oak.id]);
+    const proven = (log: readonly Entry[], today: number): boolean => {
+      const state = replay(log);
+      return maySeal(state, judgeState(state, make.at(today))?.value ?? null);
+    };
+    expect(proven([...dry, oak, out(oak, 40)], 41)).toBe(true);
+    expect(proven([...dry, oak, make.racked(40, 19)], 41)).toBe(true);
+    // Fruit that came out long ago is proven gone, and oak lifted after it changes nothing.
+    const since = [make.read(41, 0.998), make.read(48, 0.998), make.read(55, 0.998)];
+    expect(proven([...dry, oak, fruit, out(fruit, 40), ...since, out(oak, 56)], 57)).toBe(true);
+    expect(replay([...dry, oak, out(fruit, 40)]).issues).toHaveLength(1);
+  });
+  it('goes into no sealed keg, and into no pulp', () => {
+    const ask = (log: readonly Entry[], entry: Entry) => {
+      const state = replay(log);
+      return checkEntryAgainst(state, judgeState(state, entry.at)?.value ?? null, entry).refusal;
+    };
+    const keg = [...dry, make.kegged(27)];
+    const pulp = [make.entry('steeped', 0, SAMPLE_PAYLOADS.steeped)];
+    for (const entry of [put('cinnamon', 12), out(put('cinnamon', 12), 29)]) expect(ask(keg, entry)).not.toBeNull();
+    expect(ask(pulp, put('cinnamon', 12, 2))).not.toBeNull();
+    expect(ask(dry, put('cinnamon', 12))).toBeNull();
+  });
+  it('of fruit before the yeast counts as the must’s own', () => {
+    const [must, fruit] = [make.filled(), put('cherry', 2000, 1)];
+    const state = replay([must, fruit, out(fruit, 3)]);
+    expect(state.issues).toEqual([]);
+    expect(fermentableGPerL(state.must ?? drink)).toBeGreaterThan(fermentableGPerL(replay([must]).must ?? drink) + 10);
   });
   it('cannot be taken out twice', () => {
     const oak = put('oak-light', 30);

@@ -29,9 +29,14 @@ describe('triangleTest', () => {
   it('says that two can find nothing', () => {
     expect(triangleTest({ n: 2, correct: 2 })).toMatchObject({ finds: 0, leastChance: expect.closeTo(1 / 9, 12) });
   });
-  it('is as sure as can be of none right, and refuses nobody', () => {
+  it('is as sure as can be of none right, and takes one to sixty tasters', () => {
     expect(triangleTest({ n: 5, correct: 0 }).chance).toBeCloseTo(1, 12);
-    expect(refusalCode(() => triangleTest({ n: 0, correct: 0 }))).toBe('OUT_OF_RANGE');
+    for (const n of [0, 61, 2.5]) expect(refusalCode(() => triangleTest({ n, correct: 0 }))).toBe('OUT_OF_RANGE');
+    for (const n of [1, 60]) expect(triangleTest({ n, correct: n }).chance).toBeCloseTo((1 / 3) ** n, 12);
+  });
+  it('finds what it can with three: all of them right, one in 27', () => {
+    // Eight in 27 find it when two in three are right.
+    expect(triangleTest({ n: 3, correct: 3 })).toMatchObject({ finds: expect.closeTo(8 / 27, 9), leastChance: expect.closeTo(1 / 27, 12) });
   });
 });
 
@@ -44,6 +49,11 @@ describe('preferenceTest', () => {
   ])('of %i who chose, %i for the one, has a chance of %d', (n, prefer, chance) => {
     expectWithin(preferenceTest({ n, prefer }).chance, chance, { abs: 0.0001 });
   });
+});
+
+it('of six who prefer, all must agree to be rarer than one in twenty', () => {
+  expect(preferenceTest({ n: 6, prefer: 6 })).toMatchObject({ chance: expect.closeTo(2 / 64, 12), leastChance: expect.closeTo(2 / 64, 12) });
+  expect(preferenceTest({ n: 1, prefer: 1 }).leastChance).toBe(1);
 });
 
 describe('rankingTest', () => {
@@ -73,6 +83,9 @@ describe('rankingTest', () => {
   });
   it('refuses what is no order of the same glasses', () => {
     expect(refusalCode(() => rankingTest([[0, 0, 1]]))).toBe('OUT_OF_RANGE');
+    for (const order of [[], [0], [0, 1, 2, 3, 4]]) expect(refusalCode(() => rankingTest([order]))).toBe('OUT_OF_RANGE');
+    expect(refusalCode(() => rankingTest([]))).toBe('OUT_OF_RANGE');
+    expect(rankingTest([[3, 1, 0, 2]]).rankSums).toEqual([3, 2, 4, 1]);
     expect(
       refusalCode(() =>
         rankingTest([
