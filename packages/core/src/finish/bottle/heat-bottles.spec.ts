@@ -41,6 +41,15 @@ describe('heatBottles', () => {
     for (const coreC of [60, 65, 70]) expect(bar(2, coreC + 5, 0.06)).toBeGreaterThan(bar(2, coreC, 0.06));
     for (const room of [0.07, 0.08, 0.1]) expect(bar(2, 65, room - 0.01)).toBeGreaterThan(bar(2, 65, room));
   });
+  it('shows the danger and its working, and a stronger drink, which holds less, presses more', () => {
+    const strong = (abv?: number): number => heatBottles({ co2Volumes: 2, headspace: 0.05, coreC: 65, ...(abv === undefined ? {} : { abv }) }).value.co2Bar;
+    expect(strong(12)).toBeGreaterThan(strong(5));
+    expect(strong()).toBe(strong(5));
+    const { cautions, steps } = heatBottles({ co2Volumes: 2, headspace: 0.05, coreC: 65 });
+    expect(cautions.map((c) => c.id)).toEqual(['hot-bottles']);
+    expect(steps.map((step) => step.result)).toEqual(['9.5 minutes', '3.3 %', expect.stringMatching(/bar$/)]);
+    expect(() => heatBottles({ co2Volumes: 2, headspace: 0.04, coreC: 65 })).toThrow(/leave 5 % of the bottle empty/);
+  });
   it('refuses what glass cannot stand, and a core that is no heat treatment', () => {
     expect(refusalCode(() => heatBottles({ co2Volumes: 2.6, headspace: 0.05, coreC: 65 }))).toBe('NOT_ALLOWED');
     expect(refusalCode(() => heatBottles({ co2Volumes: 2, headspace: 0.04, coreC: 65 }))).toBe('NOT_ALLOWED');
