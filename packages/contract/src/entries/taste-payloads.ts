@@ -2,9 +2,8 @@ import type { Clarity, EntryPayloads, TasteColour } from '@trug/core';
 import { SPARKLES } from '@trug/core/book/state/entry-choices';
 import { CLARITIES, TASTE_COLOURS, TASTE_SCALES } from '@trug/core/finish/taste/taste-sheet';
 import { TASTE_WORD_IDS } from '@trug/core/finish/taste/taste-words';
-import { TRIAL_WAYS, type TrialWay } from '@trug/core/book/kinds/trialled';
 import { MOST_RANKED, MOST_TASTERS } from '@trug/core/finish/trial/taste-tests';
-import { TRIAL_KINDS, type TrialKind } from '@trug/core/finish/trial/trial-substance';
+import { TRIAL_KINDS, TRIAL_WAYS, type TrialKind, type TrialWay } from '@trug/core/finish/trial/trial-substance';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -24,6 +23,8 @@ import {
 } from 'class-validator';
 import { InRange, LIMITS, Text } from '../validation/decorators.js';
 
+/** Glasses by number. */
+const GLASSES = [...Array(MOST_RANKED).keys()];
 const STEPS = [...TASTE_SCALES.nose.keys(), null];
 
 export class TasteScalesDto {
@@ -60,7 +61,7 @@ export class TrialSubstanceDto {
 
 export class TrialJudgementDto {
   @Text(40) @IsNotEmpty() name!: string;
-  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(MOST_RANKED) @IsInt({ each: true }) @IsIn([...Array(MOST_RANKED).keys()], { each: true }) said!: number[];
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(MOST_RANKED) @IsInt({ each: true }) @IsIn(GLASSES, { each: true }) said!: number[];
 }
 
 export class TrialledPayloadDto {
@@ -75,6 +76,6 @@ export class TrialledPayloadDto {
   @InRange(LIMITS.trialGlassMl) glassMl!: number;
   @IsIn(TRIAL_WAYS) way!: TrialWay;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(MOST_TASTERS) @ValidateNested({ each: true }) @Type(() => TrialJudgementDto) judged!: TrialJudgementDto[];
-  @IsIn([...Array(MOST_RANKED).keys(), null]) chosen!: number | null;
+  @IsIn([...GLASSES, null]) chosen!: number | null;
   @Text(400) text!: string;
 }

@@ -20,7 +20,7 @@ export const infused: Kind<InfusedPayload> = {
     inHand(state);
     const infusions = [
       ...state.infusions,
-      { id, infusionId, name: infusion.name, isFruit: isFruit(infusionId), massG, at, firstDays: infusion.days[0], days, tastedAt: null },
+      { id, name: infusion.name, isFruit: isFruit(infusion), massG, at, firstDays: infusion.days[0], days, tastedAt: null },
     ];
     if (infusion.sugarGPerG === 0 && infusion.acidGPerG === 0) return { infusions };
     return { ...moveGravity(state, at, (l) => withInfusion(l, { infusion, massG }), infusedSugarG(infusion, massG)), infusions };

@@ -16,7 +16,8 @@ export interface OpenedPayload {
   readonly how?: GoneWay;
 }
 
-const GONE_WORDS: Readonly<Record<GoneWay, string>> = { given: 'Given away', broken: 'Broken' };
+/** How it went, in words. */
+export const GONE_WORDS: Readonly<Record<GoneWay, string>> = { given: 'Given away', broken: 'Broken' };
 
 function apply(state: Draft, entry: Filed<OpenedPayload>): Patch {
   const { kindId, crateId, how } = entry.payload;

@@ -12,18 +12,30 @@ export interface TastedPayload {
   readonly sheet?: TasteSheet;
 }
 
+/** What a tasting says, of a payload or as it is told later. */
+interface Said {
+  readonly text: string;
+  readonly sheet?: TasteSheet | null;
+}
+
 /** What was tasted, in the maker's words and those of the wheel. */
-export function tastedWords({ text, sheet }: TastedPayload): string {
+export function tastedWords({ text, sheet }: Said): string {
   const words = (sheet?.words ?? []).flatMap((id) => tasteWordById(id)?.name ?? []).join(', ');
   return [text, words].filter((part) => part !== '').join(' · ');
+}
+
+/** The same behind what it was given of ten. */
+export function judgedWords(said: Said): string {
+  const score = said.sheet?.score ?? null;
+  return [score === null ? '' : `${score} of 10`, tastedWords(said)].filter((part) => part !== '').join(' · ');
 }
 
 export const tasted: Kind<TastedPayload> = {
   // With what steeps in it, where something does.
   apply: ({ infusions }, { at }) => (infusions.length > 0 ? { infusions: infusions.map((each) => ({ ...each, tastedAt: at })) } : {}),
   words: ({ payload }) => {
-    const { score = null, next = '' } = payload.sheet ?? {};
-    const parts = [score === null ? '' : `${score} of 10`, tastedWords(payload), next === '' ? '' : `Next time: ${next}`];
+    const next = payload.sheet?.next ?? '';
+    const parts = [judgedWords(payload), next === '' ? '' : `Next time: ${next}`];
     return { lead: 'Tasted', rest: parts.filter((part) => part !== '').join(' · ') };
   },
 };

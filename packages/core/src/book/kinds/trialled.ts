@@ -1,12 +1,8 @@
 import { fermentableWord } from '../../base/reference/fermentables.js';
 import { figure } from '../../base/worked/figures.js';
 import { countText } from '../../matter/quantity/count-text.js';
-import { isPoured, type TrialSubstance } from '../../finish/trial/trial-substance.js';
+import { isPoured, type TrialSubstance, type TrialWay } from '../../finish/trial/trial-substance.js';
 import type { Kind } from './kind.js';
-
-/** How a trial is judged: the glasses ranked, or the odd one of three found. */
-export const TRIAL_WAYS = ['rank', 'triangle'] as const;
-export type TrialWay = (typeof TRIAL_WAYS)[number];
 
 /** A bench trial, with what everybody said before anybody was told. */
 export interface TrialledPayload {

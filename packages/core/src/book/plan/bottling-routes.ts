@@ -1,3 +1,4 @@
+import { FRUIT_IN } from '../state/fruit-out.js';
 import { STATUS_WORDS, type Verdict } from '../../ferment/verdict/verdict.js';
 import type { SealWay } from '../state/sealing.js';
 
@@ -32,9 +33,7 @@ export function bottlingRoutes({
   readonly hasFruit?: boolean;
 }): readonly BottlingRoute[] {
   const word = verdict ? STATUS_WORDS[verdict.status] : 'not pitched';
-  const unproven = hasFruit
-    ? 'Fruit still steeps in it and gives up sugar for days. Take it out, and prove the end again.'
-    : `Its end is not proven: ${word}. Sealed now, it could burst.`;
+  const unproven = hasFruit ? FRUIT_IN : `Its end is not proven: ${word}. Sealed now, it could burst.`;
   const high = 'It ended higher than the sums put it. What they still find of sugar counts as fizz: the bench says whether these bottles stand it.';
   return [
     {

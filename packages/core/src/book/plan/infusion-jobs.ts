@@ -1,5 +1,6 @@
 import { countText } from '../../matter/quantity/count-text.js';
 import { calendarDays, dateAfter, dayText } from '../../matter/quantity/days.js';
+import { outOn } from '../state/fruit-out.js';
 import type { BatchState } from '../state/batch-state.js';
 import type { Add, JobsInput } from './job.js';
 
@@ -15,23 +16,23 @@ const TASTE_AGAIN_DAYS = 3;
  */
 export function infusionJobs({ batchName, state }: JobsInput, infusion: BatchState['infusions'][number], add: Add): void {
   const { name, firstDays } = infusion;
-  const outOn = dateAfter(infusion.at, infusion.days, state.zone);
+  const lastOn = outOn(infusion, state.zone);
   add(
     'lift',
     infusion.id,
-    outOn,
+    lastOn,
     `Take the ${name} out of ${batchName}`,
     `In since ${dayText(infusion.at, false, state.zone)}. Let the bag drain, do not wring it, and close the vessel full.`,
   );
   const from = infusion.tastedAt === null ? dateAfter(infusion.at, firstDays, state.zone) : dateAfter(infusion.tastedAt, TASTE_AGAIN_DAYS, state.zone);
   // On its last day it is taken out, not tasted.
-  if (from >= outOn) return;
+  if (from >= lastOn) return;
   const inFor = infusion.tastedAt ?? infusion.at;
   add(
     'taste',
     `${infusion.id}@${inFor}`,
     from,
     `Taste ${batchName} with its ${name}`,
-    `Take it out as soon as it is enough: it comes out in ${countText(Math.max(1, calendarDays(from, outOn)), 'day')} at the latest. What is too strong can only be blended.`,
+    `Take it out as soon as it is enough: it comes out in ${countText(Math.max(1, calendarDays(from, lastOn)), 'day')} at the latest. What is too strong can only be blended.`,
   );
 }

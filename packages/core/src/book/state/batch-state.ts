@@ -82,7 +82,6 @@ export interface Pulp {
 export interface Steeping {
   /** The `infused` entry it came in with. */
   readonly id: string;
-  readonly infusionId: string;
   readonly name: string;
   /** Whether it gives up sugar for as long as it is in. */
   readonly isFruit: boolean;

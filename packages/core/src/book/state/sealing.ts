@@ -1,7 +1,7 @@
 import { provesFinished, STATUS_WORDS, type Verdict } from '../../ferment/verdict/verdict.js';
 import { holdsSorbate } from '../../finish/bottle/sorbate.js';
 import type { BatchState } from './batch-state.js';
-import { hasFruitIn } from './fruit-out.js';
+import { FRUIT_IN, hasFruitIn } from './fruit-out.js';
 
 /**
  * What speaks for sealing a drink: its end is proven where the sums put it, or a test says what is left; it is proven to
@@ -40,10 +40,9 @@ export const maySeal = (state: BatchState, verdict: Verdict | null): boolean => 
 
 /** Why a batch may not be sealed, in words. */
 export function unprovenWords(state: BatchState, verdict: Verdict | null): string {
+  if (hasFruitIn(state)) return FRUIT_IN;
   const word = verdict ? STATUS_WORDS[verdict.status] : 'no yeast yet';
   const since = state.wokenAt !== null ? ' Sugar went in after its end was proven, so it must be proven again.' : '';
-  if (hasFruitIn(state))
-    return 'Fruit still steeps in it and gives up sugar for days, so it cannot be sealed. Take it out, then take equal readings over a week.';
   const dose = state.notStabilised ? ` The sulfite and sorbate in it do not count: ${state.notStabilised.why}.` : '';
   return `Its end is not proven (${word}), so it cannot be sealed in bottles.${since}${dose} Take equal readings over a week, or put it in a cold keg.`;
 }

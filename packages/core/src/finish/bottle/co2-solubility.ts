@@ -67,9 +67,15 @@ export interface BottleGas {
   readonly abv?: number | undefined;
 }
 
+/** Freezing point of water, K. @source exact by definition */
+export const FREEZING_K = 273.15;
+
+/** Volumes that the gas space itself holds for each atmosphere. @source ideal gas, its volume told at 0 °C */
+export const gasPerAtm = (headspaceFraction: number, tempC: number): number => (headspaceFraction * FREEZING_K) / (FREEZING_K + tempC);
+
 /** Volumes held for each atmosphere of CO₂, in the drink and in the gas space together. */
 function volumesPerAtm(tempC: number, headspaceFraction: number, abv?: number): number {
-  return co2Solubility(tempC, abv) + (headspaceFraction * 273.15) / (273.15 + tempC);
+  return co2Solubility(tempC, abv) + gasPerAtm(headspaceFraction, tempC);
 }
 
 /**

@@ -3,7 +3,8 @@ import { CoreError } from '../../base/errors/core-error.js';
 import { inRange } from '../../base/errors/guards.js';
 import { figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
-import { ATM_BAR, co2Solubility } from './co2-solubility.js';
+import { ATM_BAR, co2Solubility, FREEZING_K, gasPerAtm } from './co2-solubility.js';
+import { TRAPPED_AIR_BAR } from './sealed-gas.js';
 
 /** Some minutes at a temperature in the middle of the coldest bottle. */
 export interface HeatStep {
@@ -15,18 +16,17 @@ export interface HeatStep {
 const PER_DEGREE = 1.393;
 const BASE_C = 60;
 /** Units that keep a sweet cider. @source design rule, for drinks of its acid */
-export const ENOUGH_UNITS = 50;
+const ENOUGH_UNITS = 50;
 /** More fizz than this is never heated, and less room than this is never left. @source design rule */
-export const MOST_HEATED_VOLUMES = 2.5;
+const MOST_HEATED_VOLUMES = 2.5;
 export const LEAST_HEADSPACE = 0.05;
 const HOLD_C = { min: 60, max: 75 } as const;
 const WARMEST_SURE_C = 60;
 /** What a drink swells by from cellar cool, share for each degree. @source water with some alcohol: 1.9 % from 10 to 65 °C, so 4 % of room become 2.2 % */
 const SWELLS_PER_C = 0.00034;
 const FILLED_C = 12;
-/** Air shut in at the filling, bar, of which the oxygen goes. @source as `bottleSafety` takes it, the middle */
-const AIR_BAR = 0.75;
-const KELVIN = 273.15;
+/** Air shut in at the filling, bar, of which the oxygen goes: the middle of what `bottleSafety` takes. */
+const AIR_BAR = (TRAPPED_AIR_BAR.least + TRAPPED_AIR_BAR.most) / 2;
 
 /**
  * Pasteurisation units: minutes at 60 °C that would do as much.
@@ -52,7 +52,7 @@ function hotSolubility(coreC: number, abv?: number): number {
  */
 export function heatedCo2Bar(input: { readonly co2Volumes: number; readonly hotHeadspace: number; readonly coreC: number; readonly abv?: number }): number {
   const { co2Volumes, hotHeadspace, coreC, abv } = input;
-  return (co2Volumes / (hotSolubility(coreC, abv) + (hotHeadspace * KELVIN) / (KELVIN + coreC))) * ATM_BAR;
+  return (co2Volumes / (hotSolubility(coreC, abv) + gasPerAtm(hotHeadspace, coreC))) * ATM_BAR;
 }
 
 /** What heating does to bottles. */
@@ -93,7 +93,7 @@ export function heatBottles(input: {
   }
   const hotHeadspace = headspace - SWELLS_PER_C * (coreC - FILLED_C) * (1 - headspace);
   const co2Bar = heatedCo2Bar({ co2Volumes, hotHeadspace, coreC, ...(abv === undefined ? {} : { abv }) });
-  const airBar = AIR_BAR * (headspace / hotHeadspace) * ((KELVIN + coreC) / (KELVIN + FILLED_C));
+  const airBar = AIR_BAR * (headspace / hotHeadspace) * ((FREEZING_K + coreC) / (FREEZING_K + FILLED_C));
   const minutes = ENOUGH_UNITS / pasteurisationUnits([{ minutes: 1, coreC }]);
   return worked(
     { minutes, co2Bar, gaugeBar: Math.max(0, co2Bar + airBar - ATM_BAR), hotHeadspace },

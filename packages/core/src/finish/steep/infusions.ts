@@ -8,7 +8,7 @@ import type { Liquid } from '../../matter/liquid/liquid.js';
 export const infusionById = byId('infusion', INFUSIONS);
 
 /** Whether it brings sugar, which leaves the flesh for days. */
-export const isFruit = (infusionId: string): boolean => infusionById(infusionId).sugarGPerG > 0;
+export const isFruit = ({ sugarGPerG }: Infusion): boolean => sugarGPerG > 0;
 
 /** Sugar that comes in with it, g of hexose. */
 export const infusedSugarG = (infusion: Infusion, massG: number): number => massG * infusion.sugarGPerG;

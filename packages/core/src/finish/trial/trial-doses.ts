@@ -41,6 +41,11 @@ const LEAST_ML = 0.5;
 /** A stock that fills more of the glass than this would be half the drink: it is weighed in instead. */
 const MOST_OF_GLASS = 0.25;
 
+/** A share of another liquid beyond which the drink is no drink of this batch any more. */
+const SHARE = { min: 0, max: 0.9 } as const;
+/** Intense sweeteners are dosed by the milligram, g/L. */
+const INTENSE_DOSE = { min: 0, max: 2 } as const;
+
 /** How strongly the drink tastes of what is varied, with so much more of it. */
 function levelOf(liquid: Liquid, substance: TrialSubstance, dose: number): number {
   switch (substance.kind) {
@@ -78,7 +83,7 @@ const litresPerG = ({ kind, id }: TrialSubstance): number => (kind === 'sweetene
  * @source mass balance: m = V d ÷ (1 − d v), and V p ÷ (1 − p)
  */
 export function trialMassG({ liquid, substance, dose }: { readonly liquid: Liquid; readonly substance: TrialSubstance; readonly dose: number }): number {
-  if (isPoured(substance)) return (liquid.volumeL * dose) / (1 - inRange('fraction', dose, { min: 0, max: 0.9 }));
+  if (isPoured(substance)) return (liquid.volumeL * dose) / (1 - inRange('fraction', dose, SHARE));
   return (liquid.volumeL * dose) / (1 - dose * litresPerG(substance));
 }
 
@@ -106,7 +111,7 @@ export function trialDoses(input: {
 }): Worked<TrialDoses> {
   const { liquid, substance, doses } = input;
   const glassMl = inRange('glassMl', input.glassMl, LIMITS.trialGlassMl);
-  const limit = isPoured(substance) ? { min: 0, max: 0.9 } : { min: 0, max: isIntense(substance.id) ? 2 : 200 };
+  const limit = isPoured(substance) ? SHARE : isIntense(substance.id) ? INTENSE_DOSE : LIMITS.trialDose;
   for (const dose of doses) inRange('dose', dose, limit);
   if (doses.length < 2 || doses.every((dose) => dose === 0)) throw new CoreError('OUT_OF_RANGE', 'a trial wants two glasses that differ', { field: 'dose' });
   const stock = isPoured(substance) ? null : stockFor(doses, glassMl);

@@ -1,9 +1,10 @@
 import { CoreError } from '../../base/errors/core-error.js';
 import { rankingTest, triangleTest, type TasteTest } from './taste-tests.js';
+import type { TrialWay } from './trial-substance.js';
 
 /** What everybody said before anybody was told. */
 export interface TrialJudgements {
-  readonly way: 'rank' | 'triangle';
+  readonly way: TrialWay;
   readonly doses: readonly number[];
   readonly judged: readonly { readonly said: readonly number[] }[];
 }

@@ -3,7 +3,7 @@ import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { countText } from '@trug/core/matter/quantity/count-text';
-import type { GoneWay } from '@trug/core/book/kinds/opened';
+import { GONE_WORDS, type GoneWay } from '@trug/core/book/kinds/opened';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { CautionList } from '../../shared/caution/caution-list';
 import { Tape } from '../../shared/tape/tape';
@@ -14,8 +14,6 @@ import { cellarKegs } from './cellar-kegs';
 import { cellarCrates, type CellarCrate } from './cellar-crates';
 import { appFeature } from '../../state/app.reducer';
 import { LogWriter } from '../../writing/log-writer';
-
-const GONE_WORDS: Readonly<Record<GoneWay, string>> = { given: 'given away', broken: 'broken' };
 
 /** The cellar: crates from the top, what is left in each, and when it drinks well. */
 @Component({
@@ -53,6 +51,9 @@ export class Cellar {
     const after = this.views().find((v) => v.batch.id === batchId)?.state.lastEntryAt ?? null;
     const payload = { kindId, count: 1, crateId: crate.id, ...(how === undefined ? {} : { how }) };
     const entry = this.writer.entry(batchId, { kind: 'opened', payload }, after);
-    void this.writer.file({ batches: [], entries: [entry] }, `One of ${crate.name} ${how === undefined ? 'opened' : GONE_WORDS[how]}, ${left - 1} left.`);
+    void this.writer.file(
+      { batches: [], entries: [entry] },
+      `One of ${crate.name} ${how === undefined ? 'opened' : GONE_WORDS[how].toLowerCase()}, ${left - 1} left.`,
+    );
   }
 }

@@ -3,8 +3,9 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { attempt } from '@trug/core/base/errors/attempt';
 import { INFUSIONS, type InfusionGroup } from '@trug/core/base/reference/infusions-data';
+import { outOn } from '@trug/core/book/state/fruit-out';
 import { infusionPlan } from '@trug/core/finish/steep/infusion-plan';
-import { infusionById } from '@trug/core/finish/steep/infusions';
+import { infusionById, isFruit } from '@trug/core/finish/steep/infusions';
 import { dateAfter } from '@trug/core/matter/quantity/days';
 import { ActHead } from '../../shared/act-head/act-head';
 import { BeforeAfter } from '../../shared/before-after/before-after';
@@ -73,15 +74,15 @@ export class InfusePage {
   protected readonly rows = computed(() => {
     const liquid = this.view()?.state.liquid;
     const after = this.plan()?.value.after ?? null;
-    return liquid && this.infusion().sugarGPerG > 0 ? liquidRows(this.units, liquid, after, ['gravity', 'sweetness', 'strength', 'acid']) : [];
+    return liquid && isFruit(this.infusion()) ? liquidRows(this.units, liquid, after, ['gravity', 'sweetness', 'strength', 'acid']) : [];
   });
   /** What steeps in it now. */
   protected readonly inIt = computed(() => {
-    const state = this.view()?.state;
-    return (state?.infusions ?? []).map(({ id, name, massG, at, days, tastedAt }) => ({
-      id,
-      name,
-      words: `${this.units.mass(massG)} since ${this.units.day(at)}, out by ${this.units.day(dateAfter(at, days, state?.zone))}${tastedAt === null ? '' : `, last tasted ${this.units.day(tastedAt)}`}`,
+    const { infusions = [], zone = '' } = this.view()?.state ?? {};
+    return infusions.map((each) => ({
+      id: each.id,
+      name: each.name,
+      words: `${this.units.mass(each.massG)} since ${this.units.day(each.at)}, out by ${this.units.day(outOn(each, zone))}${each.tastedAt === null ? '' : `, last tasted ${this.units.day(each.tastedAt)}`}`,
     }));
   });
 

@@ -1,7 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
-import { tastedWords } from '@trug/core/book/kinds/tasted';
-import { tastingsOf } from '@trug/core/book/tasting/tastings';
+import { judgedWords } from '@trug/core/book/kinds/tasted';
 import type { BatchView } from '../../state/batch-views.selectors';
 import { Units } from '../../units/units';
 import { COURSE_H, COURSE_W, coursesOf } from './course-geometry';
@@ -89,20 +87,15 @@ import { whenTasted } from './taste-text';
 export class TasteCourse {
   private readonly units = inject(Units);
   readonly view = input.required<BatchView>();
-  private readonly tastings = computed(() => {
-    const { log, state } = this.view();
-    return tastingsOf(effectiveEntries(log).entries, state.crates);
-  });
+  private readonly tastings = computed(() => this.view().summary.tastings);
   protected readonly box = `0 0 ${COURSE_W} ${COURSE_H}`;
   protected readonly middle = `M0 ${COURSE_H / 2}H${COURSE_W}`;
   protected readonly courses = computed(() => coursesOf(this.tastings(), (tasting) => whenTasted(tasting, this.units)));
   protected readonly said = computed(() =>
-    [...this.tastings()].reverse().map((tasting) => {
-      const { entryId, text, sheet } = tasting;
-      const score = sheet?.score ?? null;
-      const parts = [score === null ? '' : `${score} of 10`, tastedWords({ text, sparkle: null, again: null, ...(sheet ? { sheet } : {}) })];
-      const words = parts.filter((part) => part !== '').join(' · ');
-      return { id: entryId, when: whenTasted(tasting, this.units), words: words || 'judged without words' };
-    }),
+    [...this.tastings()].reverse().map((tasting) => ({
+      id: tasting.entryId,
+      when: whenTasted(tasting, this.units),
+      words: judgedWords(tasting) || 'judged without words',
+    })),
   );
 }

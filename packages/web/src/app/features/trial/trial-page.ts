@@ -4,10 +4,10 @@ import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { attempt } from '@trug/core/base/errors/attempt';
 import { caution } from '@trug/core/base/cautions/catalogue';
-import { doseText, substanceName, TRIAL_WAYS, type TrialledPayload } from '@trug/core/book/kinds/trialled';
+import { doseText, substanceName, type TrialledPayload } from '@trug/core/book/kinds/trialled';
 import { dosesText, readDoses, USUAL_DOSES } from '@trug/core/finish/trial/read-doses';
 import { trialDoses, trialMassG } from '@trug/core/finish/trial/trial-doses';
-import { TRIAL_KINDS, type TrialKind } from '@trug/core/finish/trial/trial-substance';
+import { isPoured, TRIAL_KINDS, TRIAL_WAYS, type TrialKind } from '@trug/core/finish/trial/trial-substance';
 import { SWEETENERS } from '@trug/core/finish/sweeten/sweeten-for';
 import { newSeed } from '../../browser/new-seed';
 import { ActHead } from '../../shared/act-head/act-head';
@@ -62,6 +62,8 @@ export class TrialPage {
   protected readonly kinds = TRIAL_KINDS.map((id) => ({ id, name: KIND_NAMES[id] }));
   protected readonly ways = TRIAL_WAYS.map((id) => ({ id, name: WAY_NAMES[id] }));
   protected readonly kind = computed(() => TRIAL_KINDS.find((k) => k === this.fields().kind) ?? 'sweetener');
+  /** Whether another liquid is poured in, by its share. */
+  protected readonly poured = computed(() => isPoured({ kind: this.kind() }));
   protected readonly way = computed(() => TRIAL_WAYS.find((w) => w === this.fields().way) ?? 'rank');
   /** What of a kind can be varied; nothing to choose of tannin and water. */
   protected readonly which = computed(() => {
@@ -156,7 +158,7 @@ export class TrialPage {
     const dose = told?.chosen === null ? 0 : (told?.doses[told.chosen] ?? 0);
     if (!liquid || !told || dose === 0) return null;
     const amount = trialMassG({ liquid, substance: told.substance, dose });
-    const isLitres = told.substance.kind === 'water' || told.substance.kind === 'cider';
+    const isLitres = isPoured(told.substance);
     return { amount, isLitres, text: isLitres ? this.units.volume(amount) : this.units.mass(amount), volume: this.units.volume(liquid.volumeL) };
   });
   /** What went into the glasses, to the millilitre; of a triangle each has three where there are two drinks. */

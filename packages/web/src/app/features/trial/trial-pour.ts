@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { TrialWay } from '@trug/core/book/kinds/trialled';
+import type { TrialWay } from '@trug/core/finish/trial/trial-substance';
 import type { TrialDoses } from '@trug/core/finish/trial/trial-doses';
 import { Units } from '../../units/units';
 import { intoGlass, type TrialSession } from './trial-session';

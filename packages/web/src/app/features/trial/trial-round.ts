@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, input, output, untracked } from '@angular/core';
-import type { TrialWay } from '@trug/core/book/kinds/trialled';
+import type { TrialWay } from '@trug/core/finish/trial/trial-substance';
 import { TasteGlass } from '../../shared/taste-glass/taste-glass';
 import { pressesOf, type TrialSession } from './trial-session';
 

@@ -2,7 +2,7 @@ import { blindOrder, trianglesFor, type Triangle } from '@trug/core/finish/trial
 import { LITRES_PER } from '@trug/core/matter/quantity/units';
 import type { Units } from '../../units/units';
 import type { TrialDoses } from '@trug/core/finish/trial/trial-doses';
-import type { TrialWay } from '@trug/core/book/kinds/trialled';
+import type { TrialWay } from '@trug/core/finish/trial/trial-substance';
 
 /** Who tastes, in the order in which the phone goes round. */
 const MOST_NAMES = 12;
@@ -59,7 +59,7 @@ export const pressedOf = (text: string): readonly (readonly number[])[] =>
 /** The same as it is kept. */
 export const keptOf = (pressed: readonly (readonly number[])[]): string => pressed.map((taster) => taster.join('>')).join(';');
 
-/** How many glasses a taster presses: all but the last of a ranking, the odd one of a triangle. */
+/** How many glasses a taster has named in the end: all of a ranking, whose last follows by itself, the odd one of a triangle. */
 export const pressesOf = (way: TrialWay, glasses: number): number => (way === 'triangle' ? 1 : glasses);
 
 /**

@@ -3,8 +3,8 @@ import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
 import { isAtRest, type Evidence } from '@trug/core/ferment/verdict/verdict';
 import { restartOutcomeOf } from '@trug/core/book/outlook/restart-of';
 import { countText } from '@trug/core/matter/quantity/count-text';
-import { hasFruitIn } from '@trug/core/book/state/fruit-out';
-import { calendarDays, dateAfter, dayText, instantMs } from '@trug/core/matter/quantity/days';
+import { hasFruitIn, outOn } from '@trug/core/book/state/fruit-out';
+import { calendarDays, dayText, instantMs } from '@trug/core/matter/quantity/days';
 import { dayIn, hourIn } from '@trug/core/matter/quantity/zone';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
@@ -119,8 +119,8 @@ function restartEvidence({ state, verdict }: BatchView): readonly Evidence[] {
 
 /** What steeps in it, and until when. */
 const steepingEvidence = (state: BatchState): readonly Evidence[] =>
-  state.infusions.map(({ name, at, days }) => ({
-    text: `In it until ${dayText(dateAfter(at, days, state.zone), false)}: ${name}`,
+  state.infusions.map((each) => ({
+    text: `In it until ${dayText(outOn(each, state.zone), false)}: ${each.name}`,
     speaks: 'note',
   }));
 
