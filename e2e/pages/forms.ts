@@ -43,6 +43,25 @@ const inBottles: readonly Act[] = [
   ],
 ];
 
+const toHeat: readonly Act[] = [
+  ...KNOWN,
+  ['sweetened', '2026-11-23', { sweetenerId: 'sucrose', massG: 60 }],
+  [
+    'bottled',
+    '2026-11-23',
+    {
+      bottles: [{ kindId: 'crown-500', count: 6 }],
+      testBottle: false,
+      lossL: 0.4,
+      crate: 'Row',
+      capColour: 'leaf',
+      hottestC: 24,
+      toHeat: { headspace: 0.05 },
+      acknowledged: ['heat-due', 'hot-bottles'],
+    },
+  ],
+];
+
 /** Opens a page of a fresh batch. */
 const onBatch =
   (page: string, acts: readonly Act[] | (() => readonly Act[]), fill: (bench: Bench, trug: TestTrug) => Promise<void> = () => Promise.resolve()) =>
@@ -206,6 +225,16 @@ export const FORMS: readonly Form[] = [
   },
   { what: 'something steeping', fill: onBatch('infuse', FINISHED), press: named('It is in'), counted: 'entries' },
   { what: 'a tasting', fill: onBatch('taste', inBottles, (b) => b.choose('colour', 'gold')), press: named('Write it down'), counted: 'entries' },
+  {
+    what: 'a hot bath',
+    fill: onBatch('heat', toHeat, async (b) => {
+      await b.fill('minutes', '11');
+      await b.fill('acknowledge', 'I understand');
+    }),
+    press: named('They are heated'),
+    counted: 'entries',
+    stays: true,
+  },
   { what: 'a squeeze', fill: onBatch('squeeze', inBottles, (b) => b.tickOption('feel', 'firm')), press: named('Write it down'), counted: 'entries' },
   { what: 'a bottling', fill: onBatch('bottle', KNOWN), press: named('Bottle it'), counted: 'entries', files: 2, stays: true },
   {

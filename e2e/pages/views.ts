@@ -68,6 +68,7 @@ export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) =
   ['labels', ({ batch, aCrate }) => `/batch/${batch('Kitchen Fizz')}/label/${aCrate}`],
   ['it gushes', ({ batch, aCrate }) => `/batch/${batch('Kitchen Fizz')}/burst/${aCrate}`],
   ['open the keg', ({ batch }) => `/batch/${batch('Keg of the Row')}/open-keg`],
+  ['heat the bottles', ({ batch }) => `/batch/${batch('Gate Blend')}/heat`],
   ['squeeze', ({ batch }) => `/batch/${batch('Kitchen Fizz')}/squeeze`],
   ['let the keg off', ({ batch }) => `/batch/${batch('Keg of the Row')}/let-off`],
   ['malolactic change', ({ batch }) => `/batch/${batch('Gate Blend')}/malolactic`],

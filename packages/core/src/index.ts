@@ -170,6 +170,8 @@ export { judgeState } from './book/state/judge-state.js';
 export { sealedGasOf, warmestSinceEnd } from './book/state/sealed-gas-of.js';
 export { sealWay, maySeal, type SealWay } from './book/state/sealing.js';
 export { checkBottling, type BottlingCheck } from './book/state/bottling-check.js';
+export { heatBottles } from './finish/bottle/heat-bottles.js';
+export { pasteurisationUnits } from './finish/bottle/heat-units.js';
 export { fizzChoice, waysToHold, type FizzChoice, type WayToHold } from './finish/bottle/ways-to-hold.js';
 export { checkEntryAgainst } from './book/log/check-entry.js';
 export { COLD_KEG_MOST_C } from './book/kinds/kegged.js';

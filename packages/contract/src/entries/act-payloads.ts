@@ -121,6 +121,11 @@ export class BottleCountDto {
   @IsInt() @InRange(LIMITS.bottles) count!: number;
 }
 
+/** Bottles filled to be heated. */
+export class ToHeatDto {
+  @InRange(LIMITS.heatedRoom) headspace!: number;
+}
+
 export class BottledPayloadDto {
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => BottleCountDto) bottles!: BottleCountDto[];
   @IsBoolean() testBottle!: boolean;
@@ -128,6 +133,19 @@ export class BottledPayloadDto {
   @Text(80) @IsNotEmpty() crate!: string;
   @IsIn(CAP_COLOURS) capColour!: CapColour;
   @InRange(LIMITS.hottestC) hottestC!: number;
+  @TextList({ maxCount: 20, maxLength: 40 }) acknowledged!: string[];
+  @IsOptional() @ValidateNested() @Type(() => ToHeatDto) toHeat?: ToHeatDto;
+}
+
+export class HeatStepDto {
+  @InRange(LIMITS.heatedMin) minutes!: number;
+  @InRange(LIMITS.sampleC) coreC!: number;
+}
+
+export class HeatedPayloadDto {
+  @Ulid() crateId!: string;
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(2000) @ValidateNested({ each: true }) @Type(() => HeatStepDto) steps!: HeatStepDto[];
+  @IsOptional() @InRangeOrNull(LIMITS.sg) openedSg?: number | null;
   @TextList({ maxCount: 20, maxLength: 40 }) acknowledged!: string[];
 }
 

@@ -72,6 +72,7 @@ const RIGHT: Readonly<Record<EntryKind, Readonly<Record<string, unknown>>>> = {
   kegged: { vessel: { vesselId: ID, volumeL: 18 }, lossL: 0.5, targetVolumes: 2.4, storeC: 4, acknowledged: ['sealed-ferment'] },
   'let-off': { lifts: true },
   squeezed: { crateId: '01J00000000000000000000000', feel: 'firm' },
+  heated: { crateId: '01J00000000000000000000000', steps: [{ minutes: 11, coreC: 65 }], openedSg: null, acknowledged: ['hot-bottles'] },
   infused: { infusionId: 'cinnamon', massG: 12, days: 14 },
   lifted: { infusedId: '01J00000000000000000000000', name: 'cinnamon bark' },
   trialled: {
@@ -147,6 +148,7 @@ describe('checkEntry', () => {
     ['a step that is no step', 'tasted', { sheet: { ...BLANK_SHEET, scales: { ...BLANK_SHEET.scales, acid: 5 } } }, 'payload.sheet.scales.acid'],
     ['a trial of one glass', 'trialled', { doses: [1] }, 'payload.doses'],
     ['a trial that nobody judged', 'trialled', { judged: [] }, 'payload.judged'],
+    ['a bath that boils over', 'heated', { steps: [{ minutes: 5, coreC: 140 }] }, 'payload.steps.0.coreC'],
     ['a bottle that bulges', 'squeezed', { feel: 'bulging' }, 'payload.feel'],
     ['no bottle', 'opened', { count: 0 }, 'payload.count'],
     ['a cap of another colour', 'bottled', { capColour: 'gold' }, 'payload.capColour'],

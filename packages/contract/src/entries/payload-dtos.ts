@@ -41,6 +41,7 @@ export const PAYLOAD_DTOS = {
   infused: acts.InfusedPayloadDto,
   lifted: acts.LiftedPayloadDto,
   squeezed: acts.SqueezedPayloadDto,
+  heated: acts.HeatedPayloadDto,
   trialled: TrialledPayloadDto,
   opened: acts.OpenedPayloadDto,
   tasted: TastedPayloadDto,

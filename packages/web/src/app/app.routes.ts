@@ -42,6 +42,7 @@ export const routes: Routes = [
   { path: 'batch/:id/ways', title: 'Ways to keep it sweet · Trug', loadComponent: async () => (await import('./features/sweeten/ways-page')).WaysPage },
   { path: 'batch/:id/take-out', title: 'Take some out · Trug', loadComponent: async () => (await import('./features/take-out/take-out-page')).TakeOutPage },
   { path: 'batch/:id/squeeze', title: 'Squeeze · Trug', loadComponent: async () => (await import('./features/squeeze/squeeze-page')).SqueezePage },
+  { path: 'batch/:id/heat', title: 'Heat the bottles · Trug', loadComponent: async () => (await import('./features/heat/heat-page')).HeatPage },
   { path: 'batch/:id/let-off', title: 'Let the keg off · Trug', loadComponent: async () => (await import('./features/keg/let-off-page')).LetOffPage },
   { path: 'batch/:id/burst/:crateId', title: 'It gushes · Trug', loadComponent: async () => (await import('./features/burst/burst-page')).BurstPage },
   { path: 'batch/:id/label/:crateId', title: 'Labels · Trug', loadComponent: async () => (await import('./features/label/label-page')).LabelPage },

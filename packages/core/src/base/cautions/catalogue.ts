@@ -182,6 +182,12 @@ export const CAUTIONS = {
     whatToDo:
       'At most 2.5 volumes and at least 5 % headspace, glass made for pressure, warmed slowly from cold, a lid over the bath, a thermometer in a control bottle, the whole face covered. Let them cool under cover.',
   },
+  'heat-due': {
+    id: 'heat-due',
+    severity: 'danger',
+    text: 'Until they are heated these bottles hold sugar and live yeast: left as they are, they burst.',
+    whatToDo: 'Have the bath ready before you fill, and heat them all today. What cannot be heated within a day is chilled, opened and poured back.',
+  },
   'methanol-still': {
     id: 'methanol-still',
     severity: 'danger',

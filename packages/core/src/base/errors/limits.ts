@@ -37,6 +37,10 @@ export const LIMITS = {
   /** The hottest day that a maker plans for. */
   plannedHottestC: { min: 5, max: 50 },
   storeC: { min: -2, max: 30 },
+  /** What a bottle that is heated is left empty of. */
+  heatedRoom: { min: 0.05, max: 0.2 },
+  /** In a bath for filled bottles, min. */
+  heatedMin: { min: 0, max: 600 },
   /** Labels printed in one go. */
   labels: { min: 1, max: 200 },
   forcedFermentC: { min: 0, max: 45 },

@@ -21,6 +21,7 @@ const BEFORE: Partial<Record<EntryKind, readonly EntryKind[]>> = {
   unsealed: ['filled', 'kegged'],
   'let-off': ['filled', 'kegged'],
   squeezed: ['filled', 'bottled'],
+  heated: ['filled', 'bottled'],
   lifted: ['filled', 'pitched', 'infused'],
   opened: ['filled', 'bottled'],
 };

@@ -15,6 +15,7 @@ import { primed } from '../kinds/primed.js';
 import { racked } from '../kinds/racked.js';
 import { reading } from '../kinds/reading.js';
 import { split } from '../kinds/split.js';
+import { heated } from '../kinds/heated.js';
 import { infused } from '../kinds/infused.js';
 import { lifted } from '../kinds/lifted.js';
 import { squeezed } from '../kinds/squeezed.js';
@@ -70,6 +71,7 @@ export const ENTRY_KINDS: { readonly [K in EntryKind]: Kind<EntryPayloads[K]> } 
   infused,
   lifted,
   squeezed,
+  heated,
   trialled,
   opened,
   tasted,

@@ -21,6 +21,7 @@ import type { BottledPayload } from '../kinds/bottled.js';
 import type { KeggedPayload } from '../kinds/kegged.js';
 import type { UnsealedPayload } from '../kinds/unsealed.js';
 import type { OpenedPayload } from '../kinds/opened.js';
+import type { HeatedPayload } from '../kinds/heated.js';
 import type { InfusedPayload } from '../kinds/infused.js';
 import type { LiftedPayload } from '../kinds/lifted.js';
 import type { SqueezedPayload } from '../kinds/squeezed.js';
@@ -58,6 +59,7 @@ export interface EntryPayloads {
   readonly infused: InfusedPayload;
   readonly lifted: LiftedPayload;
   readonly squeezed: SqueezedPayload;
+  readonly heated: HeatedPayload;
   readonly trialled: TrialledPayload;
   readonly opened: OpenedPayload;
   readonly tasted: TastedPayload;

@@ -2,6 +2,7 @@ import { CoreError } from '../../base/errors/core-error.js';
 import { bottleById } from '../../base/reference/bottle-kinds.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
 import { FIZZY_VOLUMES } from '../../finish/bottle/bottle-safety.js';
+import { filledShare } from '../../finish/bottle/plan-bottles.js';
 import { gasParts } from '../../finish/bottle/sealed-gas.js';
 import { loseVolume } from '../../matter/liquid/blend-liquids.js';
 import { fermentFraction } from '../../matter/liquid/ferment-to.js';
@@ -12,6 +13,7 @@ import { checkBottling } from '../state/bottling-check.js';
 import { emptied, inHand, type Draft, type Patch } from '../state/draft.js';
 import type { CapColour } from '../state/entry-choices.js';
 import { asIfDry, neverRead, sealedGasOf } from '../state/sealed-gas-of.js';
+import { mayHeat, NOT_TO_HEAT, type ToHeat } from '../state/heat-way.js';
 import { holdsDose, sealWay, unprovenWords } from '../state/sealing.js';
 import { CLEAR, refuse, type EntryCheck, type Filed, type Kind } from './kind.js';
 import { IN_A_KEG } from './kegged.js';
@@ -26,19 +28,22 @@ export interface BottledPayload {
   readonly hottestC: number;
   /** Ids of the dangers acknowledged in words. */
   readonly acknowledged: readonly string[];
+  /** Filled to be heated the same day; absent for all others. */
+  readonly toHeat?: ToHeat | undefined;
 }
 
 function apply(state: Draft, entry: Filed<BottledPayload>): Patch {
   const liquid = inHand(state);
   const { payload } = entry;
-  const filledL = payload.bottles.reduce((sum, b) => sum + (b.count * bottleById(b.kindId).sizeMl) / 1000, 0);
+  const share = payload.toHeat ? filledShare(payload.toHeat.headspace) : 1;
+  const filledL = payload.bottles.reduce((sum, b) => sum + (b.count * bottleById(b.kindId).sizeMl * share) / 1000, 0);
   if (filledL + payload.lossL > liquid.volumeL * 1.02 + 0.05) {
     throw new CoreError('NOT_ALLOWED', `${filledL.toFixed(1)} L of bottles cannot be filled from ${liquid.volumeL.toFixed(1)} L`, {
       filledL,
       volumeL: liquid.volumeL,
     });
   }
-  const drink = state.primed || neverRead(state) ? fermentFraction(liquid, 1) : liquid;
+  const drink = !payload.toHeat && (state.primed || neverRead(state)) ? fermentFraction(liquid, 1) : liquid;
   state.crates.push({
     id: entry.id,
     name: payload.crate,
@@ -46,8 +51,9 @@ function apply(state: Draft, entry: Filed<BottledPayload>): Patch {
     capColour: payload.capColour,
     lots: payload.bottles.map((b) => ({ kindId: b.kindId, filled: b.count, left: b.count })),
     testBottle: payload.testBottle,
-    ...fizzOf(state),
-    sparkling: state.primed !== null,
+    ...fizzOf(state, payload.toHeat !== undefined),
+    sparkling: state.primed !== null || state.heldVolumes !== null,
+    heat: payload.toHeat ? { headspace: payload.toHeat.headspace, units: 0, at: null } : null,
     abv: abvOf(drink),
     drink: { liquid: drink, must: state.must },
     freeSo2MgPerL: liquid.freeSo2MgPerL,
@@ -60,23 +66,24 @@ function apply(state: Draft, entry: Filed<BottledPayload>): Patch {
 }
 
 /** The fizz the bottles will have: what is still in it, and what all the sugar in it makes, where nothing holds its yeast. */
-function fizzOf(state: Draft): Pick<BatchState['crates'][number], 'co2Volumes' | 'wakesVolumes'> {
+function fizzOf(state: Draft, toHeat: boolean): Pick<BatchState['crates'][number], 'co2Volumes' | 'wakesVolumes'> {
   const found = sealedGasOf(state);
   if (!found) return { co2Volumes: 0, wakesVolumes: null };
   const gas = neverRead(state) ? asIfDry(found) : found;
   const { residual, weighed, leftover } = gasParts(gas);
   const all = residual + weighed + leftover;
-  if (!holdsDose(state)) return { co2Volumes: all, wakesVolumes: null };
+  if (!toHeat && !holdsDose(state)) return { co2Volumes: all, wakesVolumes: null };
   return { co2Volumes: residual, wakesVolumes: weighed + leftover > FIZZY_VOLUMES ? all : null };
 }
 
-function check(state: BatchState, verdict: Verdict | null, { bottles, hottestC, acknowledged }: BottledPayload): EntryCheck {
+function check(state: BatchState, verdict: Verdict | null, { at, payload: { bottles, hottestC, acknowledged, toHeat } }: Filed<BottledPayload>): EntryCheck {
   const way = sealWay(state, verdict);
   if (state.keg) return refuse(IN_A_KEG);
-  if (way === 'unproven') return refuse(unprovenWords(state, verdict));
+  if (toHeat && !mayHeat(state, verdict, at)) return refuse(NOT_TO_HEAT);
+  if (!toHeat && way === 'unproven') return refuse(unprovenWords(state, verdict));
   const gas = sealedGasOf(state);
   if (!gas) return CLEAR;
-  const { refusal, cautions } = checkBottling({ way, gas, bottles, hottestC });
+  const { refusal, cautions } = checkBottling({ way, gas, bottles, hottestC, toHeat });
   if (refusal !== null) return refuse(refusal);
   return { refusal: null, dangers: cautions.filter((c) => c.severity === 'danger' && !acknowledged.includes(c.id)) };
 }
@@ -88,5 +95,5 @@ export const bottled: Kind<BottledPayload> = {
     lead: 'Bottled',
     rest: `${payload.bottles.map((b) => `${b.count} × ${bottleById(b.kindId).name}`).join(', ')}, ${payload.capColour} caps`,
   }),
-  check: (state, verdict, { payload }) => check(state, verdict, payload),
+  check: (state, verdict, entry) => check(state, verdict, entry),
 };

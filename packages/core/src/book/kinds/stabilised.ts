@@ -6,7 +6,8 @@ import type { Liquid } from '../../matter/liquid/liquid.js';
 import type { BatchState } from '../state/batch-state.js';
 import { CLEAR, refuse, type Kind } from './kind.js';
 import { GERANIUM } from './malolactic.js';
-import { both, isProven, justWoken } from './sugar-moves.js';
+import { justWoken } from '../state/sealing.js';
+import { both, isProven } from './sugar-moves.js';
 
 /** Sulfite and sorbate together. */
 export interface StabilisedPayload {

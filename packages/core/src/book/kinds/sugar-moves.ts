@@ -2,9 +2,9 @@ import { provesFinished } from '../../ferment/verdict/verdict.js';
 import { addFermentable, hexoseFrom } from '../../matter/liquid/additions.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { fermentableGPerL, gravityOf } from '../../matter/liquid/views.js';
-import { daysBetween } from '../../matter/quantity/days.js';
 import type { BatchState } from '../state/batch-state.js';
 import { judgeState } from '../state/judge-state.js';
+import { justWoken } from '../state/sealing.js';
 import { inHand, scaled, standingL, type Draft, type Patch } from '../state/draft.js';
 
 /** Applies the same act to what is in the vessels and to the unfermented must behind it. */
@@ -16,12 +16,6 @@ export function both(state: Draft, act: (liquid: Liquid) => Liquid): Patch {
 
 /** More sugar than this wakes a drink; less is counted in the sums and proves nothing wrong, g/L. @source estimate: a seventh of a gravity point */
 const LITTLE_SUGAR_G_PER_L = 0.3;
-/** Sulfite and sorbate within this of the sugar still meet yeast that has not woken, days. @source our estimate */
-const WAKES_AFTER_DAYS = 1;
-
-/** Whether sugar came in so lately that the yeast of a drink proven before it has not woken. */
-export const justWoken = ({ wokenAt }: BatchState, at: string): boolean => wokenAt !== null && daysBetween(wokenAt, at) <= WAKES_AFTER_DAYS;
-
 /** Whether the end is proven at a moment, by what the log says so far. */
 export function isProven(state: BatchState, at: string): boolean {
   const verdict = judgeState(state, at);

@@ -30,6 +30,7 @@ const input: BottlingInputs = {
   lossL: 0.4,
   bottles: [{ kindId: 'crown-500', count: null }],
   testBottle: true,
+  headspace: 0.05,
 };
 
 describe('bottlingPlan', () => {

@@ -6,15 +6,17 @@ import type { BottlingCheck } from '../state/bottling-check.js';
 import type { Worked } from '../../base/worked/worked.js';
 import { BOTTLE_KINDS, bottleById } from '../../base/reference/bottle-kinds.js';
 import { hottestTaken } from '../../finish/bottle/bottle-safety.js';
-import { planBottles, type BottlePlan } from '../../finish/bottle/plan-bottles.js';
+import { filledShare, planBottles, type BottlePlan } from '../../finish/bottle/plan-bottles.js';
 import { CoreError } from '../../base/errors/core-error.js';
 import { fizzFromDose, primingSugar, type Priming } from '../../finish/bottle/priming-sugar.js';
 import { attempt, type Attempt } from '../../base/errors/attempt.js';
-import { pressureBand, withPriming, type PressureBand } from '../../finish/bottle/sealed-gas.js';
+import { pressureBand, withPriming, type PressureBand, type SealedGas } from '../../finish/bottle/sealed-gas.js';
 import { fizzChoice, waysToHold } from '../../finish/bottle/ways-to-hold.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
 import { checkBottling } from '../state/bottling-check.js';
 import { asIfDry, sealedGasOf } from '../state/sealed-gas-of.js';
+import { checkToHeat } from '../state/heat-way.js';
+import type { HotLot } from '../../finish/bottle/hot-lot.js';
 import { sealWay } from '../state/sealing.js';
 
 /** The figures a plan is made from. */
@@ -33,6 +35,8 @@ export interface BottlingInputs {
   readonly lossL: number;
   readonly bottles: readonly { readonly kindId: string; readonly count: number | null }[];
   readonly testBottle: boolean;
+  /** Room left in bottles that are heated, share of the bottle. */
+  readonly headspace: number;
 }
 
 /** What comes of it. */
@@ -48,6 +52,8 @@ export interface BottlingPlan {
   readonly check: BottlingCheck;
   /** What would make the weakest bottles hold, where they would not. */
   readonly ways: readonly WayToHold[];
+  /** What the bath does to each kind, on the route that has one; null where it cannot be, or on any other. */
+  readonly hot: HotLot | null;
 }
 
 const FRIDGE_C = 5;
@@ -58,6 +64,15 @@ const TEST_BOTTLE = 'plastic-500';
 function chosenBottles({ bottles, testBottle, route }: BottlingInputs): BottlingInputs['bottles'] {
   return testBottle && route === 'sparkling-dry' ? [{ kindId: TEST_BOTTLE, count: 1 }, ...bottles] : bottles;
 }
+
+/** A drink in which nothing lives: its gas is what it holds. */
+const asleep = (gas: SealedGas): SealedGas => ({
+  ...gas,
+  liquid: { ...gas.liquid, sucroseGPerL: 0, hexoseGPerL: 0 },
+  weighedGPerL: 0,
+  sugarSdGPerL: 0,
+  malolactic: 'over',
+});
 
 /** The fizz a batch that nobody read is primed for. @source our estimate: a prickle, with room for what may be left */
 const UNREAD_VOLUMES = 1.5;
@@ -112,11 +127,21 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
       : attempt(() => primingSugar({ liquid: primed, targetVolumes, warmestSinceEndC: input.warmestC, fermentableId, mode, bottleMl }))
     : null;
   const massG = priming?.ok === true ? priming.value.value.massG : 0;
-  const sealed = massG > 0 ? withPriming({ ...gas, liquid: primed }, { fermentableId, massG }) : gas;
-  const run = attempt(() => planBottles({ volumeL: liquid.volumeL, bottles: kinds, lossL: Math.min(liquid.volumeL, input.lossL) }));
+  const primedGas = massG > 0 ? withPriming({ ...gas, liquid: primed }, { fermentableId, massG }) : gas;
+  const toHeat = input.route === 'heated' ? { headspace: input.headspace } : undefined;
+  // Once its yeast is dead a sweet drink makes no more gas.
+  const sealed = toHeat ? asleep(gas) : primedGas;
+  const run = attempt(() =>
+    planBottles({
+      volumeL: liquid.volumeL,
+      bottles: kinds,
+      lossL: Math.min(liquid.volumeL, input.lossL),
+      ...(toHeat ? { headspace: filledShare(toHeat.headspace) } : {}),
+    }),
+  );
   const counts = new Map(run.ok ? run.value.value.lots.map((lot) => [lot.kindId, lot.count]) : []);
   const bottles = kinds.map(({ kindId }) => ({ kindId, count: Math.max(1, counts.get(kindId) ?? 1) }));
-  const check = checkBottling({ way, gas: sealed, bottles, hottestC });
+  const check = checkBottling({ way, gas: toHeat ? gas : sealed, bottles, hottestC, toHeat });
   const [weakest] = check.safety;
   return {
     liquid,
@@ -132,5 +157,6 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
     limits: BOTTLE_KINDS.flatMap(({ id, name, limitBar }) => (limitBar === null ? [] : [{ id, name, limitBar, chosen: kinds.some((k) => k.kindId === id) }])),
     check,
     ways: weakest ? waysToHold({ gas: sealed, bottle: bottleById(weakest.kindId), hottestC, bottleCount: counts.get(weakest.kindId) || 1 }) : [],
+    hot: toHeat ? checkToHeat(gas, bottles, toHeat).lot : null,
   };
 }

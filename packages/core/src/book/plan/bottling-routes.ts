@@ -3,7 +3,7 @@ import { STATUS_WORDS, type Verdict } from '../../ferment/verdict/verdict.js';
 import type { SealWay } from '../state/sealing.js';
 
 /** A way of putting a drink by. */
-export type RouteId = 'sparkling-dry' | 'still' | 'cold-keg' | 'sparkling-sweet';
+export type RouteId = 'sparkling-dry' | 'still' | 'heated' | 'cold-keg' | 'sparkling-sweet';
 
 /** A route, allowed or struck out, and why. */
 export interface BottlingRoute {
@@ -19,7 +19,7 @@ const UNREAD = 'Nobody has read it, so nobody knows whether sugar is left. Plast
 /**
  * Which ways of putting a drink by are open to it. What would burst or fall flat is struck out with the reason.
  *
- * @param input - on what grounds it may be sealed, its verdict, and whether fruit steeps in it
+ * @param input - on what grounds it may be sealed, its verdict, whether fruit steeps in it, and whether its bottles may be heated
  * @returns every route, in the order to offer them
  * @source design rules: sealed only when the end is proven; stabilised drinks cannot be primed; what is left is counted
  */
@@ -27,10 +27,12 @@ export function bottlingRoutes({
   way,
   verdict,
   hasFruit = false,
+  toHeat = false,
 }: {
   readonly way: SealWay;
   readonly verdict: Verdict | null;
   readonly hasFruit?: boolean;
+  readonly toHeat?: boolean;
 }): readonly BottlingRoute[] {
   const word = verdict ? STATUS_WORDS[verdict.status] : 'not pitched';
   const unproven = hasFruit ? FRUIT_IN : `Its end is not proven: ${word}. Sealed now, it could burst.`;
@@ -59,6 +61,14 @@ export function bottlingRoutes({
         'ended-high': high,
         proven: 'Bottle it as it is, filled high. A little sulfite keeps it longer.',
       }[way],
+    },
+    {
+      id: 'heated',
+      name: 'Sweet, heated in the bottle',
+      allowed: toHeat,
+      why: toHeat
+        ? 'Its sugar is kept by heat: every bottle through a bath today, under a lid, before its yeast wakes.'
+        : 'For a drink whose end was proven and that was sweetened within the day, or that ended sweet. Sweeten it first, with the bath ready.',
     },
     {
       id: 'cold-keg',

@@ -1,4 +1,5 @@
 import { nextSqueeze } from '../../finish/bottle/test-bottle.js';
+import { awaitsHeat, heatBy } from '../state/crate-heat.js';
 import { readyWindow } from '../../finish/bottle/ready-window.js';
 import { figure } from '../../base/worked/figures.js';
 import { countText } from '../../matter/quantity/count-text.js';
@@ -46,6 +47,10 @@ export function crateJobs(input: JobsInput, crate: Crate, add: Add): void {
   const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
   if (left === 0) return;
   const { batchName, state } = input;
+  if (awaitsHeat(crate)) {
+    heatJob(input, crate, left, add);
+    return;
+  }
   const opened = crate.lastOpenedAt !== null;
   // One bottle opened tells of its gas, and leaves the others of a hard crate as they are.
   if (crate.testBottle && (crate.sparkling || crate.atOwnRisk) && (!opened || crate.squeezed?.feel === 'hard')) squeezeJob(input, crate, add);
@@ -58,6 +63,29 @@ export function crateJobs(input: JobsInput, crate: Crate, add: Add): void {
       `${countText(left, 'bottle')}, filled on ${dayText(crate.bottledAt, false, state.zone)}. Chill it first, over a sink.`,
     );
   }
+}
+
+/** Sugar and live yeast under a cap wait for nothing: the bath, or after a day a look. */
+function heatJob({ state, today }: JobsInput, crate: Crate, left: number, add: Add): void {
+  const by = heatBy(crate);
+  const isLate = Date.parse(today) > Date.parse(by);
+  if (isLate) {
+    add(
+      'heat-late',
+      crate.id,
+      by,
+      `Make ${crate.name} safe: it was never heated through`,
+      'Sugar and live yeast have stood in closed bottles for more than a day. Chill them, open one over a sink, and read it: its page says what then.',
+    );
+    return;
+  }
+  add(
+    'heat',
+    crate.id,
+    dateAfter(crate.bottledAt, 0, state.zone),
+    `Heat the ${countText(left, 'bottle')} of ${crate.name}`,
+    'Sugar and live yeast are in them: heated through today, or opened tomorrow.',
+  );
 }
 
 function squeezeJob({ batchName, state, method, today }: JobsInput, crate: Crate, add: Add): void {

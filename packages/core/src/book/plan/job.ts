@@ -24,6 +24,8 @@ export type JobKind =
   | 'lift'
   | 'bottle'
   | 'stabilise'
+  | 'heat'
+  | 'heat-late'
   | 'test-bottle'
   | 'test-hard'
   | 'open-one'

@@ -42,6 +42,7 @@ const crate = (bottledDaysAgo: number, changes: Partial<Crate> = {}): Crate => (
   testBottle: true,
   co2Volumes: 2.6,
   wakesVolumes: null,
+  heat: null,
   sparkling: true,
   abv: 6.5,
   drink: { liquid, must: liquid },

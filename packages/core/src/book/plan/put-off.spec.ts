@@ -23,7 +23,7 @@ describe('jobs put off', () => {
     const [rack, squeeze] = [job('rack'), job('test-bottle')];
     const putOff = putOffOnce(said(rack, null), squeeze, null, TODAY);
     expect(wantedJobs([rack, squeeze], putOff, TODAY)).toEqual([squeeze]);
-    for (const kind of ['release', 'test-bottle', 'test-hard', 'keg-release', 'keg-valve'] as const) {
+    for (const kind of ['release', 'test-bottle', 'test-hard', 'heat', 'heat-late', 'keg-release', 'keg-valve'] as const) {
       expect(mayDoWithout(kind)).toBe(false);
       expect(putOffDays(kind)).toEqual([1]);
     }

@@ -15,7 +15,7 @@ export const MOST_PUT_OFF = 200;
 const PUT_OFF_DAYS = [1, 3, 7, 30, 182] as const;
 
 /** Gas that finds no way out: these wait a day at most, and are never sent away. */
-const PRESSING: ReadonlySet<JobKind> = new Set(['release', 'test-bottle', 'test-hard', 'keg-release', 'keg-valve']);
+const PRESSING: ReadonlySet<JobKind> = new Set(['release', 'test-bottle', 'test-hard', 'heat', 'heat-late', 'keg-release', 'keg-valve']);
 
 /**
  * For how many days a job may be put off.

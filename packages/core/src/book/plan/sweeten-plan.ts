@@ -40,7 +40,7 @@ const SAYS: Readonly<Record<SweetFate, string>> = {
   lasts: 'Yeast cannot eat it: it stays sweet, what is proven stays proven, and it can be primed as before.',
   held: 'Sulfite and sorbate keep the yeast off it. Keep it still and cool, and look for a week whether it wakes: a reading that falls, or a plastic bottle that firms at 25 °C.',
   wakes:
-    'It will not stay sweet: the yeast wakes and eats it, and until its end is proven again nothing of it may be sealed. To keep it sweet, stabilise it first, take a sweetener that yeast cannot eat, or keep it cold in a keg.',
+    'It will not stay sweet: the yeast wakes and eats it, and until its end is proven again nothing of it may be sealed. To keep it sweet, stabilise it first, take a sweetener that yeast cannot eat, keep it cold in a keg, or fill bottles that go through a hot bath the same day.',
   eaten: 'Its end is not proven, so the yeast eats this as well. Sweeten it at the end: stabilised first, or with what yeast cannot eat.',
 };
 

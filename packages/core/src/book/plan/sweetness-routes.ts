@@ -28,6 +28,8 @@ export interface RoutesAsked {
   readonly needs: readonly DrinkerNeed[];
   /** A keg with a relief valve, and a place at 4 °C or colder that holds it. */
   readonly coldKeg: boolean;
+  /** Glass made for pressure, a bath that holds 65 °C with a lid over it, and a thermometer for the middle of a bottle. */
+  readonly bath: boolean;
 }
 
 /** A way to a sweetness that lasts. */
@@ -129,9 +131,35 @@ function coldKeg({ sweetness, needs, coldKeg: has }: RoutesAsked): Pick<SweetRou
   );
 }
 
+function heatedInBottle({ sweetness, fizz, way, needs, malolactic, coldKeg: hasKeg, bath }: RoutesAsked): Pick<SweetRoute, 'allowed' | 'why'> {
+  return (
+    strike(sweetness === 'dry' ? 'It is to be dry.' : null) ??
+    strike(way === 'unproven' || way === 'unread' ? UNPROVEN : null) ??
+    strike(bath ? null : 'It wants glass made for pressure, a bath with a lid that holds 65 °C, and a thermometer for the middle of a bottle.') ??
+    strike(needs.includes('diabetic') ? 'It is sweet with sugar.' : null) ??
+    strike(malolactic ? 'Bacteria are at work and make gas that nobody can tell. Wait until they are done.' : null) ??
+    strike(fizz === 'lively' ? 'With more than 2.5 volumes no bottle is heated: glass does not hold it.' : null) ??
+    strike(
+      fizz === 'gentle' && !hasKeg
+        ? 'Fizz made in the bottle from such sugar is stopped a day early or a day too late. Gassed in a cold keg and filled from it, it can be done.'
+        : null,
+    ) ?? { allowed: true, why: 'Heat kills the yeast in the closed bottle, so its sugar stays. The hour of the bath is the danger, and it wants care.' }
+  );
+}
+
+/** The bath, after what is filled for it. */
+const heatedSteps = (fizz: WishedFizz, sweeten: string): readonly string[] => [
+  'Have ready: the bath and its lid, a control bottle with a thermometer, cover for the whole face.',
+  ...(fizz === 'still' ? [] : ['Gas it dry and cold in the keg, to 1.8 volumes at most; let it off and open it cold.']),
+  sweeten,
+  `Fill crown-capped or heavy sparkling-wine glass the same day${fizz === 'still' ? '' : ', cold, from the keg'}, 5 % left empty, as “Sweet, heated in the bottle”.`,
+  'Heat them that day: ten minutes at 65 °C in the middle of the coldest one, then leave them to cool under cover.',
+];
+
 /** What can hurt someone on a way that is open. */
 function cautionsOf({ id, sweetenerIds }: Omit<SweetRoute, 'cautions'>): readonly Caution[] {
   if (id === 'stabilised') return [caution('re-ferment')];
+  if (id === 'heated') return [caution('hot-bottles'), caution('heat-due')];
   if (id === 'cold-keg') return [caution('sealed-ferment'), caution('keg')];
   return [...(sweetenerIds.includes('xylitol') ? [caution('xylitol')] : []), ...(sweetenerIds.includes('lactose') ? [caution('allergen')] : [])];
 }
@@ -183,10 +211,9 @@ export function sweetnessRoutes(asked: RoutesAsked): readonly SweetRoute[] {
     {
       id: 'heated',
       name: 'Sugar, in bottles heated in a bath',
-      allowed: false,
-      why: 'While they are hot bottles press several times as hard. Trug has no sums for that yet, so it does not offer it.',
-      steps: [],
-      sweetenerIds: [],
+      ...heatedInBottle(asked),
+      steps: heatedSteps(asked.fizz, `Sweeten it until it is ${name}, with sugar, juice or concentrate, and stir it in from the bottom.`),
+      sweetenerIds: WITH_SUGAR,
     },
     {
       id: 'keeved',

@@ -33,6 +33,8 @@ export interface Crate {
   /** Free sulfite when it was filled, mg/L. */
   readonly freeSo2MgPerL: number;
   readonly hottestC: number;
+  /** Filled to be heated: the room left, the units its baths came to, and when the last was; null for all others. */
+  readonly heat: { readonly headspace: number; readonly units: number; readonly at: string | null } | null;
   /** Sealed although its end was not proven, at its maker's own risk. */
   readonly atOwnRisk: boolean;
   /** The last squeeze of its test bottle; null when there was none. */

@@ -5,6 +5,7 @@ import { caution } from '../../base/cautions/catalogue.js';
 import type { Caution } from '../../base/cautions/caution.js';
 import type { Worked } from '../../base/worked/worked.js';
 import type { BottleCount } from '../state/bottle-count.js';
+import { checkToHeat, type ToHeat } from './heat-way.js';
 import type { SealWay } from './sealing.js';
 
 /** What a run of bottles is asked about. */
@@ -15,6 +16,8 @@ export interface BottlingAsked {
   readonly bottles: readonly BottleCount[];
   /** Hottest the store will get, °C, 0–60. */
   readonly hottestC: number;
+  /** Filled to be heated; absent for all others. */
+  readonly toHeat?: ToHeat | undefined;
 }
 
 /** What stands against a run of bottles. */
@@ -50,8 +53,9 @@ function checkUnread(gas: SealedGas, filled: readonly BottleCount[]): BottlingCh
  * @throws {CoreError} OUT_OF_RANGE; UNKNOWN_ID for a bottle nobody knows
  * @source design rules: what a high end may have left refuses bottles that would not stand it; sugar under sorbate is a danger of its own
  */
-export function checkBottling({ way, gas, bottles, hottestC }: BottlingAsked): BottlingCheck {
+export function checkBottling({ way, gas, bottles, hottestC, toHeat }: BottlingAsked): BottlingCheck {
   const filled = bottles.filter((b) => b.count > 0);
+  if (toHeat) return { ...checkToHeat(gas, filled, toHeat), safety: [] };
   if (way === 'unread') return checkUnread(gas, filled);
   const safety = filled
     .map(({ kindId, count }) => ({

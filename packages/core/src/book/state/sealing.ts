@@ -1,5 +1,6 @@
 import { provesFinished, STATUS_WORDS, type Verdict } from '../../ferment/verdict/verdict.js';
 import { holdsSorbate } from '../../finish/bottle/sorbate.js';
+import { daysBetween } from '../../matter/quantity/days.js';
 import type { BatchState } from './batch-state.js';
 import { FRUIT_IN, hasFruitIn } from './fruit-out.js';
 
@@ -12,6 +13,12 @@ export type SealWay = 'proven' | 'ended-high' | 'stabilised' | 'unread' | 'unpro
 
 /** Days in the warm after which a batch that nobody read may go into plastic, at its maker's risk. @source our estimate: four times a usual warm ferment */
 export const UNREAD_DAYS = 56;
+
+/** Within this of the sugar, yeast that had starved has not woken, days. @source our estimate */
+const WAKES_AFTER_DAYS = 1;
+
+/** Whether sugar came in so lately that the yeast of a drink proven before it has not woken. */
+export const justWoken = ({ wokenAt }: BatchState, at: string): boolean => wokenAt !== null && daysBetween(wokenAt, at) <= WAKES_AFTER_DAYS;
 
 /** Whether the whole dose of sulfite and sorbate is still in it. */
 export function holdsDose(state: BatchState): boolean {

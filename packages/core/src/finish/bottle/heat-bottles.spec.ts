@@ -1,5 +1,6 @@
 import { expectWithin, refusalCode } from '../../testing/expect-within.js';
-import { heatBottles, heatedCo2Bar, pasteurisationUnits } from './heat-bottles.js';
+import { heatBottles, heatedCo2Bar } from './heat-bottles.js';
+import { pasteurisationUnits } from './heat-units.js';
 
 describe('pasteurisationUnits', () => {
   it('of 10 minutes at 65 °C are 52.5, and add up', () => {

@@ -4,19 +4,9 @@ import { inRange } from '../../base/errors/guards.js';
 import { figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 import { ATM_BAR, co2Solubility, FREEZING_K, gasPerAtm } from './co2-solubility.js';
+import { BASE_C, ENOUGH_UNITS, minutesWanting, PER_DEGREE } from './heat-units.js';
 import { TRAPPED_AIR_BAR } from './sealed-gas.js';
 
-/** Some minutes at a temperature in the middle of the coldest bottle. */
-export interface HeatStep {
-  readonly minutes: number;
-  readonly coreC: number;
-}
-
-/** How much faster a degree more kills. @source the usual beverage figure, ten times for 7 °C */
-const PER_DEGREE = 1.393;
-const BASE_C = 60;
-/** Units that keep a sweet cider. @source design rule, for drinks of its acid */
-const ENOUGH_UNITS = 50;
 /** More fizz than this is never heated, and less room than this is never left. @source design rule */
 const MOST_HEATED_VOLUMES = 2.5;
 export const LEAST_HEADSPACE = 0.05;
@@ -27,15 +17,6 @@ const SWELLS_PER_C = 0.00034;
 const FILLED_C = 12;
 /** Air shut in at the filling, bar, of which the oxygen goes: the middle of what `bottleSafety` takes. */
 const AIR_BAR = (TRAPPED_AIR_BAR.least + TRAPPED_AIR_BAR.most) / 2;
-
-/**
- * Pasteurisation units: minutes at 60 °C that would do as much.
- *
- * @param steps - minutes, ≥ 0, at a temperature of the core, −10–100 °C
- * @source minutes × 1.393^(T − 60); 10 minutes at 65 °C are 52.5
- */
-export const pasteurisationUnits = (steps: readonly HeatStep[]): number =>
-  steps.reduce((sum, { minutes, coreC }) => sum + minutes * PER_DEGREE ** (coreC - BASE_C), 0);
 
 /** Volumes that a drink this hot holds for each atmosphere: past the end of the tables drawn on as steeply as it falls before it. */
 function hotSolubility(coreC: number, abv?: number): number {
@@ -94,7 +75,7 @@ export function heatBottles(input: {
   const hotHeadspace = headspace - SWELLS_PER_C * (coreC - FILLED_C) * (1 - headspace);
   const co2Bar = heatedCo2Bar({ co2Volumes, hotHeadspace, coreC, ...(abv === undefined ? {} : { abv }) });
   const airBar = AIR_BAR * (headspace / hotHeadspace) * ((FREEZING_K + coreC) / (FREEZING_K + FILLED_C));
-  const minutes = ENOUGH_UNITS / pasteurisationUnits([{ minutes: 1, coreC }]);
+  const minutes = minutesWanting(0, coreC);
   return worked(
     { minutes, co2Bar, gaugeBar: Math.max(0, co2Bar + airBar - ATM_BAR), hotHeadspace },
     [

@@ -3,10 +3,19 @@ import { LIMITS } from '../../base/errors/limits.js';
 import { figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 import { bottleById } from '../../base/reference/bottle-kinds.js';
+import { BOTTLE_HEADSPACE_FRACTION } from './sealed-gas.js';
 import { countText } from '../../matter/quantity/count-text.js';
 
 /** What stays behind with the lees when a vessel is bottled or kegged and nobody says, L. @source our estimate */
 export const USUAL_LOSS_L = 0.4;
+
+/**
+ * How much of a bottle's named size is in it.
+ *
+ * @param room - share of the whole bottle that stays empty, 0–0.2
+ * @returns 1 for the usual room
+ */
+export const filledShare = (room: number): number => (1 - room) / (1 - BOTTLE_HEADSPACE_FRACTION);
 
 /** A run to be planned. */
 export interface BottleRun {

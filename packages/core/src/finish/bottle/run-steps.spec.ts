@@ -1,6 +1,6 @@
 import { runSteps, syrupWaterMl } from './run-steps.js';
 
-const run = { bottleCount: 24, testBottle: true, capColour: 'rust', today: '2026-11-23T10:00:00.000Z' };
+const run = { bottleCount: 24, testBottle: true, heatedRoom: null, capColour: 'rust', today: '2026-11-23T10:00:00.000Z' };
 const bulk = { massG: 76, of: 'white sugar', mode: 'bulk' as const };
 const ids = (steps: readonly { readonly id: string }[]): readonly string[] => steps.map((s) => s.id);
 
@@ -14,6 +14,11 @@ describe('the steps of a bottle run', () => {
   it('dose bottle by bottle, or not at all', () => {
     expect(ids(runSteps({ ...run, priming: { ...bulk, mode: 'per-bottle' } }))).toContain('dose');
     expect(ids(runSteps({ ...run, priming: null, testBottle: false }))).toEqual(['clean', 'fill', 'cap', 'rest']);
+  });
+  it('leave the room that heat wants, and end in the bath', () => {
+    const steps = runSteps({ ...run, priming: null, testBottle: false, heatedRoom: 0.07 });
+    expect(ids(steps)).toEqual(['clean', 'fill', 'cap', 'bath']);
+    expect(steps[1]?.how).toMatch(/^Leave 7 % of each empty/);
   });
   it('count the days on the maker’s calendar', () => {
     expect(runSteps({ ...run, today: '2026-11-23T12:00:00.000Z', zone: 'Pacific/Auckland', priming: bulk }).at(-1)?.text).toBe('In the warm until Tue 15 Dec');

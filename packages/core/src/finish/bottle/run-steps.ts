@@ -8,6 +8,8 @@ export interface RunInput {
   /** The sugar that goes in; null for a still drink. */
   readonly priming: { readonly massG: number; readonly of: string; readonly mode: 'bulk' | 'per-bottle' } | null;
   readonly testBottle: boolean;
+  /** Filled to be heated: share of the bottle left empty; null for all others. */
+  readonly heatedRoom: number | null;
   readonly capColour: string;
   /** ISO 8601. */
   readonly today: string;
@@ -35,6 +37,15 @@ const WARM_DAYS = 21;
  */
 export const syrupWaterMl = (massG: number): number => Math.max(WATER_STEP_ML, Math.ceil((massG * WATER_ML_PER_G) / WATER_STEP_ML) * WATER_STEP_ML);
 
+function restStep({ priming, heatedRoom }: Pick<RunInput, 'priming' | 'heatedRoom'>, warmUntil: string): RunStep {
+  if (heatedRoom !== null) {
+    return { id: 'bath', text: 'Into the bath, today', how: 'All of them, and the control bottle among them; the page for it says how long.' };
+  }
+  return priming === null
+    ? { id: 'rest', text: 'Cool and dark', how: 'Try one after two weeks.' }
+    : { id: 'warm', text: `In the warm until ${warmUntil}`, how: 'Closed crate, away from people, then cool and dark.' };
+}
+
 /**
  * The steps of a bottle run, in the order they are done.
  *
@@ -42,7 +53,7 @@ export const syrupWaterMl = (massG: number): number => Math.max(WATER_STEP_ML, M
  * @returns steps
  * @source usual practice of home makers
  */
-export function runSteps({ bottleCount, priming, testBottle, capColour, today, zone }: RunInput): readonly RunStep[] {
+export function runSteps({ bottleCount, priming, testBottle, heatedRoom, capColour, today, zone }: RunInput): readonly RunStep[] {
   const warmUntil = dayText(dateAfter(today, WARM_DAYS, zone), true);
   const sweet: readonly RunStep[] =
     priming === null
@@ -60,10 +71,7 @@ export function runSteps({ bottleCount, priming, testBottle, capColour, today, z
   const test: readonly RunStep[] = testBottle
     ? [{ id: 'test', text: 'The plastic one in the middle of the run', how: 'Squeezed flat of air and screwed tight: it tells how firm the others are.' }]
     : [];
-  const rest =
-    priming === null
-      ? { id: 'rest', text: 'Cool and dark', how: 'Try one after two weeks.' }
-      : { id: 'warm', text: `In the warm until ${warmUntil}`, how: 'Closed crate, away from people, then cool and dark.' };
+  const rest = restStep({ priming, heatedRoom }, warmUntil);
   return [
     {
       id: 'clean',
@@ -71,7 +79,14 @@ export function runSteps({ bottleCount, priming, testBottle, capColour, today, z
       how: 'Hold each to the light. A chip or a scratch is where it breaks.',
     },
     ...sweet,
-    { id: 'fill', text: 'Fill from the bottom up', how: 'Leave two fingers of air, no more: what is left at the end goes into a glass.' },
+    {
+      id: 'fill',
+      text: 'Fill from the bottom up',
+      how:
+        heatedRoom === null
+          ? 'Leave two fingers of air, no more: what is left at the end goes into a glass.'
+          : `Leave ${figure(heatedRoom * 100, 0)} % of each empty: measure it out once with water and hold the others beside it. The drink swells in the bath.`,
+    },
     ...test,
     { id: 'cap', text: 'Cap, wipe, tape on the crate', how: `Caps of one colour tell the lot: ${capColour}.` },
     rest,

@@ -47,6 +47,7 @@ export const TYPED_FIGURES = {
   cups: { name: 'cups', ...LIMITS.teaCups, says: 'Write how many cups, such as 2.' },
   packetG: { name: 'grams in a packet', ...LIMITS.packetG, says: 'Write the grams one packet holds, such as 5. It stands on the packet.' },
   infusionDays: { name: 'days in the drink', ...LIMITS.infusionDays, says: 'Write how many days, such as 14.' },
+  heatedMin: { name: 'minutes in the bath', ...LIMITS.heatedMin, says: 'Write how many minutes it was held, such as 11.' },
   steepDays: { name: 'days on the pulp', ...LIMITS.steepDays, says: 'Write how many days, such as 5.' },
   altitudeM: { name: 'height above the sea, m', ...LIMITS.altitudeM, says: 'Write metres, such as 600; 1000 feet are 305 m.' },
   days: { name: 'days', min: 0, max: 60, says: 'Write how many days, such as 7.' },
@@ -56,7 +57,7 @@ export const TYPED_FIGURES = {
 export type TypedFigureId = keyof typeof TYPED_FIGURES;
 
 /** Words that may stand behind a plain figure and change nothing. */
-const UNITS_BEHIND = /\s*(?:%|g\/l|mg\/l|g|ml|n|°?bx|°?brix|cups?|days?|tablets?|packets?|m)\.?$/i;
+const UNITS_BEHIND = /\s*(?:%|g\/l|mg\/l|g|ml|n|°?bx|°?brix|cups?|min(?:utes?)?|days?|tablets?|packets?|m)\.?$/i;
 
 /**
  * Reads a plain figure as a maker types it, with a point or a comma and perhaps its unit.

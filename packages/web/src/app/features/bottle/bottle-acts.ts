@@ -13,6 +13,8 @@ export interface RunDone {
   readonly lossL: number;
   readonly hottestC: number;
   readonly acknowledged: readonly string[];
+  /** Filled to be heated; absent for all others. */
+  readonly toHeat?: { readonly headspace: number };
 }
 
 /**

@@ -26,7 +26,7 @@ describe('BottleBench', () => {
   });
   it('offers only the cold keg while it works, which has a page of its own', async () => {
     const page = await working();
-    expect(page.count('.choice.struck')).toBe(3);
+    expect(page.count('.choice.struck')).toBe(4);
     expect(page.text('.struck')).toContain('not proven');
     expect(page.text('.left a.btn')).toBe('To the keg');
     expect(page.has('trug-pressure-column')).toBe(false);
@@ -50,6 +50,19 @@ describe('BottleBench', () => {
     await page.type('acknowledge', 'i understand');
     await page.submit();
     expect(page.written()[1]?.payload).toMatchObject({ acknowledged: expect.arrayContaining(['wrong-bottle']) });
+  });
+  it('fills sweet bottles for the bath on the day they were sweetened, with the room chosen', async () => {
+    const page = await open([...testedLog(), sampleEntry('sweetened', 27, { sweetenerId: 'sucrose', massG: 300 })], 27.2);
+    expect(page.count('.choice.struck')).toBe(3);
+    await page.choose('room', '7');
+    expect(page.text('.left')).toMatch(/crown-capped 500 mL, hotabout \d\.\d bar, stands 6\.5 bar/);
+    expect(page.text('.steps')).toContain('Leave 7 % of each empty');
+    // What has no live yeast in it presses on no hot day.
+    expect(page.has('.verdict')).toBe(false);
+    await page.type('acknowledge', 'I understand');
+    await page.submit();
+    expect(page.written().map((e) => e.kind)).toEqual(['bottled']);
+    expect(page.written()[0]?.payload).toMatchObject({ testBottle: false, toHeat: { headspace: 0.07 }, acknowledged: ['heat-due', 'hot-bottles'] });
   });
   it('puts no sugar into a still one', async () => {
     const page = await open();

@@ -4,6 +4,7 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { USUAL_LOSS_L } from '@trug/core/finish/bottle/plan-bottles';
+import { USUAL_BATH_C } from '@trug/core/finish/bottle/hot-lot';
 import { runSteps } from '@trug/core/finish/bottle/run-steps';
 import { BOTTLE_KINDS, bottleById } from '@trug/core/base/reference/bottle-kinds';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
@@ -12,6 +13,7 @@ import { STATUS_WORDS } from '@trug/core/ferment/verdict/verdict';
 import { bottlingRoutes, type RouteId } from '@trug/core/book/plan/bottling-routes';
 import { warmestSinceEnd } from '@trug/core/book/state/sealed-gas-of';
 import { hasFruitIn } from '@trug/core/book/state/fruit-out';
+import { mayHeat } from '@trug/core/book/state/heat-way';
 import { maySeal, sealWay } from '@trug/core/book/state/sealing';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { PrimingDrawn } from './priming-drawn';
@@ -29,7 +31,7 @@ import { bottlingPlan } from '@trug/core/book/plan/bottling-plan';
 import { isWithin } from '@trug/core/base/errors/guards';
 import { LIMITS } from '@trug/core/base/errors/limits';
 import { bottleActs } from './bottle-acts';
-import { isCount, NEW_BENCH, readBottles, typedCounts, type BottleBenchFields } from './bottle-draft';
+import { isCount, NEW_BENCH, readBottles, ROOMS, typedCounts, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../units/said.pipe';
 import { settingsFeature } from '../../state/settings.reducer';
@@ -82,10 +84,18 @@ export class BottleBench {
   protected readonly kinds = BOTTLE_KINDS;
   protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable' && f.co2GPerG > 0.3);
   protected readonly chanceText = chanceText;
+  protected readonly bathC = USUAL_BATH_C;
   private readonly verdict = computed(() => this.view()?.verdict?.value ?? null);
   protected readonly routes = computed(() => {
     const state = this.view()?.state;
-    return state?.liquid ? bottlingRoutes({ way: sealWay(state, this.verdict()), verdict: this.verdict(), hasFruit: hasFruitIn(state) }) : [];
+    return state?.liquid
+      ? bottlingRoutes({
+          way: sealWay(state, this.verdict()),
+          verdict: this.verdict(),
+          hasFruit: hasFruitIn(state),
+          toHeat: mayHeat(state, this.verdict(), this.writer.now()),
+        })
+      : [];
   });
   /** The route asked for while it is allowed, else the first that is. */
   protected readonly route = computed((): RouteId => {
@@ -150,8 +160,11 @@ export class BottleBench {
       lossL: this.lossL(),
       bottles: this.chosen(),
       testBottle: testBottle === 'yes',
+      headspace: this.headspace(),
     });
   });
+  private readonly headspace = computed(() => Number(this.fields().room) / 100);
+  protected readonly rooms = ROOMS;
   protected readonly fizzes = computed(() =>
     (this.plan()?.levels ?? []).map(({ name, volumes, holds }) => ({
       id: String(volumes),
@@ -190,7 +203,15 @@ export class BottleBench {
     const massG = this.priming()?.value.massG;
     const priming =
       massG === undefined ? null : { massG, of: this.sugarName().toLowerCase(), mode: mode === 'per-bottle' ? ('per-bottle' as const) : ('bulk' as const) };
-    return runSteps({ bottleCount, priming, testBottle: this.hasTest(), capColour: cap, today: this.writer.now(), zone: this.units.zone() });
+    return runSteps({
+      bottleCount,
+      priming,
+      testBottle: this.hasTest(),
+      heatedRoom: this.route() === 'heated' ? this.headspace() : null,
+      capColour: cap,
+      today: this.writer.now(),
+      zone: this.units.zone(),
+    });
   });
   protected readonly runLine = computed(() => {
     const run = this.run();
@@ -281,6 +302,7 @@ export class BottleBench {
       lossL: this.lossL(),
       hottestC: this.hottestC(),
       acknowledged,
+      ...(this.route() === 'heated' ? { toHeat: { headspace: this.headspace() } } : {}),
     });
   }
 }

@@ -15,6 +15,8 @@ export interface BottleBenchFields {
   /** Chosen kinds of bottle, `kind:count` apart by commas; an empty count fills as many as there is drink for. */
   readonly bottles: string;
   readonly testBottle: string;
+  /** Room left in bottles that are heated, %. */
+  readonly room: string;
   /** Steps of the run that are done, apart by commas. */
   readonly ticked: string;
 }
@@ -34,6 +36,7 @@ export const NEW_BENCH: BottleBenchFields = {
   cap: 'rust',
   bottles: 'crown-500:',
   testBottle: 'yes',
+  room: '5',
   ticked: '',
 };
 
@@ -58,3 +61,6 @@ export const isCount = (typed: string): boolean => typed === '' || /^\d{1,4}$/.t
  */
 export const readBottles = (text: string): BottlingInputs['bottles'] =>
   typedCounts(text).map(({ kindId, count }) => ({ kindId, count: count === '' || !isCount(count) ? null : Number(count) }));
+
+/** Room that can be left in bottles that are heated: the least the bath allows, and more for a livelier drink. */
+export const ROOMS = [5, 7, 10, 15].map((percent) => ({ id: String(percent), name: `${percent} % of the bottle` }));

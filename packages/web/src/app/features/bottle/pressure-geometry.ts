@@ -18,14 +18,21 @@ export interface PressureDrawing {
 }
 
 const LINE_PX = 30;
+/** Under a band's name stands its figure. */
+const TWO_LINES_PX = 18;
 
-/** Labels moved apart so that none covers another, keeping their order. */
-function spread(positions: readonly number[], gap: number): readonly number[] {
+/** Labels moved apart so that none covers another and none falls below the foot, keeping their order. */
+function spread(positions: readonly number[], gap: number, foot: number): readonly number[] {
   const order = positions.map((y, i) => ({ y, i })).sort((a, b) => a.y - b.y);
   for (let n = 1; n < order.length; n += 1) {
     const before = order[n - 1];
     const here = order[n];
     if (before && here && here.y - before.y < gap) here.y = before.y + gap;
+  }
+  for (let n = order.length - 1; n >= 0; n -= 1) {
+    const here = order[n];
+    const lowest = (order[n + 1]?.y ?? foot + gap) - gap;
+    if (here && here.y > lowest) here.y = lowest;
   }
   const out = [...positions];
   for (const { y, i } of order) out[i] = y;
@@ -52,10 +59,12 @@ export function pressureDrawing(input: {
   const limitText = spread(
     input.limits.map((l) => y(l.limitBar)),
     LINE_PX - 8,
+    input.bottom,
   );
   const bandText = spread(
     input.bands.map((b) => y(b.likelyBar)),
     LINE_PX + 6,
+    input.bottom - TWO_LINES_PX,
   );
   return {
     ticks: scaleLinear()

@@ -1,5 +1,6 @@
 import { strengthText } from '../../units/strength-text';
 import type { Crate } from '@trug/core';
+import { awaitsHeat } from '@trug/core/book/state/crate-heat';
 import { bottleById } from '@trug/core/base/reference/bottle-kinds';
 import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
 import { readyWindow } from '@trug/core/finish/bottle/ready-window';
@@ -22,8 +23,10 @@ export interface CellarCrate {
   readonly isReady: boolean;
   /** How its test bottle last felt; null where nobody squeezed it. */
   readonly felt: string | null;
-  /** What to mind of sugar that only sulfite and sorbate hold; null where there is none. */
+  /** What to mind of sugar that only sulfite and sorbate hold, or nothing yet; null where there is none. */
   readonly held: string | null;
+  /** Filled to be heated, and not heated through. */
+  readonly awaitsHeat: boolean;
   /** Bottles from the top: true is still there. */
   readonly caps: readonly boolean[];
 }
@@ -42,6 +45,12 @@ const MOST_CAPS = 48;
 export function cellarCrates(views: readonly BatchView[], now: string, units: Units): readonly CellarCrate[] {
   const all = views.flatMap((view) => view.state.crates.map((crate) => cellarCrate(view, crate, now, units)));
   return all.sort((a, b) => Number(a.left === 0) - Number(b.left === 0) || (a.crate.bottledAt < b.crate.bottledAt ? 1 : -1));
+}
+
+/** What holds the sugar of a crate, and for how long. */
+function heldWords(crate: Crate): string | null {
+  if (awaitsHeat(crate)) return 'Not heated through: sugar and live yeast are in it. Heat it the day it is filled, or open it.';
+  return crate.wakesVolumes === null ? null : 'Only sulfite and sorbate hold its sugar. Keep it cold, open one each week, and drink it within weeks.';
 }
 
 function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): CellarCrate {
@@ -63,13 +72,15 @@ function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): 
       crate.sparkling ? `${fizzWord(crate.co2Volumes)}, ${crate.co2Volumes.toFixed(1)} volumes` : 'still',
       `${crate.capColour} caps`,
     ].join(' · '),
-    ready: isReady
-      ? `Ready. At its best until about ${dayText(window.bestUntil)} ${window.bestUntil.slice(0, 4)}`
-      : `Ready from about ${dayText(window.from)}, in ${countText(Math.ceil(untilReady), 'day')}`,
-    isReady,
+    ready: awaitsHeat(crate)
+      ? 'Ready once it is heated'
+      : isReady
+        ? `Ready. At its best until about ${dayText(window.bestUntil)} ${window.bestUntil.slice(0, 4)}`
+        : `Ready from about ${dayText(window.from)}, in ${countText(Math.ceil(untilReady), 'day')}`,
+    isReady: isReady && !awaitsHeat(crate),
     felt: left > 0 && crate.squeezed ? `Test bottle ${crate.squeezed.feel} on ${units.day(crate.squeezed.at)}` : null,
-    held:
-      left > 0 && crate.wakesVolumes !== null ? 'Only sulfite and sorbate hold its sugar. Keep it cold, open one each week, and drink it within weeks.' : null,
+    held: left > 0 ? heldWords(crate) : null,
+    awaitsHeat: left > 0 && awaitsHeat(crate),
     caps: Array.from({ length: Math.min(MOST_CAPS, filled) }, (_, i) => i < Math.round((left / Math.max(1, filled)) * Math.min(MOST_CAPS, filled))),
   };
 }

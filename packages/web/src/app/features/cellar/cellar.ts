@@ -40,7 +40,8 @@ export class Cellar {
   });
   protected readonly cautions = computed(() => [
     ...(this.crates().length > 0 ? [caution('burst-glass')] : []),
-    ...(this.crates().some((c) => c.held !== null) ? [caution('re-ferment')] : []),
+    ...(this.crates().some((c) => c.awaitsHeat) ? [caution('heat-due')] : []),
+    ...(this.crates().some((c) => c.held !== null && !c.awaitsHeat) ? [caution('re-ferment')] : []),
     ...(this.kegs().length > 0 ? [caution('keg')] : []),
     caution('strength'),
   ]);

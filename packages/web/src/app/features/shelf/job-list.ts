@@ -43,6 +43,8 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
   lift: { page: 'infuse', verb: 'Take it out' },
   clean: { page: '', verb: 'Clean' },
   bottle: { page: 'bottle', verb: 'Bottle' },
+  heat: { page: 'heat', verb: 'Heat them' },
+  'heat-late': { page: 'heat', verb: 'Make safe' },
   'test-bottle': { page: 'squeeze', verb: 'Squeeze' },
   'test-hard': { page: 'squeeze', verb: 'Make safe' },
   'open-one': { page: '', verb: 'Open' },

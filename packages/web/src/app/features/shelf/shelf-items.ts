@@ -61,6 +61,8 @@ const TAG_TITLES: Readonly<Record<string, string>> = {
   bottle: 'Bottle',
   stabilise: 'Sugar left?',
   warm: 'Too cold',
+  heat: 'Heat them',
+  'heat-late': 'Make safe',
   'test-bottle': 'Squeeze',
   'test-hard': 'Hard: make safe',
   'open-one': 'Open one',
@@ -70,7 +72,7 @@ const TAG_TITLES: Readonly<Record<string, string>> = {
 };
 
 function tagOf(view: BatchView, forCrate: boolean, now: string, units: Units): Tag | null {
-  const crateKinds = ['test-bottle', 'test-hard', 'open-one'];
+  const crateKinds = ['heat', 'heat-late', 'test-bottle', 'test-hard', 'open-one'];
   const job = view.due.find((j) => crateKinds.includes(j.kind) === forCrate && (j.urgency === 'overdue' || j.urgency === 'today'));
   if (!job) return null;
   const days = calendarDays(job.dueAt, now, units.zone());

@@ -9,6 +9,14 @@ const allowed = (page: PageHarness): readonly string[] => page.texts('.ways > li
 
 it('offers what is open with its steps in the maker’s units, and strikes the rest out with the reason', async () => {
   const page = await open();
+  expect(allowed(page)).toEqual([
+    'With what yeast cannot eat',
+    'Sugar, held by sulfite and sorbate',
+    'Sugar, in a cold keg',
+    'Sugar, in bottles heated in a bath',
+  ]);
+  expect(page.text('.ways')).toContain('ten minutes at 149 °F');
+  await page.tickBox('no bath at 65 °C, or no pressure glass');
   expect(allowed(page)).toEqual(['With what yeast cannot eat', 'Sugar, held by sulfite and sorbate', 'Sugar, in a cold keg']);
   expect(page.text('.ways')).toContain('at 39 °F or colder');
   await page.choose('fizz', 'lively');

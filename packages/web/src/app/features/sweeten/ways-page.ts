@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { DRINKER_NEEDS, sweetnessRoutes, WISHED_FIZZ, type DrinkerNeed, type SweetRouteId } from '@trug/core/book/plan/sweetness-routes';
+import { DRINKER_NEEDS, sweetnessRoutes, WISHED_FIZZ, type DrinkerNeed, type SweetRoute, type SweetRouteId } from '@trug/core/book/plan/sweetness-routes';
 import { sealWay } from '@trug/core/book/state/sealing';
 import { SWEETNESS_LEVELS } from '@trug/core/finish/sweeten/sweetness';
 import { ActHead } from '../../shared/act-head/act-head';
@@ -14,7 +14,7 @@ import { vesselsFeature } from '../../state/vessels.reducer';
 import { SaidPipe } from '../../units/said.pipe';
 import { createBatchDraft } from '../../writing/draft';
 
-const FIELDS = { sweetness: 'medium', fizz: 'still', dogs: false, diabetic: false, sulfite: false, milk: false, noKeg: false };
+const FIELDS = { sweetness: 'medium', fizz: 'still', dogs: false, diabetic: false, sulfite: false, milk: false, noKeg: false, noBath: false };
 const NEED_WORDS: Readonly<Record<DrinkerNeed, string>> = {
   dogs: 'dogs in the house',
   diabetic: 'someone who minds sugar',
@@ -27,7 +27,7 @@ const PAGES: Readonly<Record<SweetRouteId, string | null>> = {
   lasting: 'sweeten',
   stabilised: 'stabilise',
   'cold-keg': 'keg',
-  heated: null,
+  heated: 'sweeten',
   keeved: null,
 };
 
@@ -49,6 +49,7 @@ const PAGES: Readonly<Record<SweetRouteId, string | null>> = {
               <trug-tick [attr.name]="need.id" [name]="need.id" [formControlName]="need.id">{{ need.name }}</trug-tick>
             }
             <trug-tick name="noKeg" formControlName="noKeg">no keg, or no cold place for one</trug-tick>
+            <trug-tick name="noBath" formControlName="noBath">no bath at 65 °C, or no pressure glass</trug-tick>
           </fieldset>
         </div>
         <ul class="ways" aria-live="polite">
@@ -101,8 +102,13 @@ export class WaysPage {
       way,
       malolactic: view.state.malolactic?.done === false,
       needs: DRINKER_NEEDS.filter((need) => f[need]),
+      bath: !f.noBath,
       coldKeg: !f.noKeg && this.vessels().some((vessel) => vessel.kind === 'keg'),
     });
-    return found.map((route) => ({ ...route, page: route.allowed ? (route.id === 'stabilised' && way === 'stabilised' ? 'sweeten' : PAGES[route.id]) : null }));
+    const begins = ({ id }: SweetRoute): string | null => {
+      if (id === 'heated' && f.fizz !== 'still') return PAGES['cold-keg'];
+      return id === 'stabilised' && way === 'stabilised' ? PAGES.lasting : PAGES[id];
+    };
+    return found.map((route) => ({ ...route, page: route.allowed ? begins(route) : null }));
   });
 }

@@ -1,5 +1,15 @@
 /** What a note tells how to do. */
-export type HowToId = 'read-stem' | 'take-sample' | 'rack' | 'clean' | 'wake-yeast' | 'stir-in' | 'fill-bottles' | 'keep-gas-out' | 'look-and-smell';
+export type HowToId =
+  | 'read-stem'
+  | 'take-sample'
+  | 'rack'
+  | 'clean'
+  | 'wake-yeast'
+  | 'stir-in'
+  | 'fill-bottles'
+  | 'heat-bottles'
+  | 'keep-gas-out'
+  | 'look-and-smell';
 
 /** How something is done by hand, in a few lines. */
 export interface HowTo {
@@ -75,6 +85,17 @@ export const HOW_TO: Readonly<Record<HowToId, HowTo>> = {
     ],
     ink: 'M28 24l4 64q0 6 8 6h36q8 0 8-6l4-64ZM24 24h68M74 4L56 78M50 78q6-6 12 0q-6 8-12 0M96 50h14l-2 20h-10Z',
     drink: 'M30 44h56l-3 44q0 5-7 5H40q-7 0-7-5Z',
+  },
+  'heat-bottles': {
+    title: 'How do I heat them?',
+    lines: [
+      'Stand the bottles on a cloth or rack in lukewarm water up to their necks, and one more among them, filled with water, open, a thermometer in its middle.',
+      'Lid on. Warm the bath slowly, about a degree a minute: glass breaks by a jump of heat. Count from the control bottle, never from the bath.',
+      'Hold it for the minutes told. Then turn it off and let all of it cool under the lid until it is hand-warm; never cold water, never a draught.',
+      'Face covered, sleeves down, nobody else in the room. A bottle that cracks is left where it is until the bath is cold.',
+    ],
+    ink: 'M10 46V90q0 6 6 6h88q6 0 6-6V46M34 88V54c0-8 6-8 6-18V26h10v10c0 10 6 10 6 18v34ZM68 88V54c0-8 6-8 6-18V26h10v10c0 10 6 10 6 18v34ZM98 14v56M6 36h108',
+    drink: 'M35 60h20v27H35ZM69 60h20v27H69Z',
   },
   'fill-bottles': {
     title: 'How do I fill them?',

@@ -1,3 +1,4 @@
+import { awaitsHeat } from '@trug/core/book/state/crate-heat';
 import type { BatchState, Pulp } from '@trug/core';
 import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
 import { isAtRest, type Evidence } from '@trug/core/ferment/verdict/verdict';
@@ -39,6 +40,7 @@ const STABILISE = { page: 'stabilise', verb: 'Stabilise it' };
 const SWEETEN = { page: 'sweeten', verb: 'Sweeten it' };
 const TAKE_OUT = { page: 'take-out', verb: 'Take some out' };
 const OPEN_KEG = { page: 'open-keg', verb: 'Open the keg' };
+const HEAT = { page: 'heat', verb: 'Heat the bottles' };
 const MOVE = { page: 'move', verb: 'Move it' };
 
 /**
@@ -171,7 +173,9 @@ function cellarWords({ state, jobs }: BatchView): NowWords {
       ? [{ text: crate.sparkling ? `${crate.co2Volumes.toFixed(1)} volumes, ${fizzWord(crate.co2Volumes)}` : 'Still', speaks: 'for' }]
       : [
           {
-            text: `Still, while sulfite and sorbate hold its sugar. Were that to wake, it would make ${crate.wakesVolumes.toFixed(1)} volumes and burst its bottles: keep them cold and open one each week`,
+            text: awaitsHeat(crate)
+              ? `Not heated through: left as it is, its sugar would make ${crate.wakesVolumes.toFixed(1)} volumes and burst its bottles`
+              : `Still, while sulfite and sorbate hold its sugar. Were that to wake, it would make ${crate.wakesVolumes.toFixed(1)} volumes and burst its bottles: keep them cold and open one each week`,
             speaks: 'against',
           },
         ];
@@ -180,7 +184,7 @@ function cellarWords({ state, jobs }: BatchView): NowWords {
     tone: 'good',
     evidence,
     next: jobs[0]?.detail ?? '',
-    main: { page: '/cellar', verb: 'To the crate' },
+    main: awaitsHeat(crate) ? HEAT : { page: '/cellar', verb: 'To the crate' },
     also: [TASTE, NOTE],
   };
 }

@@ -1,0 +1,100 @@
+import { bottleById } from '../../base/reference/bottle-kinds.js';
+import { logOf } from '../../testing/made-logs.js';
+import type { Entry } from '../entry/entry.js';
+import { followOn, type FoldedLog } from '../log/follow-on.js';
+import { replay } from '../log/replay.js';
+import { nextJobs } from '../plan/next-jobs.js';
+import { METHODS } from '../plan/method.js';
+import { mayHeat } from '../state/heat-way.js';
+import { judgeState } from '../state/judge-state.js';
+import type { HeatedPayload } from './heated.js';
+
+const make = logOf();
+const dry = [...make.dryAt(0.997), make.malolactic(27, { done: true, turnedFraction: 1 }), make.racked(28, 19.5)];
+const sweet = [...dry, make.entry('sweetened', 30, { sweetenerId: 'sucrose', massG: 400 })];
+const ACK = { acknowledged: ['heat-due', 'hot-bottles'] };
+const run = (day: number, how: Parameters<typeof make.bottled>[1] = {}): Entry => make.bottled(day, { toHeat: { headspace: 0.05 }, ...ACK, ...how });
+const on = (log: readonly Entry[]): FoldedLog => ({ log, state: replay(log) });
+const why = (log: readonly Entry[], entry: Entry): string => {
+  const followed = followOn(on(log), entry);
+  return followed.ok ? '' : followed.why;
+};
+
+describe('bottles filled to be heated', () => {
+  it.each<[string, readonly Entry[], Entry, RegExp]>([
+    ['the day it was sweetened', sweet, run(30.5), /^$/],
+    ['two days later, when its yeast may have woken', sweet, run(32), /Bottles are heated on the day/],
+    ['never sweetened', dry, run(30.5), /Bottles are heated on the day/],
+    ['while it works', [make.filled(), make.pitched(), make.read(3, 1.03)], run(4), /Bottles are heated on the day/],
+    ['with a bottle of plastic among them', sweet, run(30.5, { kindId: 'plastic-500' }), /plastic 500 mL bottles are never heated filled/],
+    ['with a washer in the neck', sweet, run(30.5, { kindId: 'swing-500' }), /wing-top 500 mL bottles are never heated/],
+    ['with too little room', sweet, run(30.5, { toHeat: { headspace: 0.04 } }), /eave 5 % of the bottle empty/],
+    ['without the danger in words', sweet, run(30.5, { acknowledged: ['hot-bottles'] }), /Until they are heated/],
+    ['as any other bottles', sweet, make.bottled(30.5), /Its end is not proven/],
+  ])('%s', (_what, log, entry, expected) => {
+    expect(why(log, entry)).toMatch(expected);
+  });
+  it('may be of a drink that was proven to have ended sweet', () => {
+    const high = [make.filled(), make.pitched(), make.read(20, 1.0025), make.read(30, 1.0025), make.read(40, 1.0025), make.malolactic(41, { done: true })];
+    const state = replay(high);
+    expect(mayHeat(state, judgeState(state, make.at(41))?.value ?? null, make.at(41))).toBe(true);
+    expect(why(high, run(41.5))).toBe('');
+  });
+  it('never hold more drink than their room leaves', () => {
+    const filled = replay([...sweet, run(30.5, { count: 10, lossL: 0, toHeat: { headspace: 0.14 } })]);
+    expect(19.5 + 400 * 0.00062 - (filled.liquid?.volumeL ?? 0)).toBeCloseTo(10 * 0.5 * (0.86 / 0.96), 1);
+  });
+});
+
+describe('heating them', () => {
+  const bottled = run(30.5);
+  const filled = [...sweet, bottled];
+  const bath = (day: number, how: Partial<HeatedPayload> = {}): Entry =>
+    make.entry('heated', day, { crateId: bottled.id, steps: [{ minutes: 10, coreC: 65 }], acknowledged: ['hot-bottles'], ...how });
+  const crate = (log: readonly Entry[]) => replay(log).crates[0];
+
+  it('kills what would burst them, and keeps the sugar', () => {
+    expect(crate(filled)).toMatchObject({ heat: { units: 0, at: null }, sparkling: false });
+    expect(crate(filled)?.wakesVolumes).toBeGreaterThan(5);
+    const after = crate([...filled, bath(30.9)]);
+    expect(after?.wakesVolumes).toBeNull();
+    expect(after?.heat?.units).toBeCloseTo(52.5, 1);
+    expect(after?.drink.liquid.sucroseGPerL).toBeGreaterThan(19);
+    expect(after?.co2Volumes).toBeLessThan(1.1);
+  });
+  it('counts baths together, and not before they are enough', () => {
+    const half = bath(30.7, { steps: [{ minutes: 5, coreC: 65 }] });
+    expect(crate([...filled, half])?.wakesVolumes).toBeGreaterThan(5);
+    expect(crate([...filled, half, { ...half, id: 'again', at: make.at(30.8) }])?.wakesVolumes).toBeNull();
+  });
+  it.each<[string, Entry, RegExp]>([
+    ['the same day', bath(30.9), /^$/],
+    ['without the danger in words', bath(30.9, { acknowledged: [] }), /Pressure multiplies/],
+    ['hotter than glass bears', bath(30.9, { steps: [{ minutes: 3, coreC: 76 }] }), /must lie between 60 and 75/],
+    ['a crate that is not there', bath(30.9, { crateId: 'none' }), /No bottles of that crate wait/],
+    ['two days later, unseen', bath(33), /nobody knows what gas is in them/],
+    ['two days later, one opened and hardly fallen', bath(33, { openedSg: 1.004 }), /^$/],
+    ['two days later, one opened and five points down', bath(33, { openedSg: 0.9995 }), /more than 2.5 volumes are never heated/],
+  ])('%s', (_what, entry, expected) => {
+    expect(why(filled, entry)).toMatch(expected);
+  });
+  it('is refused above what the glass stands hot, by the kind it would burst', () => {
+    const keg = [...dry, make.kegged(29, { targetVolumes: 1.9, ...ACK }), make.entry('unsealed', 40, {})];
+    const sugared = [...keg, make.entry('sweetened', 40.1, { sweetenerId: 'sucrose', massG: 400 })];
+    expect(why(sugared, run(40.3, { count: 20 }))).toMatch(/about 6\.\d bar would press on them, and crown-capped 500 mL glass stands 6\.5 bar hot|^At 65/);
+    expect(why(sugared, run(40.3, { count: 20, kindId: 'sparkling-750' }))).toBe('');
+    expect(bottleById('sparkling-750').hotLimitBar).toBeGreaterThan(6.5);
+  });
+  it('is the most urgent job until it is done, and a danger a day later', () => {
+    const method = METHODS[0];
+    if (!method) throw new Error('no method');
+    const jobs = (log: readonly Entry[], day: number) => {
+      const state = replay(log);
+      return nextJobs({ batchId: 'B', batchName: 'Row', state, verdict: null, method, today: make.at(day) }).map((j) => `${j.kind} ${j.urgency}`);
+    };
+    expect(jobs(filled, 30.55)[0]).toBe('heat today');
+    expect(jobs(filled, 32)[0]).toBe('heat-late overdue');
+    expect(jobs([...filled, bath(30.9)], 32).filter((j) => j.startsWith('heat'))).toEqual([]);
+    expect(jobs([...filled, bath(30.9)], 32)).toContain('open-one later');
+  });
+});
