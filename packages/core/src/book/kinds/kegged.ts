@@ -28,7 +28,7 @@ export const kegged: Kind<KeggedPayload> = {
     const gassedOn = way === undefined ? null : dateAfter(at, kegWayById(way).days, state.zone);
     const unproven = acknowledged.includes('sealed-ferment');
     const keg = { id, vesselId: vessel.vesselId, volumeL: vessel.volumeL, targetVolumes, storeC, at, gassedOn, unproven, letOff: null };
-    return { liquid, lastLiquid: liquid, vessels: [vessel], keg };
+    return { liquid, lastLiquid: liquid, vessels: [vessel], keg, heldVolumes: null };
   },
   words: ({ payload }, say) => ({ lead: 'Kegged', rest: `${say.volume(payload.vessel.volumeL)}, kept at ${say.temperature(payload.storeC)}` }),
   check: (state, verdict, { payload }) => {

@@ -41,6 +41,9 @@ describe('kegPlan', () => {
     // By hand: 2.5 volumes less four fifths of the 0.87 that a cider of 5 % holds at 18 °C, 1.9768 g a volume, 18.43 L.
     expectWithin(planOf().gasG, (2.5 - 0.8 * 0.884) * 1.9768 * 18.43, { abs: 1.5 });
     expect(planOf({ targetVolumes: 0.3 }).gasG).toBe(0);
+    // Closed again after it was opened, it has most of it still.
+    expectWithin(planOf({ heldVolumes: 2.4 }).gasG, 0.1 * 1.9768 * 18.43, { abs: 0.01 });
+    expect(planOf({ heldVolumes: 2.6 }).gasG).toBe(0);
   });
   it.each(KEG_WAYS.map((w) => [w.id, w.days] as const))('%s: says when it is at its level, and what to set', (way, days) => {
     const { readyOn, regulatorBar } = planOf({ way });

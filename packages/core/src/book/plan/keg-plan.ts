@@ -23,6 +23,8 @@ export interface KegPlanInput {
   readonly altitudeM: number;
   /** The warmest it was since it ended, °C: what gas it still holds goes by it. */
   readonly warmestC: number;
+  /** Gas it is known to hold beyond that, volumes, as out of a keg opened lately. */
+  readonly heldVolumes?: number | undefined;
   readonly way: KegWayId;
   /** ISO 8601, and the maker's time zone. */
   readonly today: string;
@@ -60,7 +62,8 @@ export function kegPlan(input: KegPlanInput): Worked<KegPlan> {
   const regulatorBar = kegPressure({ targetVolumes, tempC: storeC, abv, altitudeM });
   const thereL = liquid.volumeL - input.lossL;
   const fillL = Math.min(thereL, input.capacityL * (1 - ROOM));
-  const held = residualCo2({ warmestSinceEndC: input.warmestC, abv }) * ((RESIDUAL_SHARE.least + RESIDUAL_SHARE.most) / 2);
+  const still = residualCo2({ warmestSinceEndC: input.warmestC, abv }) * ((RESIDUAL_SHARE.least + RESIDUAL_SHARE.most) / 2);
+  const held = Math.max(input.heldVolumes ?? 0, still);
   const way = kegWayById(input.way);
   const solubility = co2Solubility(storeC, abv);
   return worked(

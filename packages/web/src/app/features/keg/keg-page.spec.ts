@@ -51,6 +51,19 @@ describe('KegPage', () => {
     expect(page.written()[0]).toMatchObject({ kind: 'kegged', payload: { acknowledged: ['sealed-ferment'] } });
     expect(replay([...WORKING, ...page.written()]).keg?.unproven).toBe(true);
   });
+  it('closes the keg again that it was opened in, with nothing lost and its gas still there', async () => {
+    const kegged = sampleEntry('kegged', 27, { vessel: { vesselId: keg.id, volumeL: 18 }, lossL: 0.4, targetVolumes: 2.4, storeC: 4, acknowledged: [] });
+    const log = [...finishedLog(), kegged, sampleEntry('unsealed', 30, {}), sampleEntry('sweetened', 30.1, { sweetenerId: 'apple-concentrate', massG: 500 })];
+    const page = await open(log, 30.2, [keg]);
+    expect(page.text('aside dl')).toContain('Gas it takesabout 7');
+    await page.type('acknowledge', 'I understand');
+    await page.submit();
+    const [entry] = page.written();
+    expect(entry).toMatchObject({ kind: 'kegged', payload: { vessel: { vesselId: keg.id }, lossL: 0, acknowledged: ['sealed-ferment'] } });
+    const state = replay([...log, ...page.written()]);
+    expect(state.issues).toEqual([]);
+    expect(state.keg?.volumeL).toBeGreaterThan(18.3);
+  });
   it('puts a keg in the cupboard where there is none', async () => {
     const page = await open(finishedLog(), 27, []);
     await page.submit();

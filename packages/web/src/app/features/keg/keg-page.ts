@@ -27,6 +27,7 @@ import { drinkLook } from '../../shared/vessel/drink-look';
 import { Vessel } from '../../shared/vessel/vessel';
 import { Working } from '../../shared/working/working';
 import { injectBatchView } from '../../state/batch-of-page';
+import { vesselsFeature } from '../../state/vessels.reducer';
 import { selectFreeVessels } from '../../state/free-vessels';
 import { Units } from '../../units/units';
 import { createBatchDraft } from '../../writing/draft';
@@ -49,7 +50,9 @@ const LEVELS = FIZZ_LEVELS.map(({ id, name, volumes, like }) => ({ id, name: `${
 export class KegPage {
   private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
-  private readonly free = inject(Store).selectSignal(selectFreeVessels);
+  private readonly store = inject(Store);
+  private readonly free = this.store.selectSignal(selectFreeVessels);
+  private readonly vessels = this.store.selectSignal(vesselsFeature.selectAll);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   protected readonly draft = createBatchDraft('keg', { keg: '', fizz: 'lively', store: '', loss: '', altitude: '', way: 'slow' });
@@ -57,13 +60,22 @@ export class KegPage {
   protected readonly refusal = signal<string | null>(null);
   protected readonly levels = LEVELS;
   protected readonly usualStoreC = USUAL_STORE_C;
-  protected readonly usualLossL = USUAL_LOSS_L;
-  protected readonly kegs = computed(() => this.free().filter((v) => v.kind === 'keg'));
+  /** The opened keg it stands in, which can be closed again. */
+  private readonly own = computed(() => {
+    const standsIn = new Set(this.view()?.state.vessels.map((fill) => fill.vesselId));
+    return this.vessels().filter((v) => v.kind === 'keg' && standsIn.has(v.id)).map((v) => ({ ...v, clean: true })); // prettier-ignore
+  });
+  protected readonly kegs = computed(() => [...this.own(), ...this.free().filter((v) => v.kind === 'keg')]);
   protected readonly kegChoices = computed(() => vesselChoices(this.units, this.kegs()));
   /** The one chosen; until one is, a clean one. */
   protected readonly keg = computed(() => {
     const kegs = this.kegs();
     return kegs.find((v) => v.id === this.draft.fields().keg) ?? kegs.find((v) => v.clean) ?? kegs[0] ?? null;
+  });
+  /** Where it stays in its keg nothing is left behind. */
+  protected readonly usualLossL = computed(() => {
+    const stays = this.own().some((v) => v.id === this.keg()?.id);
+    return stays ? 0 : Math.min(USUAL_LOSS_L, (this.view()?.state.liquid?.volumeL ?? 0) / 20);
   });
   private readonly proven = computed(() => {
     const view = this.view();
@@ -82,7 +94,7 @@ export class KegPage {
     if (!state?.liquid || !keg) return null;
     const { liquid } = state;
     const { fizz, loss, altitude } = this.draft.fields();
-    const lossL = numberIn(readQuantity(this.units, loss, 'volume')) ?? Math.min(USUAL_LOSS_L, liquid.volumeL / 20);
+    const lossL = numberIn(readQuantity(this.units, loss, 'volume')) ?? this.usualLossL();
     const targetVolumes = FIZZ_LEVELS.find((level) => level.id === fizz)?.volumes ?? 0;
     const altitudeM = numberOf(altitude, 'altitudeM') ?? 0;
     return attempt(() => {
@@ -94,6 +106,7 @@ export class KegPage {
         storeC: this.storeC(),
         altitudeM,
         warmestC: warmestSinceEnd(state),
+        heldVolumes: state.heldVolumes?.volumes,
         way: this.way(),
         today: this.writer.now(),
         zone: state.zone,

@@ -1,4 +1,4 @@
-import { BATCH_ID, finishedLog, sampleBatch } from '../../../testing/sample-batch';
+import { BATCH_ID, finishedLog, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
 import { PageHarness } from '../../../testing/page-harness';
 import { TakeOutPage } from './take-out-page';
 
@@ -21,4 +21,13 @@ it('takes no more than there is, and nothing without an amount', async () => {
   await page.choose('why', 'spilled');
   await page.submit();
   expect(page.written()).toEqual([]);
+});
+it('draws glasses from a keg, drawn as many as they are', async () => {
+  const kegged = sampleEntry('kegged', 27, { vessel: { vesselId: 'K', volumeL: 18 }, lossL: 0.4, targetVolumes: 2.4, storeC: 4, acknowledged: [] });
+  const page = await PageHarness.open(TakeOutPage, { batches: [sampleBatch([...finishedLog(), kegged])], today: 30, inputs: { id: BATCH_ID } });
+  await page.press('3 glasses');
+  expect(page.value('amount')).toBe('900 mL');
+  expect(page.count('.full')).toBe(3);
+  await page.submit();
+  expect(page.written()[0]?.payload).toMatchObject({ volumeL: 0.9 });
 });

@@ -21,6 +21,10 @@ const WHYS = [
   { id: 'spilled', name: 'spilled or thrown out', why: 'spilled or thrown out' },
 ] as const;
 
+/** A glass as it is drawn, L. @source our choice: what fills a tumbler under its foam */
+const GLASS_L = 0.3;
+const GLASSES = [1, 2, 3, 4, 6] as const;
+
 /** Something taken out of a vessel: drunk, given away, a sample or spilled. */
 @Component({
   selector: 'trug-take-out-page',
@@ -37,6 +41,19 @@ const WHYS = [
         <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
           <trug-act-head [view]="v" [dated]="true" act="Take some out" [says]="says()" />
           <div class="sheet">
+            @if (v.state.keg) {
+              <div class="glasses" role="group" aria-label="Glasses drawn">
+                @for (n of glasses; track n) {
+                  <button type="button" [attr.aria-pressed]="n === drawn()" [attr.aria-label]="n + (n === 1 ? ' glass' : ' glasses')" (click)="draw(n)">
+                    <svg viewBox="0 0 24 40" aria-hidden="true">
+                      <path class="drink" [class.full]="n <= drawn()" d="M4,10 H20 L18,37 H6 Z" />
+                      <path class="ink" d="M2,3 L5.5,38 H18.5 L22,3" />
+                    </svg>
+                  </button>
+                }
+                <span class="quiet">a glass is {{ units.volume(glassL) }}</span>
+              </div>
+            }
             <trug-quantity label="How much" name="amount" dimension="volume" [placeholder]="units.volume(0.5)" [error]="tooMuch()" formControlName="amount" />
             <trug-choice label="Where it goes" name="why" formControlName="why" [options]="whys" />
             <trug-before-after [rows]="rows()" />
@@ -50,6 +67,39 @@ const WHYS = [
       }
     }
   `,
+  styles: `
+    .glasses {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.25rem;
+      align-items: center;
+    }
+    button[aria-pressed] {
+      padding: 0.25rem 0.5rem;
+      min-width: 44px;
+      border: 1px solid transparent;
+      background: none;
+      cursor: pointer;
+    }
+    button[aria-pressed='true'] {
+      border-color: var(--ink);
+    }
+    svg {
+      width: 24px;
+      height: 40px;
+    }
+    .ink {
+      fill: none;
+      stroke: var(--ink);
+      stroke-width: 1.6;
+    }
+    .drink {
+      fill: none;
+      &.full {
+        fill: var(--juice);
+      }
+    }
+  `,
 })
 export class TakeOutPage {
   private readonly writer = inject(LogWriter);
@@ -60,7 +110,14 @@ export class TakeOutPage {
   protected readonly refusal = signal<string | null>(null);
   protected readonly whys = WHYS.map(({ id, name }) => ({ id, name }));
   private readonly liquid = computed(() => this.view()?.state.liquid ?? null);
+  protected readonly glasses = GLASSES;
+  protected readonly glassL = GLASS_L;
   private readonly amountL = computed(() => numberIn(readQuantity(this.units, this.draft.fields().amount, 'volume')) ?? 0);
+  /** Glasses that the amount comes to; none where it is no number of them. */
+  protected readonly drawn = computed(() => Math.round(this.amountL() / GLASS_L));
+  protected draw(count: number): void {
+    this.draft.set('amount', this.units.volume(count * GLASS_L));
+  }
   protected readonly says = computed(() =>
     this.view()?.state.keg
       ? 'What is drawn makes room for gas: keep its pressure up, and look that the relief valve lifts.'
