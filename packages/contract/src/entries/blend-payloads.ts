@@ -1,10 +1,11 @@
-import type { Fruit, PourSource } from '@trug/core';
+import type { Fruit, JudgedEntry, PourSource, ShareStory, StateReading } from '@trug/core';
+import { MOST_TOLD } from '@trug/core/book/state/share-story';
 import { FRUITS } from '@trug/core/matter/liquid/liquid';
 import { LIQUID_LIMITS } from '@trug/core/matter/liquid/liquid-limits';
 import { POUR_SOURCES } from '@trug/core/book/state/entry-choices';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNotEmpty, ValidateIf, ValidateNested } from 'class-validator';
-import { InRange, InRangeOrNull, LIMITS, Text, Ulid } from '../validation/decorators.js';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsNotEmpty, IsNumber, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
+import { InRange, InRangeOrNull, Instant, LIMITS, OrNull, Text, Ulid } from '../validation/decorators.js';
 import { VesselFillDto } from './liquid-payloads.js';
 
 /** A liquid as the core knows it. */
@@ -30,6 +31,58 @@ export class LiquidDto {
   @IsIn(FRUITS) fruit!: Fruit;
 }
 
+export class StoryReadingDto {
+  @Text(60) @IsNotEmpty() id!: string;
+  @Instant() at!: string;
+  @InRange(LIMITS.sg) sg!: number;
+  @InRangeOrNull(LIMITS.tempC) tempC!: number | null;
+  @InRange(LIMITS.fraction) plusMinus!: number;
+  @IsNumber() raw!: number;
+  @IsIn(['hydrometer', 'refractometer', 'carton']) instrument!: StateReading['instrument'];
+}
+
+export class StoryTempDto {
+  @Instant() at!: string;
+  @InRange(LIMITS.tempC) tempC!: number;
+}
+
+export class JudgedDto {
+  @Instant() at!: string;
+  @IsIn(['pitched', 'gravity-changed']) kind!: JudgedEntry['kind'];
+  @IsOptional() @InRange({ min: -1, max: 1 }) deltaSg?: number;
+  @IsOptional() @IsBoolean() sugarless?: boolean;
+}
+
+export class StoryMalolacticDto {
+  @Instant() at!: string;
+  @IsBoolean() wanted!: boolean;
+  @IsBoolean() done!: boolean;
+}
+
+export class StoryTestDto {
+  @Instant() at!: string;
+  @InRange(LIMITS.sugarGPerL) leftGPerL!: number;
+  @InRange(LIMITS.sugarGPerL) sdGPerL!: number;
+}
+
+/** What is known of a drink, for a share of it. */
+export class ShareStoryDto {
+  @ValidateNested() @Type(() => LiquidDto) must!: LiquidDto;
+  @IsIn(['carton', 'sum', 'glass']) originalBy!: ShareStory['originalBy'];
+  @Instant() pitchedAt!: string;
+  @InRangeOrNull(LIMITS.smallDoseG) pitchedGPerL!: number | null;
+  @IsArray() @ArrayMaxSize(MOST_TOLD) @ValidateNested({ each: true }) @Type(() => StoryReadingDto) readings!: StoryReadingDto[];
+  @IsArray() @ArrayMaxSize(MOST_TOLD) @ValidateNested({ each: true }) @Type(() => StoryTempDto) temps!: StoryTempDto[];
+  @IsArray() @ArrayMaxSize(MOST_TOLD) @ValidateNested({ each: true }) @Type(() => JudgedDto) judged!: JudgedDto[];
+  @OrNull() @Instant() rackedAt!: string | null;
+  @OrNull() @ValidateNested() @Type(() => StoryMalolacticDto) malolactic!: StoryMalolacticDto | null;
+  @OrNull() @ValidateNested() @Type(() => StoryTestDto) tested!: StoryTestDto | null;
+  @IsBoolean() acidMeasured!: boolean;
+  @InRange(LIMITS.sugarGPerL) weighedGPerL!: number;
+  @OrNull() @Instant() wokenAt!: string | null;
+  @OrNull() @Instant() stabilisedAt!: string | null;
+}
+
 /** A juice or another batch, poured into a blend. */
 export class BlendPartDto {
   @IsIn(POUR_SOURCES) from!: PourSource;
@@ -37,6 +90,7 @@ export class BlendPartDto {
   @Text(60) @IsNotEmpty() name!: string;
   @ValidateNested() @Type(() => LiquidDto) liquid!: LiquidDto;
   @ValidateIf((p: BlendPartDto) => p.yeastId !== null) @Text(60) @IsNotEmpty() yeastId!: string | null;
+  @IsOptional() @ValidateNested() @Type(() => ShareStoryDto) story?: ShareStoryDto;
 }
 
 export class BlendedPayloadDto {

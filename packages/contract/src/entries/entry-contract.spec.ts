@@ -197,6 +197,37 @@ describe('checkEntry', () => {
     expect(refused(plain)).toEqual(['']);
   });
 
+  it('checks the story of a share as strictly as what it came from', () => {
+    const at = '2026-10-20T10:00:00.000Z';
+    const reading = { id: ID, at, sg: 0.998, tempC: 18, plusMinus: 0.001, raw: 0.998, instrument: 'hydrometer' };
+    const story = {
+      must: { ...waterOf(5) },
+      originalBy: 'glass',
+      pitchedAt: at,
+      pitchedGPerL: 0.25,
+      readings: [reading],
+      temps: [{ at, tempC: 18 }],
+      judged: [{ at, kind: 'gravity-changed', deltaSg: 0.01, sugarless: false }],
+      rackedAt: null,
+      malolactic: { at, wanted: true, done: false },
+      tested: { at, leftGPerL: 0.5, sdGPerL: 1 },
+      acidMeasured: true,
+      weighedGPerL: 0,
+      wokenAt: null,
+      stabilisedAt: null,
+    };
+    const share = (changes: object): string[] =>
+      refused(
+        entry('blended', {
+          ...RIGHT.blended,
+          parts: [{ from: 'batch', sourceId: OTHER, name: 'Row', liquid: { ...waterOf(5) }, yeastId: null, story: { ...story, ...changes } }],
+        }),
+      );
+    expect(share({})).toEqual([]);
+    expect(share({ readings: [{ ...reading, sg: 7 }] })).toEqual(['payload.parts.0.story.readings.0.sg']);
+    expect(share({ tested: { at, leftGPerL: -1, sdGPerL: 1 } })).toEqual(['payload.parts.0.story.tested.leftGPerL']);
+    expect(share({ rackedAt: 'then' })).toEqual(['payload.parts.0.story.rackedAt']);
+  });
   it('checks what replaces a corrected entry as strictly as an entry', () => {
     const correct = (replacement: object): string[] => refused(entry('corrected', { entryId: OTHER, replacement }));
     const right = { kind: 'reading', at: '2026-11-20T10:00:00.000Z', note: '', payload: RIGHT.reading };

@@ -11,12 +11,12 @@ export function InRange(range: Range): PropertyDecorator {
   return applyDecorators(IsNumber({ allowNaN: false, allowInfinity: false }), Min(range.min, { context }), Max(range.max, { context }));
 }
 
+/** Null is right as well, and asks for nothing more. */
+export const OrNull = (): PropertyDecorator => ValidateIf((_object, value: unknown) => value !== null);
+
 /** The same, or null where nothing was measured. */
 export function InRangeOrNull(range: Range): PropertyDecorator {
-  return applyDecorators(
-    ValidateIf((_object, value: unknown) => value !== null),
-    InRange(range),
-  );
+  return applyDecorators(OrNull(), InRange(range));
 }
 
 /** Text of bounded length. */

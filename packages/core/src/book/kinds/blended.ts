@@ -1,10 +1,11 @@
 import { blendLiquids } from '../../matter/liquid/blend-liquids.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { abvOf } from '../../matter/liquid/views.js';
-import type { Patch } from '../state/draft.js';
+import type { Draft, Patch } from '../state/draft.js';
 import type { PourSource } from '../state/entry-choices.js';
+import type { ShareStory } from '../state/share-story.js';
 import type { VesselFill } from '../state/vessel-fill.js';
-import type { Kind } from './kind.js';
+import type { Filed, Kind } from './kind.js';
 import { noteSugar } from './sugar-moves.js';
 
 /** A juice, or another batch, poured into a blend. */
@@ -16,6 +17,8 @@ export interface BlendPart {
   readonly liquid: Liquid;
   /** The kind of yeast that made it; null for juice. */
   readonly yeastId: string | null;
+  /** What is known of it, where a share of one drink begins a batch; absent for all else. */
+  readonly story?: ShareStory | undefined;
 }
 
 /** Poured together: the batch begins with it, or takes it in. */
@@ -28,9 +31,21 @@ export interface BlendedPayload {
 /** Strength above which something has fermented, % by volume. @source our estimate: juice on the turn holds less */
 const FERMENTED_ABV = 0.5;
 
+/** A share of one drink: the same drink in another vessel, whose readings, yeast and proof go with it. */
+function retold(state: Draft, { at, payload: { vessels, tempC } }: Filed<BlendedPayload>, { liquid, yeastId }: BlendPart, story: ShareStory): Patch {
+  const { readings, temps, judged, pitchedGPerL, ...known } = story;
+  state.readings.push(...readings);
+  state.temps.push(...temps);
+  state.judged.push(...judged);
+  const pitch = pitchedGPerL === null ? null : { at: known.pitchedAt, gPerL: pitchedGPerL, liquid: known.must };
+  return { ...known, pitch, liquid, lastLiquid: liquid, vessels, yeastId, filledAt: at, placeC: tempC };
+}
+
 export const blended: Kind<BlendedPayload> = {
   apply: (state, entry) => {
     const { parts, vessels, tempC } = entry.payload;
+    const [whole] = parts;
+    if (state.filledAt === null && parts.length === 1 && whole?.story) return retold(state, entry, whole, whole.story);
     const liquid = blendLiquids([...(state.liquid ? [state.liquid] : []), ...parts.map((p) => p.liquid)]);
     const must = state.must ? { ...blendLiquids([{ ...state.must, volumeL: state.liquid?.volumeL ?? 0 }, ...parts.map((p) => p.liquid)]) } : liquid;
     const patch: Patch = { liquid, lastLiquid: liquid, must, vessels, filledAt: state.filledAt ?? entry.at, placeC: tempC ?? state.placeC };

@@ -1,9 +1,12 @@
 import { bottleById } from '../../base/reference/bottle-kinds.js';
 import { seededRandom, type Random } from '../../base/numeric/random.js';
+import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js';
 import { rawGravity, logOf, type LogMaker } from '../../testing/made-logs.js';
 import { checkEntryAgainst } from '../log/check-entry.js';
 import type { Entry } from '../entry/entry.js';
+import type { BatchState } from './batch-state.js';
 import { judgeState } from './judge-state.js';
+import { storyOf } from './share-story.js';
 import { replay } from '../log/replay.js';
 
 /**
@@ -273,6 +276,16 @@ function accepts(log: readonly Entry[], entry: Entry): boolean {
   return replay([...log, entry]).issues.every((i) => known.has(i.entryId));
 }
 
+/** Half of a drink as a batch of its own begins with it, with all that is known of it. */
+function shareOf(state: BatchState, day: number): (make: LogMaker, volumeL: number) => Entry {
+  return (make, volumeL) => {
+    const liquid = { ...(state.liquid ?? liquidFromReadings({ volumeL, sg: 1.05 })), volumeL };
+    const story = storyOf(state, volumeL);
+    const part = { from: 'batch' as const, sourceId: 'WHOLE', name: 'the whole', liquid, yeastId: state.yeastId, ...(story ? { story } : {}) };
+    return make.entry('blended', day, { parts: [part], vessels: [{ vesselId: 'S', volumeL }], tempC: state.placeC });
+  };
+}
+
 /** The core knows no machine; only how long this runs is asked of it. */
 declare const process: { readonly env: Readonly<Record<string, string | undefined>> };
 /** `npm run torture` runs many more. */
@@ -302,6 +315,13 @@ describe('whatever a maker does that is accepted without a danger acknowledged',
       for (const wait of [1, 8, 7]) {
         pass(run.truth, wait);
         run.log.push(make.read(run.truth.day, readOff(run.truth, random), run.truth.tempC));
+      }
+      // Half of the seasons end in a share of the drink: the same drink, in a batch of its own.
+      const share = season % 2 === 0 ? null : shareOf(replay(run.log), run.truth.day + 0.001);
+      if (share) {
+        const litres = run.truth.litres / 2;
+        for (const key of ['sugarG', 'malicG', 'alcoholG', 'otherG', 'litres'] as const) run.truth[key] /= 2;
+        run.log.splice(0, run.log.length, share(make, litres));
       }
       for (const kindId of KINDS) {
         const massG = pick(random, [0, 0, 40, 80, 120, 180]);

@@ -108,6 +108,16 @@ describe('planBottles', () => {
     expect(plan.bottleCount).toBe(39);
     expectWithin(plan.overL, 0, { abs: 1e-9 });
   });
+  it('fills what is counted before what takes the rest, wherever it stands', () => {
+    const bottles = [
+      { kindId: 'crown-330', count: null },
+      { kindId: 'crown-500', count: 6 },
+    ];
+    expect(planBottles({ volumeL: 9, lossL: 0.4, bottles }).value.lots.map((lot) => [lot.kindId, lot.count])).toEqual([
+      ['crown-330', 16],
+      ['crown-500', 6],
+    ]);
+  });
   it('never fills more than there is', () => {
     fc.assert(
       fc.property(fc.double({ min: 1, max: 60, noNaN: true }), fc.nat(100), (volumeL, count) => {

@@ -20,7 +20,7 @@ export const filledShare = (room: number): number => (1 - room) / (1 - BOTTLE_HE
 /** A run to be planned. */
 export interface BottleRun {
   readonly volumeL: number;
-  /** Kinds to fill in this order; a count limits a kind, null fills as many as there is drink for. */
+  /** Kinds to fill in this order, those with a count first; a count limits a kind, null fills as many as there is drink for. */
   readonly bottles: readonly { readonly kindId: string; readonly count: number | null }[];
   /** Left behind with the lees, in tubes and in the bucket, L. */
   readonly lossL: number;
@@ -50,13 +50,16 @@ export function planBottles(input: BottleRun): Worked<BottlePlan> {
   const lossL = inRange('lossL', input.lossL, { min: 0, max: volumeL });
   const fill = inRange('headspace', input.headspace ?? 1, { min: 0.8, max: 1.05 });
   let leftL = volumeL - lossL;
-  const lots = input.bottles.map(({ kindId, count }) => {
+  const fillKind = ({ kindId, count }: BottleRun['bottles'][number]): BottlePlan['lots'][number] => {
     const eachL = (bottleById(kindId).sizeMl / 1000) * fill;
     const most = Math.floor(leftL / eachL + 1e-9);
     const wanted = count === null ? most : Math.min(most, inRange('count', count, LIMITS.bottles));
     leftL -= wanted * eachL;
     return { kindId, count: wanted, volumeL: wanted * eachL };
-  });
+  };
+  // What is counted is wanted for certain; what takes the rest comes after it, wherever it stands.
+  const counted = new Map(input.bottles.filter((b) => b.count !== null).map((b) => [b, fillKind(b)]));
+  const lots = input.bottles.map((b) => counted.get(b) ?? fillKind(b));
   const bottleCount = lots.reduce((sum, lot) => sum + lot.count, 0);
   const filledL = lots.reduce((sum, lot) => sum + lot.volumeL, 0);
   return worked({ lots, bottleCount, filledL, overL: leftL }, [

@@ -1,3 +1,4 @@
+import { storyOf } from '@trug/core/book/state/share-story';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { MatCheckbox } from '@angular/material/checkbox';
@@ -124,12 +125,14 @@ export class SplitPage {
       view.state.lastEntryAt,
     );
     const begun = siblings.map(({ share, batch }) => {
+      const story = storyOf(view.state, share.volumeL);
       const part = {
         from: 'batch' as const,
         sourceId: view.batch.id,
         name: view.batch.name,
         liquid: { ...liquid, volumeL: share.volumeL } satisfies Liquid,
         yeastId: view.state.yeastId,
+        ...(story ? { story } : {}),
       };
       return this.writer.entry(batch.id, {
         kind: 'blended',
