@@ -58,6 +58,7 @@ export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) =
   ['restart', ({ batch }) => `/batch/${batch('Hollow Wild')}/restart`],
   ['batch, with a device', ({ batch }) => `/batch/${batch('Carton No. 4')}`],
   ['fault finder', ({ batch }) => `/batch/${batch('Lane Perry')}/fault`],
+  ['keeve it', ({ batch }) => `/batch/${batch('Terrace Must')}/keeve`],
   ['clear it', ({ batch }) => `/batch/${batch('Lane Perry')}/clear`],
   ['what sugar is left', ({ batch }) => `/batch/${batch('Gate Blend')}/test`],
   ['stabilise', ({ batch }) => `/batch/${batch('Gate Blend')}/stabilise`],

@@ -166,6 +166,7 @@ export { replay } from './book/log/replay.js';
 export { correctGravity } from './matter/measure/correct-gravity.js';
 export { forecastInputOf, pastFermentOf, type AlsoKnown, type ForecastQuestion, type WhatIf } from './book/outlook/forecast-of.js';
 export { restartInputOf, restartOutcomeOf } from './book/outlook/restart-of.js';
+export { keevingPlan, type KeevingPlan } from './juice/keeve/keeving-plan.js';
 export { storyOf, type ShareStory } from './book/state/share-story.js';
 export { judgeState } from './book/state/judge-state.js';
 export { sealedGasOf, warmestSinceEnd } from './book/state/sealed-gas-of.js';

@@ -18,6 +18,24 @@ function tasting(
   return { kind: 'tasted', payload: { text, sparkle: 'lively', again, sheet } };
 }
 
+/** Three tasters, three glasses: nobody could tell them apart for sure, and it was left dry. */
+const SWEETNESS_TRIAL: Act = {
+  kind: 'trialled',
+  payload: {
+    substance: { kind: 'sweetener', id: 'erythritol', name: '' },
+    doses: [0, 8, 16],
+    glassMl: 80,
+    way: 'rank',
+    judged: [
+      { name: 'Wren', said: [1, 0, 2] },
+      { name: 'Ash', said: [0, 1, 2] },
+      { name: 'Rowan', said: [1, 2, 0] },
+    ],
+    chosen: 0,
+    text: 'Nobody missed the sweetness: it stays dry.',
+  },
+};
+
 /** Last year's batch: it stopped, was set going again, and was tasted as it aged. */
 export const OLD_TERRACE: BatchStory = {
   name: 'Old Terrace',
@@ -43,9 +61,12 @@ export const OLD_TERRACE: BatchStory = {
     { daysAgo: 300, act: { kind: 'malolactic', payload: { turnedFraction: 1, wanted: true, bacteria: false, done: true } }, note: 'Softer by half.' },
     { daysAgo: 281, read: [0.998, 14] },
     { daysAgo: 281, act: { kind: 'tested', payload: { by: 'sugar-test', sugarGPerL: 0.5, acknowledged: [] } } },
-    { daysAgo: 280, prime: ['sucrose', 74, 2.3, 15] },
-    { daysAgo: 280, bottle: [[['crown-500', 26]], 'Old Terrace', 'slate'] },
+    { daysAgo: 281, act: SWEETNESS_TRIAL },
+    { daysAgo: 280, bottle: [[['crown-330', 11]], 'Old Terrace still', 'straw'] },
+    { daysAgo: 280, prime: ['sucrose', 54, 2.3, 15] },
+    { daysAgo: 280, bottle: [[['crown-500', 19]], 'Old Terrace', 'slate'] },
     { daysAgo: 240, open: ['crown-500', 2] },
+    { daysAgo: 239, open: ['crown-330', 3], note: 'The still ones, for the soup.' },
     { daysAgo: 240, act: tasting({ text: 'Closed and sharp still.', score: 5 }, ['green-apple', 'lemon-peel'], [1, 0, 3, 2, 1, 2]) },
     { daysAgo: 180, open: ['crown-500', 6], note: 'Midsummer supper.' },
     { daysAgo: 180, act: tasting({ text: 'Opening up.', score: 7 }, ['ripe-apple', 'hay'], [2, 0, 3, 2, 2, 2]) },

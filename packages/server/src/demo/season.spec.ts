@@ -44,7 +44,9 @@ describe('the demo season', () => {
   it('has one waiting out its sulfite, one conditioning with a test bottle, one half drunk and one in the keg', () => {
     expect(replay(told('Terrace Must').entries)).toMatchObject({ stage: 'settle', pitchedAt: null });
     expect(replay(told('Kitchen Fizz').entries).crates[0]).toMatchObject({ testBottle: true, sparkling: true });
-    expect(replay(told('Old Terrace').entries).crates[0]?.lots).toEqual([{ kindId: 'crown-500', filled: 26, left: 11 }]);
+    const [still, lively] = replay(told('Old Terrace').entries).crates;
+    expect(still).toMatchObject({ sparkling: false, capColour: 'straw', lots: [{ kindId: 'crown-330', filled: 11, left: 8 }] });
+    expect(lively).toMatchObject({ sparkling: true, capColour: 'slate', lots: [{ kindId: 'crown-500', filled: 19, left: 4 }] });
     expect(replay(told('Keg of the Row').entries).keg).toMatchObject({ volumeL: 18.6, storeC: 4 });
   });
   it('gives the jobs list something in every group', () => {

@@ -1,4 +1,5 @@
 import type { VesselKindId } from '@trug/contract';
+import { HOLLOW_WILD } from './hollow-wild.js';
 import { OLD_TERRACE } from './old-terrace.js';
 import type { BatchStory } from './story.js';
 
@@ -69,34 +70,7 @@ export const DEMO_SEASON: readonly BatchStory[] = [
       { daysAgo: 0.45, act: { kind: 'stirred', payload: {} }, note: 'Smells of rose hips.' },
     ],
   },
-  {
-    name: 'Hollow Wild',
-    methodId: 'wild-cold',
-    tape: 'clay',
-    daysAgo: 46,
-    fill: {
-      source: 'garden mix from the hollow, pressed twice',
-      fruit: 'apple',
-      volumeL: 19.4,
-      sg: 1.053,
-      ph: 3.52,
-      taGPerL: 6.1,
-      vessels: [['cube-1', 19.4]],
-      tempC: 13,
-    },
-    then: [
-      { daysAgo: 46, pitch: ['wild-spontaneous', 0, 'wild', 13] },
-      { daysAgo: 46, move: ['the shed', 13] },
-      { daysAgo: 40, read: [1.049, 13] },
-      { daysAgo: 34, read: [1.041, 12], bubbles: 'some' },
-      { daysAgo: 29, read: [1.035, 12] },
-      { daysAgo: 24, read: [1.031, 11] },
-      { daysAgo: 22, rack: [[['cube-1', 19]], 0.4], note: 'Thick lees. Eggy smell, gone by evening.' },
-      { daysAgo: 14, read: [1.026, 9], note: 'Airlock quiet.', bubbles: 'none' },
-      { daysAgo: 10, move: ['the shed, colder now', 8] },
-      { daysAgo: 2, read: [1.026, 8], note: 'Still sweet, clean.', bubbles: 'none' },
-    ],
-  },
+  HOLLOW_WILD,
   {
     name: 'Gate Blend',
     methodId: 'cool-slow',

@@ -26,6 +26,7 @@ export const routes: Routes = [
   { path: 'batch/:id/infuse', title: 'Steep something in it · Trug', loadComponent: async () => (await import('./features/infuse/infuse-page')).InfusePage },
   { path: 'batch/:id/move', title: 'Move it · Trug', loadComponent: async () => (await import('./features/note/move-page')).MovePage },
   { path: 'batch/:id/restart', title: 'Set it going again · Trug', loadComponent: async () => (await import('./features/restart/restart-page')).RestartPage },
+  { path: 'batch/:id/keeve', title: 'Keeve it · Trug', loadComponent: async () => (await import('./features/keeve/keeve-page')).KeevePage },
   { path: 'batch/:id/clear', title: 'Clear it · Trug', loadComponent: async () => (await import('./features/clear/clear-page')).ClearPage },
   {
     path: 'batch/:id/malolactic',

@@ -20,6 +20,13 @@ export const FOOD_CAUTIONS = {
     text: 'Hops can kill a dog, fresh, dried or spent.',
     whatToDo: 'Keep them and what is left in the bag out of its reach, and in a closed bin.',
   },
+  keeving: {
+    id: 'keeving',
+    severity: 'caution',
+    text: 'Keeving is difficult and fails often. What stays sweet by it can wake in the bottle and burst it.',
+    whatToDo:
+      'Bottle it only on the gap that a sample fermented out in the warm shows, in bottles made for pressure, one of plastic beside them; keep it cool.',
+  },
   stones: {
     id: 'stones',
     severity: 'note',

@@ -19,7 +19,9 @@ export const racked: Kind<RackedPayload> = {
     if (isMoreThan(movedL, before)) {
       throw new CoreError('NOT_ALLOWED', `${movedL.toFixed(1)} L cannot be racked from ${before.toFixed(1)} L`, { movedL, volumeL: before, lossL });
     }
-    return { ...both(state, (l) => ({ ...l, volumeL: movedL })), vessels, rackedAt: at, heldVolumes: null, ...onlySteeping(state, at, []) };
+    // Off its cap, keeving is over.
+    const plan = state.plan?.plan === 'keeve' ? null : state.plan;
+    return { ...both(state, (l) => ({ ...l, volumeL: movedL })), vessels, rackedAt: at, plan, heldVolumes: null, ...onlySteeping(state, at, []) };
   },
   words: ({ payload }, say) => ({
     lead: 'Racked',

@@ -56,6 +56,15 @@ describe('a plan of timed steps', () => {
   });
 });
 
+describe('keeving', () => {
+  it('takes the place of pitching, and is over once it is racked off its cap', () => {
+    const step = entry('stepped', 1, { plan: 'keeve', done: 'Calcium', step: 2, of: 4, next: 'Look', waitMin: 4320 });
+    expect(replay([fill(), step]).plan).toMatchObject({ plan: 'keeve', dueAt: expect.stringContaining('2026-10-05') });
+    expect(replay([fill(), step, entry('racked', 6, { vessels: [{ vesselId: 'W', volumeL: 17 }], lossL: 3 })]).plan).toBeNull();
+    const finings = entry('stepped', 1, { plan: 'finings', done: 'First', step: 1, of: 2, next: 'Second', waitMin: 60 });
+    expect(replay([fill(), finings, entry('racked', 6, { vessels: [{ vesselId: 'W', volumeL: 17 }], lossL: 3 })]).plan).not.toBeNull();
+  });
+});
 describe('two kinds of yeast together', () => {
   const lead = (yeastId: string, withYeastId: string): string | null =>
     replay([fill(), entry('pitched', 1, { yeastId, withYeastId, massG: 5, method: 'sprinkled', juiceC: 15 })]).yeastId;

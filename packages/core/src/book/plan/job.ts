@@ -11,6 +11,7 @@ export type JobKind =
   | 'step'
   | 'restart-step'
   | 'clear-step'
+  | 'keeve-step'
   | 'read'
   | 'second-reading'
   | 'warm'

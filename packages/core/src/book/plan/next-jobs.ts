@@ -48,9 +48,18 @@ const PLAN_NAMES: Readonly<Record<TimedPlan, string>> = {
   rouse: 'Rousing',
   restart: 'Restart',
   finings: 'Finings',
+  keeve: 'Keeving',
 };
 
 const isRestart = ({ plan }: RunningPlan): boolean => plan === 'rouse' || plan === 'restart';
+
+/** Whose steps are done on a page of their own. */
+const STEP_KINDS: Readonly<Partial<Record<TimedPlan, JobKind>>> = {
+  rouse: 'restart-step',
+  restart: 'restart-step',
+  finings: 'clear-step',
+  keeve: 'keeve-step',
+};
 
 /** Days between two tastings of a drink in malolactic change. @source our estimate of a change that takes weeks */
 const MALOLACTIC_LOOK_DAYS = 21;
@@ -85,7 +94,7 @@ function careJobs({ batchName, state, verdict }: JobsInput, add: Add): void {
 function stepJob({ batchName, state: { zone } }: JobsInput, plan: RunningPlan, add: Add): void {
   const when = plan.dueAt === plan.doneAt ? '' : `, from ${hourIn(plan.dueAt, zone)} on ${dayText(plan.dueAt, false, zone)}`;
   add(
-    isRestart(plan) ? 'restart-step' : plan.plan === 'finings' ? 'clear-step' : 'step',
+    STEP_KINDS[plan.plan] ?? 'step',
     plan.doneAt,
     plan.dueAt,
     `${PLAN_NAMES[plan.plan]} for ${batchName}`,

@@ -25,7 +25,7 @@ const proven = (og: number): readonly Entry[] => [
   make.malolactic(28, { turnedFraction: 1, done: true }),
   make.entry('tested', 29, { by: 'sugar-test', sugarGPerL: 0, acknowledged: [] }),
 ];
-const NOBODY: RoutesAsked = { sweetness: 'medium', fizz: 'still', way: 'proven', malolactic: false, needs: [], coldKeg: true, bath: true };
+const NOBODY: RoutesAsked = { sweetness: 'medium', fizz: 'still', way: 'proven', malolactic: false, needs: [], coldKeg: true, bath: true, restsAtSg: null };
 const CONDITIONS: readonly (readonly [string, Partial<RoutesAsked>])[] = [
   ['nothing beside', {}],
   ['no cold keg', { coldKeg: false }],
@@ -50,6 +50,10 @@ describe('ways to a sweetness that lasts', () => {
     ['medium, not proven, no keg', { way: 'unproven', coldKeg: false }, []],
     ['sweet and lively, stabilised already', { sweetness: 'sweet', fizz: 'lively', way: 'stabilised' }, ['cold-keg']],
     ['sweet and still, stabilised already', { sweetness: 'sweet', way: 'stabilised' }, ['lasting', 'stabilised', 'cold-keg', 'heated']],
+    ['medium and still, at rest by itself at 1.012', { restsAtSg: 1.012 }, ['lasting', 'stabilised', 'cold-keg', 'heated', 'keeved']],
+    ['the same, and lively', { restsAtSg: 1.012, fizz: 'lively' }, ['lasting', 'cold-keg']],
+    ['the same, not proven', { restsAtSg: 1.012, way: 'unproven' }, ['cold-keg']],
+    ['at rest dry', { restsAtSg: 0.999 }, ['lasting', 'stabilised', 'cold-keg', 'heated']],
     ['medium and still, bacteria at work', { malolactic: true }, ['lasting', 'cold-keg']],
   ] as const)('%s', (_what, asked, ids) => {
     expect(open({ ...NOBODY, ...asked }).map((route) => route.id)).toEqual(ids);
@@ -62,6 +66,38 @@ describe('ways to a sweetness that lasts', () => {
     expect(sweeteners([])).toContain('lactose');
     expect(sweeteners(['milk'])).not.toContain('lactose');
     expect(sweeteners([], 'sweet')).not.toContain('lactose');
+  });
+
+  it.each([
+    [2, true],
+    [6, false],
+  ])('a drink that came to rest sweet, and lost %i points more in the warm: offered, and bottled %s', (points, holds) => {
+    const raw = (reading: number) => ({ instrument: 'hydrometer' as const, reading, sampleC: 20, calibratedAtC: 20, offsetSg: 0 });
+    const log = [
+      make.filled({ gravity: raw(1.056), yanMgPerL: 60 }),
+      make.pitched(),
+      ...[30, 90, 150, 165].map((day, i) => make.read(day, [1.03, 1.016, 1.012, 1.012][i] ?? 1.012, 12)),
+      make.racked(166, 19),
+      make.malolactic(167, { turnedFraction: 1, done: true }),
+      make.read(168, 1.012, 12),
+      make.entry('tested', 168.1, {
+        by: 'forced-ferment',
+        before: raw(1.012),
+        after: raw(1.012 - points / 1000),
+        days: 7,
+        tempC: 25,
+        acknowledged: ['test-disagrees'],
+      }),
+      make.read(176, 1.012, 12),
+    ];
+    const state = replay(log);
+    const way = sealWay(state, judgeState(state, make.at(177))?.value ?? null);
+    expect(open({ ...NOBODY, way, restsAtSg: 1.012 }).map((route) => route.id)).toContain('keeved');
+    const followed = followOn({ log, state }, make.bottled(177, { hottestC: 25, kindId: 'crown-500', count: 20 }));
+    expect(followed.ok).toBe(holds);
+    // 2.24 g/L of sugar a point, half a volume from two grams of it, on what it holds at 12 °C.
+    const volumes = 1.05 + (points * 2.24 * 0.489) / 1.9768;
+    expect(bottlePressure({ co2Volumes: volumes, tempC: 25 }) + 0.75 < 4.2).toBe(holds);
   });
 
   const cross = SWEETNESS_LEVELS.flatMap(({ id: sweetness }) =>

@@ -30,6 +30,8 @@ export interface RoutesAsked {
   readonly coldKeg: boolean;
   /** Glass made for pressure, a bath that holds 65 °C with a lid over it, and a thermometer for the middle of a bottle. */
   readonly bath: boolean;
+  /** Where it stands by a sample fermented out in the warm, SG: what it lost there is what can still ferment. Null where none was. */
+  readonly restsAtSg: number | null;
 }
 
 /** A way to a sweetness that lasts. */
@@ -147,6 +149,26 @@ function heatedInBottle({ sweetness, fizz, way, needs, malolactic, coldKeg: hasK
   );
 }
 
+/** Below this a drink tastes dry enough to be called so, SG. @source our estimate: some ten points over dry are off dry to the tongue */
+const SWEET_BY_ITSELF_SG = 1.006;
+
+function keeved({ sweetness, fizz, way, needs, restsAtSg, malolactic }: RoutesAsked): Pick<SweetRoute, 'allowed' | 'why'> {
+  return (
+    strike(sweetness === 'dry' ? 'It is to be dry.' : null) ??
+    strike(
+      restsAtSg === null || restsAtSg < SWEET_BY_ITSELF_SG || way === 'unproven' || way === 'unread' || way === 'stabilised'
+        ? 'That is decided at the juice: little nitrogen, cold, and racked early and often. Then a sample fermented out in the warm must show how little can still ferment. This drink is not one of those.'
+        : null,
+    ) ??
+    strike(needs.includes('diabetic') ? 'It is sweet with its own sugar.' : null) ??
+    strike(malolactic ? 'Bacteria are at work and make gas that nobody can tell. Wait until they are done.' : null) ??
+    strike(fizz === 'lively' ? 'Only what a sample still lost may make its fizz, and lively takes more than that leaves sure.' : null) ?? {
+      allowed: true,
+      why: 'It came to rest sweet. What the sample lost in the warm is counted as gas, and the bench says whether the bottles stand it.',
+    }
+  );
+}
+
 /** The bath, after what is filled for it. */
 const heatedSteps = (fizz: WishedFizz, sweeten: string): readonly string[] => [
   'Have ready: the bath and its lid, a control bottle with a thermometer, cover for the whole face.',
@@ -159,6 +181,7 @@ const heatedSteps = (fizz: WishedFizz, sweeten: string): readonly string[] => [
 /** What can hurt someone on a way that is open. */
 function cautionsOf({ id, sweetenerIds }: Omit<SweetRoute, 'cautions'>): readonly Caution[] {
   if (id === 'stabilised') return [caution('re-ferment')];
+  if (id === 'keeved') return [caution('keeving'), caution('burst-glass')];
   if (id === 'heated') return [caution('hot-bottles'), caution('heat-due')];
   if (id === 'cold-keg') return [caution('sealed-ferment'), caution('keg')];
   return [...(sweetenerIds.includes('xylitol') ? [caution('xylitol')] : []), ...(sweetenerIds.includes('lactose') ? [caution('allergen')] : [])];
@@ -218,9 +241,11 @@ export function sweetnessRoutes(asked: RoutesAsked): readonly SweetRoute[] {
     {
       id: 'keeved',
       name: 'Its own sugar, kept by a slow and hungry ferment',
-      allowed: false,
-      why: 'That is decided at the juice: little nitrogen, cold, and racked early and often. With this drink it is too late.',
-      steps: [],
+      ...keeved(asked),
+      steps: [
+        'Bottle it on the bench as it is, in bottles made for pressure: what can still ferment is counted, and no sugar goes in.',
+        'Fill one of plastic beside them, squeeze it each week into the summer, and keep all of them cool.',
+      ],
       sweetenerIds: [],
     },
   ];

@@ -11,7 +11,7 @@ export const PITCH_METHODS = ['sprinkled', 'rehydrated', 'starter', 'wild'] as c
 export type PitchMethod = (typeof PITCH_METHODS)[number];
 
 /** What can be done in timed steps. */
-export const TIMED_PLANS = ['rehydration', 'starter', 'wild-starter', 'rouse', 'restart', 'finings'] as const;
+export const TIMED_PLANS = ['rehydration', 'starter', 'wild-starter', 'rouse', 'restart', 'finings', 'keeve'] as const;
 export type TimedPlan = (typeof TIMED_PLANS)[number];
 
 /** How gas gets out of a working vessel. */

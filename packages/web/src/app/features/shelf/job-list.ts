@@ -29,6 +29,7 @@ const ACTS: Readonly<Record<JobKind, { readonly page: string; readonly verb: str
   pitch: { page: 'pitch', verb: 'Pitch' },
   step: { page: 'pitch', verb: 'Do it' },
   'restart-step': { page: 'restart', verb: 'Do it' },
+  'keeve-step': { page: 'keeve', verb: 'Do it' },
   'clear-step': { page: 'clear', verb: 'Do it' },
   read: { page: 'read', verb: 'Read' },
   'second-reading': { page: 'read', verb: 'Read' },

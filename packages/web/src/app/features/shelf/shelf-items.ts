@@ -52,6 +52,7 @@ const TAG_TITLES: Readonly<Record<string, string>> = {
   step: 'Next step',
   'restart-step': 'Next step',
   'clear-step': 'Next step',
+  'keeve-step': 'Next step',
   rack: 'Rack',
   look: 'Clear yet?',
   release: 'Let gas out',

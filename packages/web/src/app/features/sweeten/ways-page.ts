@@ -28,7 +28,7 @@ const PAGES: Readonly<Record<SweetRouteId, string | null>> = {
   stabilised: 'stabilise',
   'cold-keg': 'keg',
   heated: 'sweeten',
-  keeved: null,
+  keeved: 'bottle',
 };
 
 /** Every way to the sweetness and fizz wished, for who drinks it: allowed with its steps, or struck out with the reason. */
@@ -103,6 +103,7 @@ export class WaysPage {
       malolactic: view.state.malolactic?.done === false,
       needs: DRINKER_NEEDS.filter((need) => f[need]),
       bath: !f.noBath,
+      restsAtSg: view.state.tested ? (view.state.readings.at(-1)?.sg ?? null) : null,
       coldKeg: !f.noKeg && this.vessels().some((vessel) => vessel.kind === 'keg'),
     });
     const begins = ({ id }: SweetRoute): string | null => {

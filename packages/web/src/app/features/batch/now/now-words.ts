@@ -40,6 +40,7 @@ const STABILISE = { page: 'stabilise', verb: 'Stabilise it' };
 const SWEETEN = { page: 'sweeten', verb: 'Sweeten it' };
 const TAKE_OUT = { page: 'take-out', verb: 'Take some out' };
 const OPEN_KEG = { page: 'open-keg', verb: 'Open the keg' };
+const KEEVE = { page: 'keeve', verb: 'Keeve it' };
 const HEAT = { page: 'heat', verb: 'Heat the bottles' };
 const MOVE = { page: 'move', verb: 'Move it' };
 
@@ -67,7 +68,7 @@ export function nowWords(view: BatchView): NowWords {
           : [{ text: `Sulfited at ${hourIn(state.sulfitedAt, state.zone)} on ${dayText(state.sulfitedAt, false, state.zone)}`, speaks: 'for' }],
       next: wait?.detail ?? '',
       main: PITCH_FIRST,
-      also: [ADJUST, SPLIT, READ, MOVE, TAKE_OUT],
+      also: [ADJUST, SPLIT, READ, MOVE, KEEVE, TAKE_OUT],
     };
   }
   if (hasFruitIn(state)) return fruitWords(view);
