@@ -34,6 +34,7 @@ it('labels are printed at their size on both papers, with a name of forty letter
   await bench.open(batch.path(`label/${batch.entryIds.at(-1) ?? ''}`));
   await bench.fill('own', 'for the long table, from the old wall and no other');
   await bench.pressAt('trug-tick[name=qr] label');
+  await bench.choose('picture', 'pear');
   await bench.fill('count', '9');
   for (const { id: paper, widthMm, heightMm } of PAPERS) {
     await bench.choose('paper', paper);
@@ -67,5 +68,27 @@ it('labels are printed at their size on both papers, with a name of forty letter
       expect([paper, kind, [...new Set(cut)]]).toEqual([paper, kind, []]);
     }
   }
+  // One of them as a file: as many dots as a printer puts on ninety millimetres, and letters that can be looked for.
+  await bench.choose('paper', 'a4');
+  await bench.tickOption('kind', 'front');
+  await page.evaluate(() => {
+    HTMLAnchorElement.prototype.click = function () {
+      document.documentElement.dataset['saved'] = `${this.download} ${this.href}`;
+    };
+  });
+  const saved = async (name: string): Promise<string> => {
+    await bench.press(name);
+    const handle = await page.waitForFunction((end) => {
+      const text = document.documentElement.dataset['saved'] ?? '';
+      return text.split(' data:')[0]?.endsWith(end) === true ? text : null;
+    }, {}, name.slice(-3).toLowerCase()); // prettier-ignore
+    return (await handle.jsonValue()) ?? '';
+  };
+  const svg = await saved('One as SVG');
+  expect(decodeURIComponent(svg)).toContain('Windfalls of the north wall');
+  const png = await saved('One as PNG');
+  expect(png).toMatch(/^Windfalls of the north wall, second pour\.png data:image\/png;base64,/);
+  const bytes = Buffer.from(png.split('base64,')[1] ?? '', 'base64');
+  expect(Math.abs(bytes.readUInt32BE(16) - (90 / 25.4) * 300)).toBeLessThan(8);
   expect(faults).toEqual([]);
 });

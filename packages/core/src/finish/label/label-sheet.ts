@@ -14,6 +14,7 @@ export type PaperId = (typeof PAPERS)[number]['id'];
 export const LABEL_KINDS = [
   { id: 'band', name: 'a band around it', widthMm: 190, heightMm: 45 },
   { id: 'front', name: 'a front label', widthMm: 90, heightMm: 65 },
+  { id: 'back', name: 'a back label', widthMm: 70, heightMm: 50 },
   { id: 'tag', name: 'a tag on a string', widthMm: 45, heightMm: 90 },
   { id: 'tape', name: 'a strip of tape', widthMm: 90, heightMm: 24 },
 ] as const;

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { LabelKindId } from '@trug/core/finish/label/label-sheet';
+import type { LabelPicture } from './label-pictures';
 import type { QrPath } from './qr-path';
 
 /** What stands on one label, in the maker's words and units. */
@@ -17,6 +18,9 @@ export interface LabelWords {
   readonly own: string;
 }
 
+/** A picture's side, mm, with the room about it. */
+const PICTURE_MM = 18;
+
 /** A label as it is printed, in millimetres. Long names and long lists make its letters smaller, so that nothing is cut off. */
 @Component({
   selector: 'trug-label',
@@ -32,6 +36,16 @@ export interface LabelWords {
   template: `
     <div class="band">
       <b class="hand">{{ words().name }}</b>
+      @if (picture(); as p) {
+        @if ('own' in p) {
+          <img class="picture" [src]="p.own" alt="" />
+        } @else {
+          <svg class="picture" viewBox="0 0 40 40" aria-hidden="true">
+            <path class="fill" [attr.d]="p.fill" />
+            <path class="ink" [attr.d]="p.ink" />
+          </svg>
+        }
+      }
     </div>
     <div class="text">
       <p class="figures">
@@ -40,7 +54,7 @@ export interface LabelWords {
         }
       </p>
       <p>{{ words().taste }}</p>
-      @if (words().own) {
+      @if (words().own && kind() !== 'back') {
         <p class="own hand">{{ words().own }}</p>
       }
       <p class="dates">{{ words().dates }}</p>
@@ -64,11 +78,14 @@ export class DrawnLabel {
   readonly widthMm = input.required<number>();
   readonly heightMm = input.required<number>();
   readonly qr = input<QrPath | null>(null);
+  /** On what has room for one. */
+  readonly picture = input<LabelPicture | null>(null);
 
   /** Height of the name's letters, mm: smaller the longer it is. */
   protected readonly nameMm = computed(() => {
-    const mostMm = { band: 9, front: 8.5, tag: 6, tape: 6 }[this.kind()];
-    const roomMm = { band: 56, front: 84, tag: 39, tape: 32 }[this.kind()];
+    const mostMm = { band: 9, front: 8.5, back: 4.5, tag: 6, tape: 6 }[this.kind()];
+    const beside = this.picture() ? PICTURE_MM : 0;
+    const roomMm = { band: 56 - beside, front: 84 - beside, back: 64, tag: 39, tape: 32 }[this.kind()];
     // A hand-lettered sign is about half as wide as it is high; long names break into lines, and words leave some of them short.
     const lines = this.words().name.length < 14 ? 1 : 2;
     return `${Math.max(2.6, Math.min(mostMm, (roomMm * lines * 1.6) / Math.max(1, this.words().name.length)))}mm`;
@@ -78,7 +95,13 @@ export class DrawnLabel {
   protected readonly smallMm = computed(() => {
     const { contents, cautions, own, lot } = this.words();
     const signs = contents.length + cautions.length + own.length + lot.length;
-    const roomMm2 = { band: 100 * 30, front: 84 * 24, tag: 39 * (this.qr() ? 26 : 40), tape: 40 * 8 }[this.kind()];
+    const roomMm2 = {
+      band: 100 * 30,
+      front: 84 * (this.picture() ? 16 : 24),
+      back: (this.qr() ? 46 : 64) * 26,
+      tag: 39 * (40 - (this.qr() ? 14 : 0) - (this.picture() ? 14 : 0)),
+      tape: 40 * 8,
+    }[this.kind()];
     // A sign takes about half its height in width, and lines stand 1.2 times it apart.
     return `${Math.max(1.5, Math.min(2.8, Math.sqrt(roomMm2 / (0.62 * Math.max(1, signs)))))}mm`;
   });

@@ -1,6 +1,7 @@
 import { PageHarness } from '../../../testing/page-harness';
 import { BATCH_ID, sampleBatch, sampleEntry, testedLog } from '../../../testing/sample-batch';
 import { LabelPage } from './label-page';
+import { pictureOf } from './label-picture-file';
 import { qrPath } from './qr-path';
 
 const bottled = sampleEntry('bottled', 28, {
@@ -51,4 +52,19 @@ it('draws a square code of the address, of which every square is one of its own'
 });
 it('has nothing to print of a crate that is not there', async () => {
   expect((await open('01E00000000000000000000000')).text()).toContain('There is no such crate');
+});
+it('carries a picture of ours or of the maker’s, and says why it cannot take a file', async () => {
+  const page = await open();
+  expect(page.has('.shown .picture')).toBe(false);
+  await page.choose('picture', 'pear');
+  expect(page.has('.shown svg.picture')).toBe(true);
+  await page.choose('picture', 'own');
+  expect(page.has('.shown .picture')).toBe(false);
+  await page.choose('kind', 'back');
+  expect(page.text('.shown')).toContain('Made of');
+  expect(await pictureOf(new File(['x'], 'notes.txt', { type: 'text/plain' }))).toEqual({ why: expect.stringContaining('no picture that can be printed') });
+  expect(await pictureOf(new File([new Uint8Array(4_100_000)], 'huge.png', { type: 'image/png' }))).toEqual({
+    why: expect.stringContaining('larger than 4 MB'),
+  });
+  expect(await pictureOf(new File(['x'], 'tree.png', { type: 'image/png' }))).toEqual({ own: 'data:image/png;base64,eA==' });
 });

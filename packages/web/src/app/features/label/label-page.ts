@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, DOCUMENT, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, DOCUMENT, effect, ElementRef, inject, input, signal, viewChild } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { caution } from '@trug/core/base/cautions/catalogue';
@@ -10,6 +10,7 @@ import { countText } from '@trug/core/matter/quantity/count-text';
 import { dayText } from '@trug/core/matter/quantity/days';
 import { CautionList } from '../../shared/caution/caution-list';
 import { ChoiceField } from '../../shared/field/choice-field';
+import { FileField } from '../../shared/field/file-field';
 import { NumberField, numberOf } from '../../shared/field/number-field';
 import { SelectField } from '../../shared/field/select-field';
 import { TextField } from '../../shared/field/text-field';
@@ -21,15 +22,20 @@ import { strengthText } from '../../units/strength-text';
 import { Units } from '../../units/units';
 import { createBatchDraft } from '../../writing/draft';
 import { DrawnLabel, type LabelWords } from './drawn-label';
+import { LABEL_PICTURES, type LabelPicture } from './label-pictures';
+import { pictureOf } from './label-picture-file';
 import { qrPath } from './qr-path';
 
-const FIELDS = { kind: 'front', paper: 'a4', count: '', from: '', own: '', qr: false };
+/** A desk printer's dots, against the pixels of a page. */
+const DOTS_PER_INCH = 300;
+const CSS_PER_INCH = 96;
+const FIELDS = { kind: 'front', paper: 'a4', count: '', from: '', own: '', qr: false, picture: '' };
 
 /** Labels for a crate: what they say is worked out, how they look is chosen, and they are printed on sheets to be cut. */
 @Component({
   selector: 'trug-label-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, RouterLink, CautionList, ChoiceField, DrawnLabel, NumberField, Refusal, SelectField, Tape, TextField, TickField],
+  imports: [ReactiveFormsModule, RouterLink, CautionList, ChoiceField, DrawnLabel, FileField, NumberField, Refusal, SelectField, Tape, TextField, TickField],
   templateUrl: './label-page.html',
   styleUrl: './label-page.scss',
 })
@@ -55,6 +61,19 @@ export class LabelPage {
     ),
   );
   protected readonly address = computed(() => `${this.document.location.origin}/batch/${this.id()}`);
+  private readonly ownPicture = signal<string | null>(null);
+  protected readonly pictures = [
+    { id: '', name: 'none' },
+    ...LABEL_PICTURES.map(({ id, name }) => ({ id: id as string, name: name as string })),
+    { id: 'own', name: 'a picture of my own' },
+  ];
+  protected readonly picture = computed((): LabelPicture | null => {
+    const [chosen, own] = [this.draft.fields().picture, this.ownPicture()];
+    if (chosen === 'own') return own === null ? null : { own };
+    return LABEL_PICTURES.find((p) => p.id === chosen) ?? null;
+  });
+  protected readonly isSaving = signal(false);
+  private readonly shown = viewChild<unknown, ElementRef<HTMLElement>>('shown', { read: ElementRef });
   protected readonly code = computed(() => (this.draft.fields().qr ? qrPath(this.address()) : null));
 
   protected readonly words = computed((): LabelWords | null => {
@@ -111,6 +130,32 @@ export class LabelPage {
   private dated(iso: string): string {
     const day = this.units.dateOf(iso);
     return `${dayText(day)} ${day.slice(0, 4)}`;
+  }
+
+  protected async take(file: File): Promise<void> {
+    const taken = await pictureOf(file);
+    this.refusal.set('why' in taken ? taken.why : null);
+    if ('own' in taken) this.ownPicture.set(taken.own);
+  }
+
+  /** One label as a file, as sharp as a printer puts it on paper. */
+  protected async save(as: 'png' | 'svg'): Promise<void> {
+    const label = this.shown()?.nativeElement;
+    if (!label) return;
+    this.isSaving.set(true);
+    try {
+      const { toPng, toSvg } = await import('html-to-image');
+      const address = await (as === 'png' ? toPng(label, { pixelRatio: DOTS_PER_INCH / CSS_PER_INCH }) : toSvg(label));
+      const link = this.document.createElement('a');
+      link.href = address;
+      link.download = `${this.crate()?.name ?? 'label'}.${as}`;
+      link.click();
+      this.refusal.set(null);
+    } catch (error) {
+      this.refusal.set(`It could not be drawn as a file (${error instanceof Error ? error.message : 'unknown reason'}). Print it to a file instead.`);
+    } finally {
+      this.isSaving.set(false);
+    }
   }
 
   protected print(): void {
