@@ -60,6 +60,7 @@ export class LetOffPayloadDto {
 export class MovedPayloadDto {
   @Text(80) @IsNotEmpty() place!: string;
   @InRange(LIMITS.placeC) tempC!: number;
+  @IsOptional() @Ulid() crateId?: string;
 }
 
 export class RackedPayloadDto {

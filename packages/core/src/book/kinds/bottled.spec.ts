@@ -84,6 +84,7 @@ describe('the crate', () => {
       name: 'Row',
       bottledAt: act.at,
       capColour: 'leaf',
+      place: null,
       testBottle: true,
       hottestC: 24,
       atOwnRisk: false,

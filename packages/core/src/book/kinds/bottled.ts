@@ -49,6 +49,7 @@ function apply(state: Draft, entry: Filed<BottledPayload>): Patch {
     name: payload.crate,
     bottledAt: entry.at,
     capColour: payload.capColour,
+    place: null,
     lots: payload.bottles.map((b) => ({ kindId: b.kindId, filled: b.count, left: b.count })),
     testBottle: payload.testBottle,
     ...fizzOf(state, payload.toHeat !== undefined),

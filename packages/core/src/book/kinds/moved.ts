@@ -1,15 +1,29 @@
+import { CoreError } from '../../base/errors/core-error.js';
 import type { Kind } from './kind.js';
 
 /** Carried to another place. */
 export interface MovedPayload {
   readonly place: string;
   readonly tempC: number;
+  /** The `bottled` entry of a crate that was carried; absent where the drink was, in its vessels. */
+  readonly crateId?: string | undefined;
 }
 
 export const moved: Kind<MovedPayload> = {
-  apply: (state, { at, payload: { place, tempC } }) => {
+  apply: (state, { at, payload: { place, tempC, crateId } }) => {
+    if (crateId !== undefined) {
+      const index = state.crates.findIndex((crate) => crate.id === crateId);
+      const crate = state.crates[index];
+      if (!crate) throw new CoreError('NOT_ALLOWED', 'there is no such crate to move', { crateId });
+      // A warmer store presses harder: what it was filled for is not forgotten, only surpassed.
+      state.crates[index] = { ...crate, place, hottestC: Math.max(crate.hottestC, tempC) };
+      return {};
+    }
     state.temps.push({ at, tempC });
     return { place, placeC: tempC };
   },
-  words: ({ payload }, say) => ({ lead: 'Moved', rest: `to ${payload.place}, ${say.temperature(payload.tempC)}` }),
+  words: ({ payload }, say) => ({
+    lead: payload.crateId === undefined ? 'Moved' : 'Crate moved',
+    rest: `to ${payload.place}, ${say.temperature(payload.tempC)}`,
+  }),
 };

@@ -38,6 +38,7 @@ const crate = (bottledDaysAgo: number, changes: Partial<Crate> = {}): Crate => (
   name: 'Lot',
   bottledAt: daysAgo(bottledDaysAgo),
   capColour: 'rust',
+  place: null,
   lots: [{ kindId: 'crown-500', filled: 20, left: 20 }],
   testBottle: true,
   co2Volumes: 2.6,

@@ -21,6 +21,8 @@ export interface Crate {
   readonly name: string;
   readonly bottledAt: string;
   readonly capColour: CapColour;
+  /** Where it was carried to; null where nobody said. */
+  readonly place: string | null;
   readonly lots: readonly { readonly kindId: string; readonly filled: number; readonly left: number }[];
   readonly testBottle: boolean;
   readonly co2Volumes: number;

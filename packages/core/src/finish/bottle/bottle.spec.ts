@@ -249,7 +249,7 @@ describe('readyWindow and fizzWord', () => {
   it('makes the strong wait longer and keep longer', () => {
     const light = readyWindow(crate);
     const strong = readyWindow({ ...crate, abv: 8 });
-    expect(light).toEqual({ from: '2026-01-22', bestUntil: '2026-09-28' });
+    expect(light).toMatchObject({ from: '2026-01-22', bestUntil: '2026-09-28' });
     expect(strong.from > light.from && strong.bestUntil > light.bestUntil).toBe(true);
   });
   it('keeps weeks in plastic, less under rubber, and a still one longer with sulfite; the weakest bottle decides', () => {
@@ -260,9 +260,26 @@ describe('readyWindow and fizzWord', () => {
     // Wired corks breathe less than crown liners: 270 days and a fifth.
     expect(until({ lots: [{ kindId: 'sparkling-750' }] })).toBe('2026-11-21');
     expect(until({ sparkling: false, freeSo2MgPerL: 30 }) > until({ sparkling: false })).toBe(true);
+    // The test bottle is not for keeping, and decides nothing.
+    const beside = [{ kindId: 'crown-500' }, { kindId: 'plastic-500' }];
+    expect(readyWindow({ ...crate, lots: beside, testBottle: true }).bestUntil).toBe(until({}));
     // Strong and in plastic it is never past its best before it is ready.
     const strong = readyWindow({ ...crate, abv: 12, lots: [{ kindId: 'plastic-500' }] });
     expect(strong.bestUntil > strong.from).toBe(true);
+  });
+  it.each<[Partial<typeof crate> & { readonly wakesVolumes?: number }, RegExp]>([
+    [{}, /^As drinks of its strength keep\.$/],
+    [{ abv: 8 }, /Its strength keeps it longer/],
+    [{ abv: 3.5 }, /Light as it is/],
+    [{ lots: [{ kindId: 'plastic-500' }] }, /^Plastic lets air in/],
+    [{ lots: [{ kindId: 'swing-500' }] }, /Rubber rings breathe/],
+    [{ lots: [{ kindId: 'sparkling-750' }] }, /A wired cork/],
+    [{ lots: [{ kindId: 'sparkling-750' }, { kindId: 'swing-500' }] }, /Rubber rings breathe/],
+    [{ sparkling: false }, /Still, with hardly any sulfite against air/],
+    [{ sparkling: false, freeSo2MgPerL: 30 }, /^As drinks/],
+    [{ wakesVolumes: 6 }, /Weeks only/],
+  ])('says why: %j', (changes, why) => {
+    expect(readyWindow({ ...crate, ...changes }).why).toMatch(why);
   });
   it('names fizz', () => {
     expect([fizzWord(0.9), fizzWord(1.5), fizzWord(2.6)]).toEqual(['still', 'prickle', 'lively']);

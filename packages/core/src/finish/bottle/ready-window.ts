@@ -6,6 +6,8 @@ export interface ReadyWindow {
   /** `YYYY-MM-DD`. */
   readonly from: string;
   readonly bestUntil: string;
+  /** What sets the end of it, in a sentence. */
+  readonly why: string;
 }
 
 /** A crate as far as its keeping goes. */
@@ -19,6 +21,8 @@ export interface Keeping {
   /** Free sulfite when it was filled, mg/L. */
   readonly freeSo2MgPerL: number;
   readonly lots: readonly { readonly kindId: string }[];
+  /** One of plastic stands beside them, which is not for keeping. */
+  readonly testBottle?: boolean;
 }
 
 /** @source estimate: three weeks for fizz to form, two for a still drink to settle; stronger keeps longer */
@@ -50,12 +54,34 @@ const LEAST_SPAN_DAYS = 14;
 export function readyWindow(input: Keeping, zone?: string): ReadyWindow {
   // Sorbate only slows yeast: such bottles are opened week by week, and are not for keeping.
   if ((input.wakesVolumes ?? null) !== null)
-    return { from: dateAfter(input.bottledAt, HELD_WAIT_DAYS, zone), bestUntil: dateAfter(input.bottledAt, HELD_KEEP_DAYS, zone) };
+    return {
+      from: dateAfter(input.bottledAt, HELD_WAIT_DAYS, zone),
+      bestUntil: dateAfter(input.bottledAt, HELD_KEEP_DAYS, zone),
+      why: 'Weeks only, since its sugar is but held.',
+    };
   const over = Math.max(0, input.abv - 5);
   const wait = (input.sparkling ? SPARKLING_WAIT_DAYS : STILL_WAIT_DAYS) + over * WAIT_DAYS_PER_ABV_OVER_5;
   const guarded = input.sparkling || input.freeSo2MgPerL >= GUARDED_MG_PER_L ? 1 : UNGUARDED_SHARE;
   const usual = (KEEP_DAYS + over * KEEP_DAYS_PER_ABV_OVER_5) * guarded;
   const keepOf = ({ closure }: BottleKind): number => (closure === 'screw' ? PLASTIC_KEEP_DAYS : usual * CLOSURE_SHARE[closure]);
-  const keeps = Math.min(...input.lots.map((lot) => keepOf(bottleById(lot.kindId))));
-  return { from: dateAfter(input.bottledAt, wait, zone), bestUntil: dateAfter(input.bottledAt, Math.max(wait + LEAST_SPAN_DAYS, keeps), zone) };
+  const all = input.lots.map((lot) => bottleById(lot.kindId));
+  const glass = all.filter((kind) => kind.closure !== 'screw');
+  const kinds = input.testBottle === true && glass.length > 0 ? glass : all;
+  const keeps = Math.min(...kinds.map(keepOf));
+  const weakest = kinds.find((kind) => keepOf(kind) === keeps);
+  return {
+    from: dateAfter(input.bottledAt, wait, zone),
+    bestUntil: dateAfter(input.bottledAt, Math.max(wait + LEAST_SPAN_DAYS, keeps), zone),
+    why: whyUntil(input, weakest?.closure ?? 'crown', guarded < 1),
+  };
+}
+
+/** What sets how long bottles keep: their closure first, then what guards them from air, then their strength. */
+function whyUntil({ abv }: Keeping, closure: BottleKind['closure'], isUnguarded: boolean): string {
+  const strength = abv > 6.5 ? 'its strength keeps it longer' : abv < 4 ? 'light as it is' : 'as drinks of its strength keep';
+  if (closure === 'screw') return 'Plastic lets air in: weeks, not months.';
+  const air = isUnguarded ? 'still, with hardly any sulfite against air' : null;
+  const seal = closure === 'swing' ? 'rubber rings breathe' : closure === 'wired-cork' ? 'a wired cork holds best' : null;
+  const said = [air, seal, strength].filter((each) => each !== null).join('; ');
+  return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
 }

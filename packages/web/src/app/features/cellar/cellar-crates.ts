@@ -3,6 +3,7 @@ import type { Crate } from '@trug/core';
 import { awaitsHeat } from '@trug/core/book/state/crate-heat';
 import { bottleById } from '@trug/core/base/reference/bottle-kinds';
 import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
+import { crateSweetness, type FoundCrate } from '@trug/core/book/tasting/crate-find';
 import { readyWindow } from '@trug/core/finish/bottle/ready-window';
 import { daysBetween, dayText } from '@trug/core/matter/quantity/days';
 import type { Units } from '../../units/units';
@@ -20,6 +21,13 @@ export interface CellarCrate {
   readonly lots: readonly { readonly kindId: string; readonly name: string; readonly left: number }[];
   readonly about: string;
   readonly ready: string;
+  /** What sets the end of that. */
+  readonly whyUntil: string;
+  /** Where it was carried to; null where nobody said. */
+  readonly where: string | null;
+  /** That little is left; null where there is enough. */
+  readonly few: string | null;
+  readonly found: FoundCrate;
   readonly isReady: boolean;
   /** How its test bottle last felt; null where nobody squeezed it. */
   readonly felt: string | null;
@@ -31,6 +39,8 @@ export interface CellarCrate {
   readonly caps: readonly boolean[];
 }
 
+/** So few are said to be few, where there were more than twice as many. */
+const FEW_LEFT = 4;
 /** Most bottles drawn; a bigger lot is drawn in part and counted in words. */
 const MOST_CAPS = 48;
 
@@ -57,6 +67,7 @@ function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): 
   const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
   const filled = crate.lots.reduce((sum, lot) => sum + lot.filled, 0);
   const window = readyWindow(crate, units.zone());
+  const sweetness = crateSweetness(crate);
   const untilReady = daysBetween(units.dateOf(now), window.from);
   const isReady = untilReady <= 0;
   return {
@@ -70,8 +81,13 @@ function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): 
     about: [
       strengthText(units, crate.drink.liquid, crate.drink.must),
       crate.sparkling ? `${fizzWord(crate.co2Volumes)}, ${crate.co2Volumes.toFixed(1)} volumes` : 'still',
+      ...(sweetness === 'dry' ? [] : [sweetness]),
       `${crate.capColour} caps`,
     ].join(' · '),
+    where: crate.place === null ? null : `Where: ${crate.place}`,
+    few: left > 0 && left <= FEW_LEFT && filled > 2 * FEW_LEFT ? `Only ${left} left` : null,
+    whyUntil: window.why,
+    found: { crate, batchName: view.batch.name, tastings: view.summary.tastings, zone: units.zone() },
     ready: awaitsHeat(crate)
       ? 'Ready once it is heated'
       : isReady

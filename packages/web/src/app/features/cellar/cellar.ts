@@ -1,11 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { map } from 'rxjs';
+import { ANY_CRATE, crateFits, crateSweetness, crateYear, type CrateWish } from '@trug/core/book/tasting/crate-find';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { GONE_WORDS, type GoneWay } from '@trug/core/book/kinds/opened';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { CautionList } from '../../shared/caution/caution-list';
+import { SelectField } from '../../shared/field/select-field';
+import { TextField } from '../../shared/field/text-field';
+import { ToggleField } from '../../shared/field/toggle-field';
 import { Tape } from '../../shared/tape/tape';
 import { Vessel } from '../../shared/vessel/vessel';
 import { Units } from '../../units/units';
@@ -15,11 +22,14 @@ import { cellarCrates, type CellarCrate } from './cellar-crates';
 import { appFeature } from '../../state/app.reducer';
 import { LogWriter } from '../../writing/log-writer';
 
+/** So few are seen at a glance, and asked nothing about. */
+const FEW_CRATES = 3;
+
 /** The cellar: crates from the top, what is left in each, and when it drinks well. */
 @Component({
   selector: 'trug-cellar',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterLink, Tape, Vessel, CautionList, MatMenu, MatMenuItem, MatMenuTrigger],
+  imports: [ReactiveFormsModule, RouterLink, SelectField, Tape, TextField, ToggleField, Vessel, CautionList, MatMenu, MatMenuItem, MatMenuTrigger],
   templateUrl: './cellar.html',
   styleUrl: './cellar.scss',
 })
@@ -31,6 +41,28 @@ export class Cellar {
   private readonly now = this.store.selectSignal(appFeature.selectNow);
   protected readonly crates = computed(() => cellarCrates(this.views(), this.now(), this.units));
   protected readonly kegs = computed(() => cellarKegs(this.views(), this.units));
+  protected readonly form = new FormGroup({
+    find: new FormControl('', { nonNullable: true }),
+    fizz: new FormControl<CrateWish['fizz']>('', { nonNullable: true }),
+    sweetness: new FormControl('', { nonNullable: true }),
+    year: new FormControl('', { nonNullable: true }),
+    place: new FormControl('', { nonNullable: true }),
+  });
+  private readonly wish = toSignal(this.form.valueChanges.pipe(map((): CrateWish => this.form.getRawValue())), { initialValue: ANY_CRATE });
+  protected readonly shown = computed(() => this.crates().filter((crate) => crateFits(crate.found, this.wish())));
+  protected readonly isSearched = computed(() => this.crates().length > FEW_CRATES);
+  protected readonly fizzes = [
+    { id: '', name: 'any' },
+    { id: 'still', name: 'still' },
+    { id: 'sparkling', name: 'sparkling' },
+  ];
+  protected readonly sweetnesses = computed(() => this.offered((c) => crateSweetness(c.crate)));
+  protected readonly years = computed(() => this.offered((c) => crateYear(c.crate, this.units.zone())));
+  protected readonly places = computed(() => this.offered((c) => c.crate.place ?? ''));
+  private offered(of: (crate: CellarCrate) => string): readonly { readonly id: string; readonly name: string }[] {
+    return [...new Set(this.crates().map(of))].filter((each) => each !== '').sort().map((each) => ({ id: each, name: each })); // prettier-ignore
+  }
+
   /** What stands here, in a line; empty where nothing does. */
   protected readonly stock = computed(() => {
     const [crates, kegs] = [this.crates(), this.kegs()];

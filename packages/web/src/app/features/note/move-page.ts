@@ -13,20 +13,27 @@ import { Store } from '@ngrx/store';
 import { isInUse } from '../../state/in-use';
 import { placesFeature } from '../../state/resources.reducer';
 import { OfferedLine } from '../../shared/field/offered-line';
+import { SelectField } from '../../shared/field/select-field';
 import { holdToContract } from '../../writing/dto-validator';
 import { LogWriter } from '../../writing/log-writer';
 import { Refusal } from '../../shared/refusal/refusal';
+
+/** What is no crate. */
+const DRINK = 'drink';
 
 /** Where it stands now, and how warm it is there. */
 @Component({
   selector: 'trug-move-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ActHead, ReactiveFormsModule, RouterLink, QuantityField, CautionList, OfferedLine, Refusal],
+  imports: [ActHead, ReactiveFormsModule, RouterLink, QuantityField, CautionList, OfferedLine, Refusal, SelectField],
   template: `
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
         <trug-act-head [view]="v" [dated]="true" act="Move it" [says]="v.verdict?.value?.next?.text ?? ''" />
         <div class="sheet">
+          @if (whats().length > 1) {
+            <trug-select label="What was carried" name="what" formControlName="what" [usual]="what()" [options]="whats()" />
+          }
           <trug-offered label="Where to" name="place" placeholder="the kitchen corner" formControlName="place" [offers]="placeNames()" />
           <trug-quantity
             label="How warm is it there"
@@ -52,7 +59,9 @@ export class MovePage {
   private readonly places = inject(Store).selectSignal(placesFeature.selectAll);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  protected readonly draft = createBatchDraft('move', { place: '', temp: '' });
+  protected readonly draft = createBatchDraft('move', { what: '', place: '', temp: '' });
+  /** The crate that was pressed for, where one was. */
+  readonly crate = input<string>();
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly refusal = signal<string | null>(null);
   protected readonly cautions = [caution('lift-glass')];
@@ -62,6 +71,20 @@ export class MovePage {
       .filter(isInUse)
       .map((p) => p.name),
   );
+
+  /** The drink in its vessels, and every crate that holds something. */
+  protected readonly whats = computed(() => {
+    const state = this.view()?.state;
+    const crates = (state?.crates ?? []).filter((crate) => crate.lots.some((lot) => lot.left > 0));
+    return [
+      ...(state?.liquid ? [{ id: DRINK, name: 'what stands in its vessels' }] : []),
+      ...crates.map((crate) => ({ id: crate.id, name: `the crate ${crate.name}, ${crate.capColour} caps` })),
+    ];
+  });
+  protected readonly what = computed(() => {
+    const whats = this.whats();
+    return (whats.find((w) => w.id === this.fields().what) ?? whats.find((w) => w.id === this.crate()) ?? whats[0])?.id ?? DRINK;
+  });
 
   constructor() {
     holdToContract(this.draft, {
@@ -86,6 +109,13 @@ export class MovePage {
       this.refusal.set('Say where it stands now, and how warm it is there.');
       return;
     }
-    this.refusal.set(await this.writer.write(view, [{ kind: 'moved', payload: { place, tempC: read.value.value } }], `Moved to ${place}.`, this.draft));
+    this.refusal.set(
+      await this.writer.write(
+        view,
+        [{ kind: 'moved', payload: { place, tempC: read.value.value, ...(this.what() === DRINK ? {} : { crateId: this.what() }) } }],
+        `Moved to ${place}.`,
+        this.draft,
+      ),
+    );
   }
 }
