@@ -1,4 +1,5 @@
-import { WILD_YEAST_ID } from '../../base/reference/yeast-kinds.js';
+import { isOwnYeast } from '../../base/reference/own-yeast.js';
+import { WILD_YEAST_ID, yeastById } from '../../base/reference/yeast-kinds.js';
 import { phOf, taOf } from '../../matter/liquid/acid-chemistry.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { brixOf, dryAbvOf } from '../../matter/liquid/views.js';
@@ -71,13 +72,14 @@ const LAST_RESORTS = new Set(['baking', 'restart']);
  * weighted geometric mean of its parts, so that one part that fails rules a kind out.
  *
  * @param input - the must, the character wanted, the place's temperatures, the cupboard and today
- * @returns every kind of the library, best first
+ * @returns every kind of the library and the maker's own in the cupboard, best first
  * @throws {CoreError} OUT_OF_RANGE on impossible temperatures
  * @source figures of the yeast library; weights are our estimates
  */
 export function rankYeasts(input: RankInput): Worked<readonly RankedYeast[]> {
   for (const tempC of input.tempProfile) inRange('tempProfile', tempC, LIMITS.tempC);
-  const ranked = YEAST_KINDS.map((kind) => rankOne(kind, input)).sort((a, b) => b.fit - a.fit || (a.yeastId < b.yeastId ? -1 : 1));
+  const own = [...new Set(input.stock.map((s) => s.yeastId))].filter(isOwnYeast).map(yeastById);
+  const ranked = [...YEAST_KINDS, ...own].map((kind) => rankOne(kind, input)).sort((a, b) => b.fit - a.fit || (a.yeastId < b.yeastId ? -1 : 1));
   const best = ranked[0];
   return worked(ranked, [
     {

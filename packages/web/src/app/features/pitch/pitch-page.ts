@@ -25,6 +25,7 @@ import { numberIn, QuantityField, readQuantity } from '../../shared/field/quanti
 import type { ReadingHints } from '../../units/typed-quantity';
 import { Units } from '../../units/units';
 import { NextTimeNotes } from '../../shared/next-time/next-time';
+import { OwnYeastForm } from '../../shared/own-yeast/own-yeast';
 import { SupplyTake } from '../../shared/supply-take/supply-take';
 import { TimedSteps } from '../../shared/timed-steps/timed-steps';
 import { Icon } from '../../shared/icon/icon';
@@ -103,6 +104,7 @@ const TEASPOON_G = kitchenWeights('yeast', null).gramsPerTeaspoon ?? 3;
     MatRadioGroup,
     Refusal,
     WarmthNote,
+    OwnYeastForm,
   ],
   templateUrl: './pitch-page.html',
   styleUrl: './pitch-page.scss',
