@@ -72,7 +72,7 @@ it('shows something true on every part of the shelf', async () => {
     'sulfited',
     'settled a touch high',
     'finished dry',
-    '11 of 26 left',
+    '4 of 19 left',
     'Squeeze',
     'Stir Crab and Tea',
   ]) {

@@ -28,7 +28,7 @@ export const HOLLOW_WILD: BatchStory = {
     {
       daysAgo: 46,
       act: keeving(3, 'No cap came: it goes on as any juice.', null, 0),
-      note: 'Too warm at 13 °C. It began to work before anything rose.',
+      note: 'A mild October. It began to work before anything rose.',
     },
     { daysAgo: 46, pitch: ['wild-spontaneous', 0, 'wild', 13] },
     { daysAgo: 46, move: ['the shed', 13] },

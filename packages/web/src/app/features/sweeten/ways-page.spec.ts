@@ -16,7 +16,7 @@ it('offers what is open with its steps in the maker’s units, and strikes the r
     'Sugar, in bottles heated in a bath',
   ]);
   expect(page.text('.ways')).toContain('ten minutes at 149 °F');
-  await page.tickBox('no bath at 65 °C, or no pressure glass');
+  await page.tickBox('no hot bath with a thermometer, or no pressure glass');
   expect(allowed(page)).toEqual(['With what yeast cannot eat', 'Sugar, held by sulfite and sorbate', 'Sugar, in a cold keg']);
   expect(page.text('.ways')).toContain('at 39 °F or colder');
   await page.choose('fizz', 'lively');

@@ -49,7 +49,7 @@ const PAGES: Readonly<Record<SweetRouteId, string | null>> = {
               <trug-tick [attr.name]="need.id" [name]="need.id" [formControlName]="need.id">{{ need.name }}</trug-tick>
             }
             <trug-tick name="noKeg" formControlName="noKeg">no keg, or no cold place for one</trug-tick>
-            <trug-tick name="noBath" formControlName="noBath">no bath at 65 °C, or no pressure glass</trug-tick>
+            <trug-tick name="noBath" formControlName="noBath">no hot bath with a thermometer, or no pressure glass</trug-tick>
           </fieldset>
         </div>
         <ul class="ways" aria-live="polite">
