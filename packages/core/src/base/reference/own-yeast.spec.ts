@@ -1,4 +1,4 @@
-import { LONGEST_OWN_YEAST, ownYeastId, type OwnYeast } from './own-yeast.js';
+import { LONGEST_OWN_YEAST, ownYeastId, type OwnYeast } from './own-yeast-id.js';
 import { yeastById } from './yeast-kinds.js';
 
 const gold: OwnYeast = { name: 'Orchard  gold ', likeId: 'crisp-cider', standsAbv: 12, tempC: [15, 24] };

@@ -12,6 +12,7 @@ import { fermentableById } from './fermentables.js';
 import { FRUIT_LIBRARY } from './fruit-library-data.js';
 import { fruitById } from './fruit-library.js';
 import { YEAST_KINDS } from './yeast-kinds-data.js';
+import { yeastWords } from './yeast-words.js';
 import { yeastById } from './yeast-kinds.js';
 
 const rises = (list: readonly number[]): boolean => list.every((x, i) => i === 0 || x >= (list[i - 1] ?? x));
@@ -51,7 +52,8 @@ describe('fermentables', () => {
 describe('kinds of yeast', () => {
   it.each(YEAST_KINDS.map((y) => [y.id, y] as const))('%s has ranges that rise', (_id, y) => {
     for (const range of [y.tempC, y.toleranceAbv, y.expectedFg, y.lagHours, y.malicReductionPct]) expect(rises(range)).toBe(true);
-    expect(y.caution.length).toBeGreaterThan(10);
+    const { aroma, bestFor, caution } = yeastWords(y);
+    for (const text of [aroma, bestFor, caution]) expect(text.length).toBeGreaterThan(10);
   });
 });
 

@@ -16,9 +16,6 @@ export interface YeastKind {
   readonly foam: 'low' | 'medium' | 'high';
   readonly so2Tolerance: 'low' | 'medium' | 'high';
   readonly killer: 'killer' | 'neutral' | 'sensitive' | 'unknown';
-  readonly aroma: string;
-  readonly bestFor: string;
-  readonly caution: string;
 }
 
 /** @source typical values by role from general knowledge; a packet's own figures win */
@@ -37,9 +34,6 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'low',
     so2Tolerance: 'high',
     killer: 'killer',
-    aroma: 'clean and neutral, little ester',
-    bestFor: 'dry sparkling cider, reliable bottle conditioning',
-    caution: 'Ferments bone dry and can strip aroma if run warm.',
   },
   {
     id: 'cool-fruity-white',
@@ -55,9 +49,6 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'low',
     so2Tolerance: 'medium',
     killer: 'neutral',
-    aroma: 'floral, pear and tropical esters',
-    bestFor: 'aromatic dessert-apple ciders and light perries',
-    caution: 'Short of nitrogen it may give a struck-match or eggy smell.',
   },
   {
     id: 'acid-softening',
@@ -73,9 +64,6 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'low',
     so2Tolerance: 'medium',
     killer: 'sensitive',
-    aroma: 'ripe fruit, young and soft',
-    bestFor: 'sharp cooking-apple or crab-heavy juices',
-    caution: 'Avoid in low-acid juice, where losing malic acid lifts pH and dulls flavour.',
   },
   {
     id: 'english-ale',
@@ -91,9 +79,6 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'medium',
     so2Tolerance: 'low',
     killer: 'sensitive',
-    aroma: 'round, bready, gentle stone-fruit',
-    bestFor: 'fuller-bodied still cider with some softness',
-    caution: 'May drop out before dry and wake again on warming, so check gravity before bottling.',
   },
   {
     id: 'american-ale',
@@ -109,9 +94,6 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'medium',
     so2Tolerance: 'low',
     killer: 'sensitive',
-    aroma: 'clean, light citrus',
-    bestFor: 'clear, everyday cider and hopped or fruited blends',
-    caution: 'Little character of its own, so the juice must be interesting.',
   },
   {
     id: 'crisp-cider',
@@ -127,9 +109,6 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'low',
     so2Tolerance: 'medium',
     killer: 'neutral',
-    aroma: 'fresh green apple, tidy finish',
-    bestFor: 'balanced dry cider from mixed fruit',
-    caution: 'Thin juice can seem austere when fermented fully dry.',
   },
   {
     id: 'fruity-cider',
@@ -145,9 +124,6 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'medium',
     so2Tolerance: 'medium',
     killer: 'neutral',
-    aroma: 'apple skin, banana-like ester, soft',
-    bestFor: 'bought juice or bland fruit needing more scent',
-    caution: 'Warm ferments can turn solvent-like.',
   },
   {
     id: 'sweet-finish',
@@ -163,9 +139,6 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'medium',
     so2Tolerance: 'low',
     killer: 'sensitive',
-    aroma: 'soft, fruity, rounded',
-    bestFor: 'still, off-dry cider kept cold or pasteurised',
-    caution: 'The sugar left is still fermentable, so never seal it in glass unless stabilised; it may go dry anyway.',
   },
   {
     id: 'high-alcohol-dessert',
@@ -181,9 +154,6 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'medium',
     so2Tolerance: 'medium',
     killer: 'killer',
-    aroma: 'rich, vinous, dried fruit',
-    bestFor: 'strong sweet ciders from enriched or frozen juice',
-    caution: 'Needs staged nutrient and air early on, and gives hot alcohol if rushed.',
   },
   {
     id: 'cold-tolerant-slow',
@@ -199,9 +169,6 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'low',
     so2Tolerance: 'medium',
     killer: 'neutral',
-    aroma: 'rose, spice, fresh fruit',
-    bestFor: 'long winter ferments in an unheated shed',
-    caution: 'May make a little malic or succinic acid, and gets coarse above about 20 °C.',
   },
   {
     id: 'restart',
@@ -217,9 +184,6 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'low',
     so2Tolerance: 'high',
     killer: 'killer',
-    aroma: 'plain and neutral',
-    bestFor: 'finishing stalled, strong or sulphited ciders',
-    caution: 'Acclimatise a starter with rising amounts of the stuck cider and find the cause first.',
   },
   {
     id: 'farmhouse-saison-like',
@@ -235,9 +199,6 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'high',
     so2Tolerance: 'low',
     killer: 'sensitive',
-    aroma: 'pepper, citrus peel, light clove',
-    bestFor: 'dry, spicy cider and warm-room ferments',
-    caution: 'Some kinds break down starch sugars and over-carbonate bottles or spread to other batches.',
   },
   {
     id: 'baking',
@@ -253,9 +214,6 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'high',
     so2Tolerance: 'low',
     killer: 'unknown',
-    aroma: 'bready, rough, sometimes eggy',
-    bestFor: 'trials or when nothing else is to hand',
-    caution: 'Settles poorly, may carry bacteria and leaves a doughy taste on long lees contact.',
   },
   {
     id: 'wild-spontaneous',
@@ -271,8 +229,5 @@ export const YEAST_KINDS: readonly YeastKind[] = [
     foam: 'high',
     so2Tolerance: 'low',
     killer: 'unknown',
-    aroma: 'complex, from floral to farmyard',
-    bestFor: 'low-nitrogen, sound, low-pH juice with patience',
-    caution: 'Unpredictable; keep pH below about 3.8, fill vessels full, and expect an occasional vinegary or stuck batch.',
   },
 ];

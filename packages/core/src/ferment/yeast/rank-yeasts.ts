@@ -1,4 +1,5 @@
 import { isOwnYeast } from '../../base/reference/own-yeast.js';
+import { yeastWords } from '../../base/reference/yeast-words.js';
 import { WILD_YEAST_ID, yeastById } from '../../base/reference/yeast-kinds.js';
 import { phOf, taOf } from '../../matter/liquid/acid-chemistry.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
@@ -154,10 +155,10 @@ function nitrogen({ nitrogenMgNPerLPerBrix: perBrix }: YeastKind, liquid: Liquid
 
 function character(kind: YeastKind, aim: YeastAim | null): YeastReason {
   const resort = LAST_RESORTS.has(kind.id);
-  if (aim === null) return { on: 'character', fit: resort ? 0.4 : 0.8, text: kind.aroma };
+  if (aim === null) return { on: 'character', fit: resort ? 0.4 : 0.8, text: yeastWords(kind).aroma };
   const place = SUITS[aim].indexOf(kind.id);
-  if (place < 0) return { on: 'character', fit: resort ? 0.25 : 0.45, text: kind.aroma };
-  return { on: 'character', fit: resort ? 0.55 : 1 - place * 0.08, text: kind.aroma };
+  if (place < 0) return { on: 'character', fit: resort ? 0.25 : 0.45, text: yeastWords(kind).aroma };
+  return { on: 'character', fit: resort ? 0.55 : 1 - place * 0.08, text: yeastWords(kind).aroma };
 }
 
 function stock(kind: YeastKind, inStock: RankedYeast['inStock']): YeastReason {

@@ -1,6 +1,7 @@
 import * as fc from 'fast-check';
 import { PRESSURE_CASES, SOLUBILITY_CASES } from '../../../reference-cases/fizz.js';
 import { readyWindow } from './ready-window.js';
+import { whyUntil } from './why-until.js';
 import { addFermentable, hexoseFrom } from '../../matter/liquid/additions.js';
 import { fermentTo } from '../../matter/liquid/ferment-to.js';
 import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js';
@@ -279,7 +280,7 @@ describe('readyWindow and fizzWord', () => {
     [{ sparkling: false, freeSo2MgPerL: 30 }, /^As drinks/],
     [{ wakesVolumes: 6 }, /Weeks only/],
   ])('says why: %j', (changes, why) => {
-    expect(readyWindow({ ...crate, ...changes }).why).toMatch(why);
+    expect(whyUntil({ ...crate, ...changes })).toMatch(why);
   });
   it('names fizz', () => {
     expect([fizzWord(0.9), fizzWord(1.5), fizzWord(2.6)]).toEqual(['still', 'prickle', 'lively']);

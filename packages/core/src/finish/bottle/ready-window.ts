@@ -6,8 +6,6 @@ export interface ReadyWindow {
   /** `YYYY-MM-DD`. */
   readonly from: string;
   readonly bestUntil: string;
-  /** What sets the end of it, in a sentence. */
-  readonly why: string;
 }
 
 /** A crate as far as its keeping goes. */
@@ -44,6 +42,23 @@ const HELD_KEEP_DAYS = 42;
 /** It drinks well for so long at least, once it is ready. */
 const LEAST_SPAN_DAYS = 14;
 
+const overFive = (abv: number): number => Math.max(0, abv - 5);
+
+/** Whether sugar in it is but held by sulfite and sorbate. */
+export const isHeldSweet = ({ wakesVolumes = null }: Keeping): boolean => wakesVolumes !== null;
+
+/** How long bottles keep, and what sets it. */
+export function keepingOf(input: Keeping): { readonly keepsDays: number; readonly weakest: BottleKind | undefined; readonly isGuarded: boolean } {
+  const isGuarded = input.sparkling || input.freeSo2MgPerL >= GUARDED_MG_PER_L;
+  const usual = (KEEP_DAYS + overFive(input.abv) * KEEP_DAYS_PER_ABV_OVER_5) * (isGuarded ? 1 : UNGUARDED_SHARE);
+  const keepOf = ({ closure }: BottleKind): number => (closure === 'screw' ? PLASTIC_KEEP_DAYS : usual * CLOSURE_SHARE[closure]);
+  const all = input.lots.map((lot) => bottleById(lot.kindId));
+  const glass = all.filter((kind) => kind.closure !== 'screw');
+  const kinds = input.testBottle === true && glass.length > 0 ? glass : all;
+  const keepsDays = Math.min(...kinds.map(keepOf));
+  return { keepsDays, weakest: kinds.find((kind) => keepOf(kind) === keepsDays), isGuarded };
+}
+
 /**
  * When bottles are ready and until when they are at their best: the weakest kind in the crate decides.
  *
@@ -53,35 +68,11 @@ const LEAST_SPAN_DAYS = 14;
  */
 export function readyWindow(input: Keeping, zone?: string): ReadyWindow {
   // Sorbate only slows yeast: such bottles are opened week by week, and are not for keeping.
-  if ((input.wakesVolumes ?? null) !== null)
-    return {
-      from: dateAfter(input.bottledAt, HELD_WAIT_DAYS, zone),
-      bestUntil: dateAfter(input.bottledAt, HELD_KEEP_DAYS, zone),
-      why: 'Weeks only, since its sugar is but held.',
-    };
-  const over = Math.max(0, input.abv - 5);
-  const wait = (input.sparkling ? SPARKLING_WAIT_DAYS : STILL_WAIT_DAYS) + over * WAIT_DAYS_PER_ABV_OVER_5;
-  const guarded = input.sparkling || input.freeSo2MgPerL >= GUARDED_MG_PER_L ? 1 : UNGUARDED_SHARE;
-  const usual = (KEEP_DAYS + over * KEEP_DAYS_PER_ABV_OVER_5) * guarded;
-  const keepOf = ({ closure }: BottleKind): number => (closure === 'screw' ? PLASTIC_KEEP_DAYS : usual * CLOSURE_SHARE[closure]);
-  const all = input.lots.map((lot) => bottleById(lot.kindId));
-  const glass = all.filter((kind) => kind.closure !== 'screw');
-  const kinds = input.testBottle === true && glass.length > 0 ? glass : all;
-  const keeps = Math.min(...kinds.map(keepOf));
-  const weakest = kinds.find((kind) => keepOf(kind) === keeps);
+  if (isHeldSweet(input)) return { from: dateAfter(input.bottledAt, HELD_WAIT_DAYS, zone), bestUntil: dateAfter(input.bottledAt, HELD_KEEP_DAYS, zone) };
+  const { keepsDays } = keepingOf(input);
+  const wait = (input.sparkling ? SPARKLING_WAIT_DAYS : STILL_WAIT_DAYS) + overFive(input.abv) * WAIT_DAYS_PER_ABV_OVER_5;
   return {
     from: dateAfter(input.bottledAt, wait, zone),
-    bestUntil: dateAfter(input.bottledAt, Math.max(wait + LEAST_SPAN_DAYS, keeps), zone),
-    why: whyUntil(input, weakest?.closure ?? 'crown', guarded < 1),
+    bestUntil: dateAfter(input.bottledAt, Math.max(wait + LEAST_SPAN_DAYS, keepsDays), zone),
   };
-}
-
-/** What sets how long bottles keep: their closure first, then what guards them from air, then their strength. */
-function whyUntil({ abv }: Keeping, closure: BottleKind['closure'], isUnguarded: boolean): string {
-  const strength = abv > 6.5 ? 'its strength keeps it longer' : abv < 4 ? 'light as it is' : 'as drinks of its strength keep';
-  if (closure === 'screw') return 'Plastic lets air in: weeks, not months.';
-  const air = isUnguarded ? 'still, with hardly any sulfite against air' : null;
-  const seal = closure === 'swing' ? 'rubber rings breathe' : closure === 'wired-cork' ? 'a wired cork holds best' : null;
-  const said = [air, seal, strength].filter((each) => each !== null).join('; ');
-  return `${said.charAt(0).toUpperCase()}${said.slice(1)}.`;
 }

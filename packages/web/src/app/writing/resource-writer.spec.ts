@@ -18,6 +18,7 @@ describe('vessels', () => {
     const added = desk.writer.addVessel(vessel);
     expect(await desk.answered('POST', '/api/vessels', vessel)).toEqual(vessel);
     expect(await added).toEqual({ refused: null, body: vessel });
+    await until(() => desk.said.mock.calls.length === 1);
     desk.undo();
     await desk.answered('DELETE', `/api/vessels/${vessel.id}`, null, 204);
     await until(() => desk.store.selectSignal(vesselsFeature.selectTotal)() === 0);

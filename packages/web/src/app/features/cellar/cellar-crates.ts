@@ -4,6 +4,7 @@ import { awaitsHeat } from '@trug/core/book/state/crate-heat';
 import { bottleById } from '@trug/core/base/reference/bottle-kinds';
 import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
 import { crateSweetness, type FoundCrate } from '@trug/core/book/tasting/crate-find';
+import { whyUntil } from '@trug/core/finish/bottle/why-until';
 import { readyWindow } from '@trug/core/finish/bottle/ready-window';
 import { daysBetween, dayText } from '@trug/core/matter/quantity/days';
 import type { Units } from '../../units/units';
@@ -86,7 +87,7 @@ function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): 
     ].join(' · '),
     where: crate.place === null ? null : `Where: ${crate.place}`,
     few: left > 0 && left <= FEW_LEFT && filled > 2 * FEW_LEFT ? `Only ${left} left` : null,
-    whyUntil: window.why,
+    whyUntil: whyUntil(crate),
     found: { crate, batchName: view.batch.name, tastings: view.summary.tastings, zone: units.zone() },
     ready: awaitsHeat(crate)
       ? 'Ready once it is heated'

@@ -5,6 +5,7 @@ import { RouterLink } from '@angular/router';
 import type { Need, PitchMethod, TimedPlan } from '@trug/core';
 import { holdsHeatedJuice } from '@trug/core/book/plan/addition-ask';
 import { USUAL_YEAST_ID, WILD_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds';
+import { yeastWords } from '@trug/core/base/reference/yeast-words';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
 import { inOrderOfUse } from '@trug/core/book/cupboard/supply-for';
 import { oldPacket } from '@trug/core/ferment/yeast/old-packet';
@@ -144,6 +145,7 @@ export class PitchPage {
   protected readonly yeastId = computed(() => this.fields().yeastId || (this.view()?.method.yeastId ?? this.ranked()?.value[0]?.yeastId ?? USUAL_YEAST_ID));
   protected readonly others = computed(() => YEAST_KINDS.filter((k) => k.id !== this.yeastId()));
   protected readonly yeast = computed(() => yeastById(this.yeastId()));
+  protected readonly words = computed(() => yeastWords(this.yeast()));
   protected readonly choices = computed(() => {
     const ranked = this.ranked()?.value ?? [];
     const shown = this.all() ? ranked : ranked.slice(0, SHOWN);
@@ -205,7 +207,7 @@ export class PitchPage {
     const second = this.withId() ?? this.view()?.state.yeastId ?? null;
     return second === null || second === this.yeastId() ? null : yeastTogether(second, this.yeastId());
   });
-  private readonly take = viewChild(SupplyTake);
+  private readonly take = viewChild<SupplyTake>('take');
   protected readonly needs = computed((): readonly Need[] => {
     const massG = this.massG();
     const ids = [this.yeastId(), ...(this.withId() === null ? [] : [this.withId()])];
@@ -247,6 +249,10 @@ export class PitchPage {
     const unusable = this.tooMuch() ?? this.draft.wrong();
     if (unusable !== null) {
       this.refusal.set(unusable);
+      return;
+    }
+    if (!this.take()) {
+      this.refusal.set('What it takes out of the cupboard is still being looked up. Press it again in a moment.');
       return;
     }
     const danger = unacknowledged(this.cautions(), this.typed());

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, output, signal } from '@ang
 import { ReactiveFormsModule } from '@angular/forms';
 import { attempt } from '@trug/core/base/errors/attempt';
 import { USUAL_PACKET_G } from '@trug/core/book/cupboard/kitchen-weights';
-import { LONGEST_OWN_YEAST, OWN_STANDS_ABV, OWN_WARMTH_C, ownYeastId } from '@trug/core/base/reference/own-yeast';
+import { LONGEST_OWN_YEAST, OWN_STANDS_ABV, OWN_WARMTH_C, ownYeastId } from '@trug/core/base/reference/own-yeast-id';
 import { USUAL_YEAST_ID, WILD_YEAST_ID } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
 import { newId } from '../../browser/new-id';
