@@ -49,6 +49,18 @@ const GROUPS = {
       'finish/steep/infusion-plan',
     ],
   },
+  heat: {
+    mutate: [
+      'finish/bottle/hot-lot',
+      'finish/bottle/heat-units',
+      'finish/bottle/heat-profile',
+      'book/kinds/heated',
+      'book/state/heat-way',
+      'book/state/crate-heat',
+      'book/state/share-story',
+    ],
+    tests: ['book/kinds/heated', 'finish/bottle/heat-profile', 'finish/bottle/heat-bottles', 'book/state/share-story', 'book/state/heating-properties'],
+  },
   verdict: {
     mutate: ['ferment/verdict/judge-fermentation', 'ferment/verdict/fitted-fall'],
     tests: [

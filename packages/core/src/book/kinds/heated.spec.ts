@@ -1,11 +1,15 @@
 import { bottleById } from '../../base/reference/bottle-kinds.js';
 import { logOf } from '../../testing/made-logs.js';
+import { gravityOf } from '../../matter/liquid/views.js';
+import { waterOf } from '../../matter/liquid/liquid.js';
+import { DEFAULT_UNITS } from '../../matter/quantity/format-quantity.js';
 import type { Entry } from '../entry/entry.js';
+import { describeEntry } from '../log/describe-entry.js';
 import { followOn, type FoldedLog } from '../log/follow-on.js';
 import { replay } from '../log/replay.js';
 import { nextJobs } from '../plan/next-jobs.js';
 import { METHODS } from '../plan/method.js';
-import { mayHeat } from '../state/heat-way.js';
+import { kindsLeft, mayHeat } from '../state/heat-way.js';
 import { judgeState } from '../state/judge-state.js';
 import type { HeatedPayload } from './heated.js';
 
@@ -20,6 +24,18 @@ const why = (log: readonly Entry[], entry: Entry): string => {
   return followed.ok ? '' : followed.why;
 };
 
+/** Came to rest with sugar that a sample, fermented out in the warm, still showed. */
+const proven = [
+  make.filled(),
+  make.pitched(),
+  make.read(20, 1.012),
+  make.read(30, 1.012),
+  make.malolactic(31, { done: true, turnedFraction: 1 }),
+  make.read(39, 1.012),
+  make.entry('tested', 39.5, { by: 'sugar-test', sugarGPerL: 8, acknowledged: ['test-disagrees'] }),
+  make.read(40, 1.012),
+];
+
 describe('bottles filled to be heated', () => {
   it.each<[string, readonly Entry[], Entry, RegExp]>([
     ['the day it was sweetened', sweet, run(30.5), /^$/],
@@ -28,7 +44,7 @@ describe('bottles filled to be heated', () => {
     ['while it works', [make.filled(), make.pitched(), make.read(3, 1.03)], run(4), /Bottles are heated on the day/],
     ['with a bottle of plastic among them', sweet, run(30.5, { kindId: 'plastic-500' }), /plastic 500 mL bottles are never heated filled/],
     ['with a washer in the neck', sweet, run(30.5, { kindId: 'swing-500' }), /wing-top 500 mL bottles are never heated/],
-    ['with too little room', sweet, run(30.5, { toHeat: { headspace: 0.04 } }), /eave 5 % of the bottle empty/],
+    ['with too little room', sweet, run(30.5, { toHeat: { headspace: 0.04 } }), /^Leave 5 % of the bottle empty/],
     ['without the danger in words', sweet, run(30.5, { acknowledged: ['hot-bottles'] }), /Until they are heated/],
     ['as any other bottles', sweet, make.bottled(30.5), /Its end is not proven/],
   ])('%s', (_what, log, entry, expected) => {
@@ -39,6 +55,25 @@ describe('bottles filled to be heated', () => {
     const state = replay(high);
     expect(mayHeat(state, judgeState(state, make.at(41))?.value ?? null, make.at(41))).toBe(true);
     expect(why(high, run(41.5))).toBe('');
+  });
+  it.each<[string, readonly Entry[], number, boolean]>([
+    ['nothing is in its vessels', [], 30, false],
+    ['its end is proven, and it is dry', dry, 30, false],
+    ['its end is proven, and a test says that sugar is left', proven, 41, true],
+    ['it was stabilised in full', [...dry, make.entry('stabilised', 29, { so2MgPerL: 120, sorbateMgPerL: 200 })], 60, true],
+    ['bacteria are at work', [...proven, make.malolactic(40.5, { done: false })], 41, false],
+    ['fruit is in it', [...sweet, make.entry('infused', 30.1, { infusionId: 'raspberry', massG: 500, days: 9 })], 30.3, false],
+    ['nobody ever read it', [make.filled(), make.pitched()], 90, false],
+  ])('where %s', (_what, log, day, may) => {
+    const state = replay(log);
+    expect(mayHeat(state, judgeState(state, make.at(day))?.value ?? null, make.at(day))).toBe(may);
+  });
+  it('of no count ask for no glass', () => {
+    const bottles = [
+      { kindId: 'crown-500', count: 10 },
+      { kindId: 'plastic-500', count: 0 },
+    ];
+    expect(why(sweet, run(30.5, { bottles }))).toBe('');
   });
   it('never hold more drink than their room leaves', () => {
     const filled = replay([...sweet, run(30.5, { count: 10, lossL: 0, toHeat: { headspace: 0.14 } })]);
@@ -62,6 +97,27 @@ describe('heating them', () => {
     expect(after?.drink.liquid.sucroseGPerL).toBeGreaterThan(19);
     expect(after?.co2Volumes).toBeLessThan(1.1);
   });
+  it('is read back with its heat and its units, and whether they are enough', () => {
+    const said = (minutes: number): string => {
+      const { lead, rest } = describeEntry(bath(30.9, { steps: [{ minutes: 3, coreC: 60 }, { minutes, coreC: 65 }] }), DEFAULT_UNITS); // prettier-ignore
+      return `${lead}: ${rest}`;
+    };
+    expect(said(10)).toBe('Heated: up to 65 °C, 55 units');
+    expect(said(5)).toBe('Heated: up to 65 °C, 29 units, short of 50');
+  });
+  it('counts the gas that was made before it, by the fall of an opened bottle and a point more', () => {
+    const before = crate(filled);
+    const sg = gravityOf(before?.drink.liquid ?? waterOf(1));
+    const after = crate([...filled, bath(33, { openedSg: sg - 0.002 })]);
+    // Three points: 2.24 g/L of sugar each, half a gram of gas from a gram.
+    expect((after?.co2Volumes ?? 0) - (before?.co2Volumes ?? 0)).toBeCloseTo((3 * 2.24 * 0.489) / 1.9768, 2);
+  });
+  it('asks for no glass that is gone already', () => {
+    const two = run(30.5, { bottles: [{ kindId: 'crown-500', count: 9 }, { kindId: 'sparkling-750', count: 2 }] }); // prettier-ignore
+    const log = [...sweet, two, make.entry('opened', 30.6, { kindId: 'crown-500', count: 9, crateId: two.id, how: 'broken' })];
+    const left = crate(log);
+    expect(left && kindsLeft(left)).toEqual(['sparkling-750']);
+  });
   it('counts baths together, and not before they are enough', () => {
     const half = bath(30.7, { steps: [{ minutes: 5, coreC: 65 }] });
     expect(crate([...filled, half])?.wakesVolumes).toBeGreaterThan(5);
@@ -70,10 +126,13 @@ describe('heating them', () => {
   it.each<[string, Entry, RegExp]>([
     ['the same day', bath(30.9), /^$/],
     ['without the danger in words', bath(30.9, { acknowledged: [] }), /Pressure multiplies/],
+    ['hotter than glass bears for a minute of many', bath(30.9, { steps: [{ minutes: 9, coreC: 64 }, { minutes: 1, coreC: 76 }] }), /must lie between 60 and 75/], // prettier-ignore
+    ['with a gravity that is none', bath(33, { openedSg: 7 }), /^Write the gravity of the opened bottle/],
     ['hotter than glass bears', bath(30.9, { steps: [{ minutes: 3, coreC: 76 }] }), /must lie between 60 and 75/],
     ['a crate that is not there', bath(30.9, { crateId: 'none' }), /No bottles of that crate wait/],
     ['two days later, unseen', bath(33), /nobody knows what gas is in them/],
     ['two days later, one opened and hardly fallen', bath(33, { openedSg: 1.004 }), /^$/],
+    ['on the hour a day after', bath(31.5), /^$/],
     ['two days later, one opened and five points down', bath(33, { openedSg: 0.9995 }), /more than 2.5 volumes are never heated/],
   ])('%s', (_what, entry, expected) => {
     expect(why(filled, entry)).toMatch(expected);

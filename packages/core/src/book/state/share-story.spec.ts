@@ -63,6 +63,9 @@ describe('a share of a drink', () => {
     const story = storyOf(replay(long), 5);
     expect(story?.readings).toHaveLength(MOST_TOLD);
     expect(story?.readings.at(-1)?.at).toBe(long.at(-1)?.at);
+    expect(story?.temps).toHaveLength(MOST_TOLD);
+    expect(story?.temps.at(-1)?.at).toBe(long.at(-1)?.at);
+    expect(story?.pitchedGPerL).toBeCloseTo(0.25, 9);
   });
   it('is poured into others as before: only a batch that begins with it takes its story', () => {
     const log = [...make.dryAt(0.9975), ...known];

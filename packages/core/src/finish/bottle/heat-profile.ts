@@ -17,13 +17,13 @@ const NUMBER = /^[-+−]?\d+(?:[.,]\d+)?$/;
 const DAY_MIN = 1440;
 
 const numberIn = (cell: string): number | null => {
-  const text = cell.trim().replace(/[°\s]*[cf]$/i, '');
+  const text = cell.replace(/[°\s]*[cf]$/i, '');
   return NUMBER.test(text) ? Number(text.replace(',', '.').replace('−', '-')) : null;
 };
 
 /** Minutes of the day of a cell that ends in a time. */
 function clockMin(cell: string): number | null {
-  const found = CLOCK.exec(cell.trim());
+  const found = CLOCK.exec(cell);
   if (!found) return null;
   const half = found[4]?.toLowerCase();
   const hour = half === undefined ? Number(found[1]) : (Number(found[1]) % 12) + (half === 'pm' ? 12 : 0);

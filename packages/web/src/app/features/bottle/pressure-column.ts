@@ -9,7 +9,7 @@ import { pressureDrawing } from './pressure-geometry';
   selector: 'trug-pressure-column',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg viewBox="0 0 364 560" role="img" [attr.aria-label]="summary()">
+    <svg viewBox="0 0 384 560" role="img" [attr.aria-label]="summary()">
       <defs>
         <filter id="blur" x="-20%" y="-40%" width="140%" height="180%"><feGaussianBlur stdDeviation="0 4" /></filter>
       </defs>
