@@ -1,3 +1,4 @@
+import { capital } from '../../base/worked/sentence.js';
 import { WILD_YEAST_ID } from '../../base/reference/yeast-kinds.js';
 import { NUTRIENTS } from '../../juice/adjust/nutrient-plan.js';
 import { FERMENTABLES } from '../../base/reference/fermentables-data.js';
@@ -14,7 +15,6 @@ export interface SupplyOffer {
 }
 
 const grams = (kind: SupplyOffer['kind'], refId: string | null, name: string): SupplyOffer => ({ kind, refId, name, unit: 'g' });
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Everything a maker may keep that some sum of Trug asks for, in the order a shopping list has it. */
 export const SUPPLY_CATALOGUE: readonly SupplyOffer[] = [

@@ -2,6 +2,7 @@ import { CoreError } from '../../base/errors/core-error.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import { isWithin } from '../../base/errors/guards.js';
 import { figure } from '../../base/worked/figures.js';
+import { asSentence } from '../../base/worked/sentence.js';
 import { ENOUGH_UNITS, pasteurisationUnits, type HeatStep } from '../../finish/bottle/heat-units.js';
 import { tryHotLot } from '../../finish/bottle/hot-lot.js';
 import type { BatchState, Crate } from '../state/batch-state.js';
@@ -41,7 +42,7 @@ function check(state: BatchState, { at, payload }: Filed<HeatedPayload>): EntryC
   if (openedSg === null && at > heatBy(crate)) return refuse(TOO_LATE);
   if (openedSg !== null && !isWithin(openedSg, LIMITS.sg)) return refuse('Write the gravity of the opened bottle as 1.012.');
   const lot = tryHotLot(lotOf(crate, hottestOf(payload.steps), openedSg));
-  if (!lot.ok) return refuse(`${lot.error.message.charAt(0).toUpperCase()}${lot.error.message.slice(1)}.`);
+  if (!lot.ok) return refuse(asSentence(lot.error.message));
   return unless(payload.acknowledged, 'hot-bottles');
 }
 

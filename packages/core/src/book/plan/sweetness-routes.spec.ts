@@ -34,6 +34,22 @@ const CONDITIONS: readonly (readonly [string, Partial<RoutesAsked>])[] = [
   ['everybody, no keg and no bath', { needs: DRINKER_NEEDS, coldKeg: false, bath: false }],
   ['bacteria at work', { malolactic: true }],
 ];
+/** A drink before it is kept, and what is wished of it. */
+interface Wished {
+  readonly sweetness: RoutesAsked['sweetness'];
+  readonly fizz: RoutesAsked['fizz'];
+  readonly before: readonly Entry[];
+  readonly state: FoldedLog['state'];
+}
+
+/** Acts filed one after another, as a maker would; none of them may be refused. */
+const filed = (before: FoldedLog, acts: readonly Entry[]): FoldedLog =>
+  acts.reduce((on, act) => {
+    const followed = followOn(on, act);
+    if (!followed.ok) throw new Error(`${act.kind}: ${followed.why}`);
+    return followed.on;
+  }, before);
+
 const open = (asked: RoutesAsked): readonly SweetRoute[] => sweetnessRoutes(asked).filter((route) => route.allowed);
 
 describe('ways to a sweetness that lasts', () => {
@@ -127,20 +143,7 @@ describe('ways to a sweetness that lasts', () => {
   );
 
   /** Bottles of a way: filed as a maker would, and held against sums of their own. */
-  function bottlesHold(
-    route: SweetRoute,
-    {
-      sweetness,
-      fizz,
-      before,
-      state,
-    }: {
-      readonly sweetness: RoutesAsked['sweetness'];
-      readonly fizz: RoutesAsked['fizz'];
-      readonly before: readonly Entry[];
-      readonly state: FoldedLog['state'];
-    },
-  ): void {
+  function bottlesHold(route: SweetRoute, { sweetness, fizz, before, state }: Wished): void {
     const kindId = fizz === 'lively' ? 'sparkling-750' : 'crown-500';
     const volumes = { still: 0, gentle: 2, lively: 2.6 }[fizz];
     const aimGPerL = SWEETNESS_LEVELS.find((level) => level.id === sweetness)?.aimGPerL ?? 0;
@@ -156,12 +159,7 @@ describe('ways to a sweetness that lasts', () => {
         : []),
       make.bottled(32, { hottestC: 25, kindId, count: 20 }),
     ];
-    let on: FoldedLog = { log: before, state };
-    for (const act of acts) {
-      const followed = followOn(on, act);
-      if (!followed.ok) throw new Error(`${route.id}, ${act.kind}: ${followed.why}`);
-      on = followed.on;
-    }
+    const on = filed({ log: before, state }, acts);
     // All that ferments is the priming: a gram of sugar in a litre makes a quarter of a volume.
     const made = residual + primingG / 19 / SUGAR_G_PER_VOLUME;
     expect(bottlePressure({ co2Volumes: made, tempC: 25 })).toBeLessThan(bottleById(kindId).limitBar ?? 0);
@@ -172,17 +170,7 @@ describe('ways to a sweetness that lasts', () => {
   }
 
   /** Bottles heated: filed as a maker would, and the bath and a year after it held against sums of their own. */
-  function bathHolds({
-    sweetness,
-    fizz,
-    before,
-    state,
-  }: {
-    readonly sweetness: RoutesAsked['sweetness'];
-    readonly fizz: RoutesAsked['fizz'];
-    readonly before: readonly Entry[];
-    readonly state: FoldedLog['state'];
-  }): void {
+  function bathHolds({ sweetness, fizz, before, state }: Wished): void {
     const kindId = fizz === 'still' ? 'crown-500' : 'sparkling-750';
     const aimGPerL = SWEETNESS_LEVELS.find((level) => level.id === sweetness)?.aimGPerL ?? 0;
     const keg = { vessel: { vesselId: 'K', volumeL: 18.5 }, lossL: 0.5, targetVolumes: 1.8, storeC: 4, way: 'slow' as const, acknowledged: [] };
@@ -191,16 +179,10 @@ describe('ways to a sweetness that lasts', () => {
       make.entry('sweetened', 40.1, { sweetenerId: 'sucrose', massG: aimGPerL * 18.5 }),
       make.bottled(40.3, { hottestC: 25, kindId, count: 20, toHeat: { headspace: 0.05 }, acknowledged: ['heat-due', 'hot-bottles'] }),
     ];
-    let on: FoldedLog = { log: before, state };
-    for (const act of acts) {
-      const followed = followOn(on, act);
-      if (!followed.ok) throw new Error(`heated, ${act.kind}: ${followed.why}`);
-      on = followed.on;
-    }
+    const on = filed({ log: before, state }, acts);
     const [crate] = on.state.crates;
-    const done = followOn(on, make.entry('heated', 40.6, { crateId: crate?.id ?? '', steps: [{ minutes: 10, coreC: 65 }], acknowledged: ['hot-bottles'] }));
-    if (!done.ok) throw new Error(done.why);
-    const [after] = done.on.state.crates;
+    const done = filed(on, [make.entry('heated', 40.6, { crateId: crate?.id ?? '', steps: [{ minutes: 10, coreC: 65 }], acknowledged: ['hot-bottles'] })]);
+    const [after] = done.state.crates;
     expect(after?.wakesVolumes).toBeNull();
     expect(after?.drink.liquid.sucroseGPerL).toBeGreaterThan(0.9 * aimGPerL);
     // In the bath: the gas it had, half a volume more, in what water of that heat and 3.2 % of room hold, and its air.

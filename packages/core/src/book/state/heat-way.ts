@@ -1,5 +1,6 @@
 import { caution } from '../../base/cautions/catalogue.js';
 import type { Caution } from '../../base/cautions/caution.js';
+import { asSentence } from '../../base/worked/sentence.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
 import { tryHotLot, USUAL_BATH_C, type HotLot } from '../../finish/bottle/hot-lot.js';
 import { volumesFromHexose } from '../../finish/bottle/gas-of-sugar.js';
@@ -57,10 +58,8 @@ export function checkToHeat(gas: SealedGas, bottles: readonly BottleCount[], { h
   const kindIds = bottles.filter((b) => b.count > 0).map((b) => b.kindId);
   const lot = tryHotLot({ heldVolumes: gasParts(gas).residual, headspace, coreC: USUAL_BATH_C, abv: abvOf(gas.liquid), kindIds });
   const cautions = [caution('heat-due'), caution('hot-bottles')];
-  return lot.ok ? { refusal: null, cautions, lot: lot.value } : { refusal: `${capital(lot.error.message)}.`, cautions, lot: null };
+  return lot.ok ? { refusal: null, cautions, lot: lot.value } : { refusal: asSentence(lot.error.message), cautions, lot: null };
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /**
  * Gas that was made in bottles between filling and bath, volumes.

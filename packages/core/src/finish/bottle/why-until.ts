@@ -1,3 +1,4 @@
+import { asSentence } from '../../base/worked/sentence.js';
 import { isHeldSweet, keepingOf, type Keeping } from './ready-window.js';
 
 /** Strength from which a drink keeps longer than most, and under which less, % by volume. @source our estimate */
@@ -20,6 +21,5 @@ export function whyUntil(crate: Keeping): string {
   const said = [isGuarded ? undefined : 'still, with hardly any sulfite against air', SEALS[weakest?.closure ?? ''], strength].filter(
     (each) => each !== undefined,
   );
-  const text = said.join('; ');
-  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+  return asSentence(said.join('; '));
 }
