@@ -49,6 +49,26 @@ describe('what a label tells', () => {
     expect(facts(late ? [] : [entry], late ? [entry] : []).cautions.join(' ')).toMatch(words);
     expect(facts([]).cautions.join(' ')).not.toMatch(words);
   });
+  it('says that it was heated in the bottle, or that it still must be', () => {
+    const sweet = make.entry('sweetened', 40, { sweetenerId: 'sucrose', massG: 400 });
+    const filled = make.bottled(40.2, { toHeat: { headspace: 0.05 } });
+    const bath = make.entry('heated', 40.4, { crateId: filled.id, steps: [{ minutes: 11, coreC: 65 }], acknowledged: [] });
+    const cautions = (log: readonly Entry[]): readonly string[] => {
+      const crate = replay(log).crates[0];
+      return crate ? labelFacts(log, crate).cautions : [];
+    };
+    const waiting = [...make.dryAt(0.998), sweet, filled];
+    expect(cautions(waiting)).toContain('Not heated yet: not to be kept.');
+    expect(cautions(waiting)).not.toContain('Keep it cold and drink it soon.');
+    expect(cautions([...waiting, bath])).toContain('Heated in the bottle.');
+    expect(cautions([...waiting, bath])).not.toContain('Not heated yet: not to be kept.');
+  });
+  it('calls a share of one drink what it is', () => {
+    const [share] = [make.poured(0, 9, 0.998, 'batch')];
+    const log = share ? [share, make.read(8, 0.998), make.read(20, 0.998), make.bottled(40, { count: 10 })] : [];
+    const crate = replay(log).crates[0];
+    expect(crate && labelFacts(log, crate).cautions).toContain('Poured off another: look at its label as well.');
+  });
   it('warns of nothing that came after the bottles were filled, or was struck out', () => {
     const late = make.entry('sweetened', 45, { sweetenerId: 'xylitol', massG: 100 });
     expect(facts([], [], [late]).cautions.join()).not.toContain('xylitol');

@@ -1,3 +1,4 @@
+import { awaitsHeat } from '../state/crate-heat.js';
 import { fermentableById, fermentableWord } from '../../base/reference/fermentables.js';
 import { isOwnFermentable } from '../../base/reference/own-fermentable.js';
 import { infusionById } from '../../finish/steep/infusions.js';
@@ -63,7 +64,9 @@ function cautionsOf(crate: Crate, entries: readonly Entry[]): readonly string[] 
   const mayLast = own.some((id) => fermentableById(id).fermentableFraction < fermentableById(id).extractFraction);
   const isCleared = entries.some((e) => (e.kind === 'clarified' && e.payload.means === 'finings') || (e.kind === 'addition' && e.payload.what === 'finings'));
   // What a cider that was poured in once held is in its own log.
-  const poured = entries.flatMap((e) => (e.kind === 'blended' ? e.payload.parts.flatMap((part) => (part.from === 'batch' ? [part.name] : [])) : []));
+  const pours = entries.flatMap((e) => (e.kind === 'blended' ? [e.payload.parts.flatMap((part) => (part.from === 'batch' ? [part.name] : []))] : []));
+  const isShare = pours.length === 1 && pours[0]?.length === 1 && entries[0]?.kind === 'blended';
+  const poured = pours.flat();
   const { totalSo2MgPerL, sorbateMgPerL } = crate.drink.liquid;
   const said: readonly (readonly [boolean, string])[] = [
     [true, 'Contains alcohol.'],
@@ -74,10 +77,13 @@ function cautionsOf(crate: Crate, entries: readonly Entry[]): readonly string[] 
     [!sweet.has('xylitol') && mayLast, 'May contain xylitol: keep it from dogs.'],
     [own.length > 0, `May contain what the packet of ${own.map(fermentableWord).join(' and ')} names, such as nuts, milk or gluten.`],
     [isCleared, 'Cleared with finings, which may be of fish, egg, milk or shellfish.'],
-    [poured.length > 0, `Poured together with ${poured.join(' and ')}: look at the labels of those as well.`],
+    [isShare, `Poured off ${poured.join('')}: look at its label as well.`],
+    [poured.length > 0 && !isShare, `Poured together with ${poured.join(' and ')}: look at the labels of those as well.`],
     [fizzWord(crate.co2Volumes) !== 'still', 'Under pressure: chill it and open it slowly.'],
     [crate.sparkling, 'Yeast lies at the bottom: pour gently.'],
-    [crate.wakesVolumes !== null, 'Keep it cold and drink it soon.'],
+    [crate.heat !== null && !awaitsHeat(crate), 'Heated in the bottle.'],
+    [awaitsHeat(crate), 'Not heated yet: not to be kept.'],
+    [crate.wakesVolumes !== null && !awaitsHeat(crate), 'Keep it cold and drink it soon.'],
   ];
   return said.flatMap(([holds, text]) => (holds ? [text] : []));
 }

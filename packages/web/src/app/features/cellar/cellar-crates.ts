@@ -83,6 +83,7 @@ function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): 
       strengthText(units, crate.drink.liquid, crate.drink.must),
       crate.sparkling ? `${fizzWord(crate.co2Volumes)}, ${crate.co2Volumes.toFixed(1)} volumes` : 'still',
       ...(sweetness === 'dry' ? [] : [sweetness]),
+      ...(crate.heat !== null && !awaitsHeat(crate) ? ['kept by heat'] : []),
       `${crate.capColour} caps`,
     ].join(' · '),
     where: crate.place === null ? null : `Where: ${crate.place}`,
