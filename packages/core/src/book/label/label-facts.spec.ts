@@ -64,8 +64,7 @@ describe('what a label tells', () => {
     expect(cautions([...waiting, bath])).not.toContain('Not heated yet: not to be kept.');
   });
   it('calls a share of one drink what it is', () => {
-    const [share] = [make.poured(0, 9, 0.998, 'batch')];
-    const log = share ? [share, make.read(8, 0.998), make.read(20, 0.998), make.bottled(40, { count: 10 })] : [];
+    const log = [make.poured(0, 9, 0.998, 'batch'), make.read(8, 0.998), make.read(20, 0.998), make.bottled(40, { count: 10 })];
     const crate = replay(log).crates[0];
     expect(crate && labelFacts(log, crate).cautions).toContain('Poured off another: look at its label as well.');
   });
