@@ -1,5 +1,5 @@
 import { inject, Injectable, Injector } from '@angular/core';
-import type { MatSnackBarRef, TextOnlySnackBar } from '@angular/material/snack-bar';
+import type { MatSnackBar, MatSnackBarRef, TextOnlySnackBar } from '@angular/material/snack-bar';
 
 /** How long an undo is offered, ms. */
 const UNDO_MS = 10_000;
@@ -9,7 +9,14 @@ const UNDO_MS = 10_000;
 export class Says {
   private readonly injector = inject(Injector);
   /** Fetched beside the page, which is not held up by it, and long before anybody has written anything. */
-  private readonly bar = import('@angular/material/snack-bar').then(({ MatSnackBar }) => this.injector.get(MatSnackBar));
+  private bar = this.fetched();
+
+  private fetched(): Promise<MatSnackBar | null> {
+    return import('@angular/material/snack-bar').then(
+      (kit) => this.injector.get(kit.MatSnackBar),
+      () => null,
+    );
+  }
 
   /** Something was written; taking it back is one click for ten seconds. */
   written(said: string, undo: () => void): void {
@@ -28,6 +35,9 @@ export class Says {
 
   /** At the head of the page: what is pressed next lies at its foot. */
   private async tell(text: string, action: string | undefined, duration: number, panelClass = ['slip']): Promise<MatSnackBarRef<TextOnlySnackBar>> {
-    return (await this.bar).open(text, action, { duration, panelClass, verticalPosition: 'top' });
+    // Where it could not be fetched then, as with the server away, it is asked for once more.
+    const bar = (await this.bar) ?? (await (this.bar = this.fetched()));
+    if (!bar) throw new Error(`Trug could not show this: ${text}`);
+    return bar.open(text, action, { duration, panelClass, verticalPosition: 'top' });
   }
 }
