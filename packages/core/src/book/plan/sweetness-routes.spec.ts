@@ -25,7 +25,17 @@ const proven = (og: number): readonly Entry[] => [
   make.malolactic(28, { turnedFraction: 1, done: true }),
   make.entry('tested', 29, { by: 'sugar-test', sugarGPerL: 0, acknowledged: [] }),
 ];
-const NOBODY: RoutesAsked = { sweetness: 'medium', fizz: 'still', way: 'proven', malolactic: false, needs: [], coldKeg: true, bath: true, restsAtSg: null };
+const NOBODY: RoutesAsked = {
+  sweetness: 'medium',
+  fizz: 'still',
+  way: 'proven',
+  malolactic: false,
+  needs: [],
+  coldKeg: true,
+  bath: true,
+  mayHeat: false,
+  restsAtSg: null,
+};
 const CONDITIONS: readonly (readonly [string, Partial<RoutesAsked>])[] = [
   ['nothing beside', {}],
   ['no cold keg', { coldKeg: false }],
@@ -63,6 +73,7 @@ describe('ways to a sweetness that lasts', () => {
     ['medium and still, for someone who reacts to sulfite', { needs: ['sulfite'] }, ['lasting', 'cold-keg', 'heated']],
     ['medium and still, for someone who minds sugar', { needs: ['diabetic'] }, ['lasting']],
     ['medium, not proven', { way: 'unproven' }, ['cold-keg']],
+    ['medium, not proven, sweetened today', { way: 'unproven', mayHeat: true }, ['cold-keg', 'heated']],
     ['medium, not proven, no keg', { way: 'unproven', coldKeg: false }, []],
     ['sweet and lively, stabilised already', { sweetness: 'sweet', fizz: 'lively', way: 'stabilised' }, ['cold-keg']],
     ['sweet and still, stabilised already', { sweetness: 'sweet', way: 'stabilised' }, ['lasting', 'stabilised', 'cold-keg', 'heated']],
@@ -73,6 +84,15 @@ describe('ways to a sweetness that lasts', () => {
     ['medium and still, bacteria at work', { malolactic: true }, ['lasting', 'cold-keg']],
   ] as const)('%s', (_what, asked, ids) => {
     expect(open({ ...NOBODY, ...asked }).map((route) => route.id)).toEqual(ids);
+  });
+  it('asks for no more sugar where it went in today', () => {
+    const steps = (mayHeat: boolean): string =>
+      open({ ...NOBODY, mayHeat })
+        .find((route) => route.id === 'heated')
+        ?.steps.join(' ') ?? '';
+    expect(steps(false)).toContain('Sweeten it until it is medium');
+    expect(steps(true)).not.toContain('Sweeten');
+    expect(steps(true)).toContain('5 % left empty');
   });
   it('leave out what is wrong for who drinks it', () => {
     const sweeteners = (needs: RoutesAsked['needs'], sweetness: RoutesAsked['sweetness'] = 'off-dry') =>

@@ -30,6 +30,8 @@ export interface RoutesAsked {
   readonly coldKeg: boolean;
   /** Glass made for pressure, a bath that holds 65 °C with a lid over it, and a thermometer for the middle of a bottle. */
   readonly bath: boolean;
+  /** Its bottles may be filled for the bath as it stands: sweetened within the day, or ended sweet. */
+  readonly mayHeat: boolean;
   /** Where it stands by a sample fermented out in the warm, SG: what it lost there is what can still ferment. Null where none was. */
   readonly restsAtSg: number | null;
 }
@@ -133,10 +135,10 @@ function coldKeg({ sweetness, needs, coldKeg: has }: RoutesAsked): Pick<SweetRou
   );
 }
 
-function heatedInBottle({ sweetness, fizz, way, needs, malolactic, coldKeg: hasKeg, bath }: RoutesAsked): Pick<SweetRoute, 'allowed' | 'why'> {
+function heatedInBottle({ sweetness, fizz, way, needs, malolactic, coldKeg: hasKeg, bath, mayHeat }: RoutesAsked): Pick<SweetRoute, 'allowed' | 'why'> {
   return (
     strike(sweetness === 'dry' ? 'It is to be dry.' : null) ??
-    strike(way === 'unproven' || way === 'unread' ? UNPROVEN : null) ??
+    strike(!mayHeat && (way === 'unproven' || way === 'unread') ? UNPROVEN : null) ??
     strike(bath ? null : 'It wants glass made for pressure, a bath with a lid that holds 65 °C, and a thermometer for the middle of a bottle.') ??
     strike(needs.includes('diabetic') ? 'It is sweet with sugar.' : null) ??
     strike(malolactic ? 'Bacteria are at work and make gas that nobody can tell. Wait until they are done.' : null) ??
@@ -170,10 +172,10 @@ function keeved({ sweetness, fizz, way, needs, restsAtSg, malolactic }: RoutesAs
 }
 
 /** The bath, after what is filled for it. */
-const heatedSteps = (fizz: WishedFizz, sweeten: string): readonly string[] => [
+const heatedSteps = (fizz: WishedFizz, sweeten: string | null): readonly string[] => [
   'Have ready: the bath and its lid, a control bottle with a thermometer, cover for the whole face.',
   ...(fizz === 'still' ? [] : ['Gas it dry and cold in the keg, to 1.8 volumes at most; let it off and open it cold.']),
-  sweeten,
+  ...(sweeten === null ? [] : [sweeten]),
   `Fill crown-capped or heavy sparkling-wine glass the same day${fizz === 'still' ? '' : ', cold, from the keg'}, 5 % left empty, as “Sweet, heated in the bottle”.`,
   'Heat them that day: ten minutes at 65 °C in the middle of the coldest one, then leave them to cool under cover.',
 ];
@@ -235,7 +237,10 @@ export function sweetnessRoutes(asked: RoutesAsked): readonly SweetRoute[] {
       id: 'heated',
       name: 'Sugar, in bottles heated in a bath',
       ...heatedInBottle(asked),
-      steps: heatedSteps(asked.fizz, `Sweeten it until it is ${name}, with sugar, juice or concentrate, and stir it in from the bottom.`),
+      steps: heatedSteps(
+        asked.fizz,
+        asked.mayHeat ? null : `Sweeten it until it is ${name}, with sugar, juice or concentrate, and stir it in from the bottom.`,
+      ),
       sweetenerIds: WITH_SUGAR,
     },
     {

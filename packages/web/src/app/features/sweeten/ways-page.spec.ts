@@ -1,5 +1,5 @@
 import { PageHarness } from '../../../testing/page-harness';
-import { BATCH_ID, filled, pitched, reading, sampleBatch, testedLog } from '../../../testing/sample-batch';
+import { BATCH_ID, filled, pitched, reading, sampleBatch, sampleEntry, testedLog } from '../../../testing/sample-batch';
 import { WaysPage } from './ways-page';
 
 const keg = { id: '01J0000000000000000000KEG1', name: 'Steel keg', kind: 'keg' as const, capacityL: 19 };
@@ -34,4 +34,10 @@ it('leaves the cold keg alone to what is not proven, and nothing where there is 
   const working = [filled(), pitched(), reading(3, 1.03), reading(6, 1.015)];
   expect(allowed(await open(working))).toEqual(['Sugar, in a cold keg']);
   expect(allowed(await open(working, []))).toEqual([]);
+});
+it('agrees with the bench on the day it was sweetened: heat is open then, and begins there', async () => {
+  const page = await open([...testedLog(), sampleEntry('sweetened', 29.5, { sweetenerId: 'sucrose', massG: 300 })]);
+  expect(allowed(page)).toEqual(['Sugar, in a cold keg', 'Sugar, in bottles heated in a bath']);
+  await page.press('Begin: Sugar, in bottles heated in a bath');
+  expect(page.address()).toBe(`/batch/${BATCH_ID}/bottle`);
 });

@@ -3,6 +3,7 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { DRINKER_NEEDS, sweetnessRoutes, WISHED_FIZZ, type DrinkerNeed, type SweetRoute, type SweetRouteId } from '@trug/core/book/plan/sweetness-routes';
+import { mayHeat as mayHeatNow } from '@trug/core/book/state/heat-way';
 import { sealWay } from '@trug/core/book/state/sealing';
 import { SWEETNESS_LEVELS } from '@trug/core/finish/sweeten/sweetness';
 import { ActHead } from '../../shared/act-head/act-head';
@@ -96,6 +97,7 @@ export class WaysPage {
     if (!view) return [];
     const f = this.draft.fields();
     const way = sealWay(view.state, view.verdict?.value ?? null);
+    const mayHeat = mayHeatNow(view.state, view.verdict?.value ?? null, view.now);
     const found = sweetnessRoutes({
       sweetness: SWEETNESS_LEVELS.find(({ id }) => id === f.sweetness)?.id ?? 'medium',
       fizz: WISHED_FIZZ.find((fizz) => fizz === f.fizz) ?? 'still',
@@ -103,10 +105,12 @@ export class WaysPage {
       malolactic: view.state.malolactic?.done === false,
       needs: DRINKER_NEEDS.filter((need) => f[need]),
       bath: !f.noBath,
+      mayHeat,
       restsAtSg: view.state.tested ? (view.state.readings.at(-1)?.sg ?? null) : null,
       coldKeg: !f.noKeg && this.vessels().some((vessel) => vessel.kind === 'keg'),
     });
     const begins = ({ id }: SweetRoute): string | null => {
+      if (id === 'heated' && mayHeat) return PAGES.dry;
       if (id === 'heated' && f.fizz !== 'still') return PAGES['cold-keg'];
       return id === 'stabilised' && way === 'stabilised' ? PAGES.lasting : PAGES[id];
     };
