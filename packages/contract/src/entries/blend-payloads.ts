@@ -49,7 +49,7 @@ export class StoryTempDto {
 export class JudgedDto {
   @Instant() at!: string;
   @IsIn(['pitched', 'gravity-changed']) kind!: JudgedEntry['kind'];
-  @IsOptional() @InRange({ min: -1, max: 1 }) deltaSg?: number;
+  @IsOptional() @InRange(LIMITS.movedSg) deltaSg?: number;
   @IsOptional() @IsBoolean() sugarless?: boolean;
 }
 

@@ -21,6 +21,8 @@ export const LIMITS = {
   juiceBrix: { min: 0, max: 40 },
   /** What a hydrometer may be out by. */
   offsetSg: { min: -0.02, max: 0.02 },
+  /** By which something put in moves a gravity. */
+  movedSg: { min: -0.5, max: 0.5 },
   abv: { min: 0, max: 25 },
   wantedAbv: { min: 0.5, max: 20 },
   sugarGPer100Ml: { min: 2, max: 30 },

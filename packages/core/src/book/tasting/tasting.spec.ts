@@ -39,6 +39,10 @@ describe('tastingsOf', () => {
     expect(tastingsOf([tasted(12, {})], replay(log).crates)[0]).toMatchObject({ ageDays: null, crateId: null });
     const both = [...log.slice(0, -2), second, tasted(60, {}), tasted(61, { crateId: second.id })];
     expect(tastingsOf(both, replay(both).crates).map((t) => t.crateId)).toEqual([null, second.id]);
+    // Filled weeks apart nobody knows how old it was; on one day, all of it is as old.
+    const crate = (id: string, day: number) => ({ id, bottledAt: make.at(day) });
+    const age = (days: readonly number[]) => tastingsOf([tasted(60, {})], days.map((day, i) => crate(`C${i}`, day)))[0]?.ageDays; // prettier-ignore
+    expect([age([20, 40]), age([20, 20.4]), age([])]).toEqual([null, 40, null]);
   });
 });
 

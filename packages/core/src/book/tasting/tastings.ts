@@ -16,8 +16,15 @@ export interface Tasting {
   readonly sheet: TasteSheet | null;
   /** The crate it came from: the one that was named, or the only one there was. */
   readonly crateId: string | null;
-  /** Days since that was filled; null for what was not in bottle. */
+  /** Days since that was filled, or all of them were; null for what was not in bottle. */
   readonly ageDays: number | null;
+}
+
+/** When all of some crates were filled, where that was within a day; null where it was not, or there are none. */
+function sameDay(crates: readonly Pick<Crate, 'bottledAt'>[]): string | null {
+  const days = crates.map((crate) => crate.bottledAt).sort();
+  const [first, last] = [days[0], days.at(-1)];
+  return first !== undefined && last !== undefined && daysBetween(first, last) <= 1 ? first : null;
 }
 
 /**
@@ -32,7 +39,9 @@ export function tastingsOf(entries: readonly Entry[], crates: readonly Pick<Crat
     const { text, sparkle, again, sheet = null } = entry.payload;
     const filled = crates.filter((c) => c.bottledAt <= entry.at);
     const crate = filled.find((c) => c.id === sheet?.crateId) ?? (filled.length === 1 ? filled[0] : undefined);
-    const ageDays = crate ? daysBetween(crate.bottledAt, entry.at) : null;
+    // Lots of one batch are mostly filled on one day: then all of them are as old.
+    const since = crate?.bottledAt ?? sameDay(filled);
+    const ageDays = since === null ? null : daysBetween(since, entry.at);
     return [{ entryId: entry.id, at: entry.at, text, sparkle, again, sheet, crateId: crate?.id ?? null, ageDays }];
   });
 }
