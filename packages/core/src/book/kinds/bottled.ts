@@ -96,5 +96,5 @@ export const bottled: Kind<BottledPayload> = {
     lead: 'Bottled',
     rest: `${payload.bottles.map((b) => `${b.count} × ${bottleById(b.kindId).name}`).join(', ')}, ${payload.capColour} caps`,
   }),
-  check: (state, verdict, entry) => check(state, verdict, entry),
+  check,
 };

@@ -15,8 +15,6 @@ import { fizzChoice, waysToHold } from '../../finish/bottle/ways-to-hold.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
 import { checkBottling } from '../state/bottling-check.js';
 import { asIfDry, sealedGasOf } from '../state/sealed-gas-of.js';
-import { checkToHeat } from '../state/heat-way.js';
-import type { HotLot } from '../../finish/bottle/hot-lot.js';
 import { sealWay } from '../state/sealing.js';
 
 /** The figures a plan is made from. */
@@ -52,8 +50,6 @@ export interface BottlingPlan {
   readonly check: BottlingCheck;
   /** What would make the weakest bottles hold, where they would not. */
   readonly ways: readonly WayToHold[];
-  /** What the bath does to each kind, on the route that has one; null where it cannot be, or on any other. */
-  readonly hot: HotLot | null;
 }
 
 const FRIDGE_C = 5;
@@ -157,6 +153,5 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
     limits: BOTTLE_KINDS.flatMap(({ id, name, limitBar }) => (limitBar === null ? [] : [{ id, name, limitBar, chosen: kinds.some((k) => k.kindId === id) }])),
     check,
     ways: weakest ? waysToHold({ gas: sealed, bottle: bottleById(weakest.kindId), hottestC, bottleCount: counts.get(weakest.kindId) || 1 }) : [],
-    hot: toHeat ? checkToHeat(gas, bottles, toHeat).lot : null,
   };
 }

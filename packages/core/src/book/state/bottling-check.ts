@@ -1,5 +1,6 @@
 import { bottleById } from '../../base/reference/bottle-kinds.js';
 import { bottleSafety, type BottleSafety } from '../../finish/bottle/bottle-safety.js';
+import type { HotLot } from '../../finish/bottle/hot-lot.js';
 import type { SealedGas } from '../../finish/bottle/sealed-gas.js';
 import { caution } from '../../base/cautions/catalogue.js';
 import type { Caution } from '../../base/cautions/caution.js';
@@ -28,6 +29,8 @@ export interface BottlingCheck {
   readonly cautions: readonly Caution[];
   /** Each kind of bottle, the weakest first. */
   readonly safety: readonly { readonly kindId: string; readonly worked: Worked<BottleSafety> }[];
+  /** What the bath does to them, where they are filled for one that they stand; null for all others. */
+  readonly hot: HotLot | null;
 }
 
 /** Priming that a batch nobody read may get, g/L as hexose. @source our estimate: one volume, which plastic stands three times over */
@@ -42,7 +45,7 @@ function checkUnread(gas: SealedGas, filled: readonly BottleCount[]): BottlingCh
     : much
       ? `Nobody has read its gravity, so it gets at most ${UNREAD_PRIMING_G_PER_L - 0.5} g/L of sugar: what is left in it comes on top.`
       : null;
-  return { refusal, cautions: [caution('unread')], safety: [] };
+  return { refusal, cautions: [caution('unread')], safety: [], hot: null };
 }
 
 /**
@@ -72,5 +75,6 @@ export function checkBottling({ way, gas, bottles, hottestC, toHeat }: BottlingA
     refusal: refused ? `${refused.text} ${refused.whatToDo}` : null,
     cautions: [...cautions].sort((a, b) => Number(b.severity === 'danger') - Number(a.severity === 'danger')),
     safety,
+    hot: null,
   };
 }

@@ -39,26 +39,26 @@ export function mayHeat(state: BatchState, verdict: Verdict | null, at: string):
   return way === 'ended-high' || way === 'stabilised' || (way === 'unproven' && justWoken(state, at));
 }
 
-/** What a lot of bottles comes to in the bath that is planned for it. */
+/** What a lot of bottles comes to in the bath that is planned for it; no bath where it is refused. */
 export interface ToHeatCheck {
   readonly refusal: string | null;
   readonly cautions: readonly Caution[];
-  readonly lot: HotLot | null;
+  readonly hot: HotLot | null;
 }
 
 /**
  * What stands against filling bottles to be heated.
  *
  * @param gas - the drink with all its sugar
- * @param bottles - what is filled
+ * @param bottles - what is filled, one of each kind at least
  * @param toHeat - the room left
  * @returns a refusal, or the dangers and what presses on them in the bath
  */
 export function checkToHeat(gas: SealedGas, bottles: readonly BottleCount[], { headspace }: ToHeat): ToHeatCheck {
-  const kindIds = bottles.filter((b) => b.count > 0).map((b) => b.kindId);
+  const kindIds = bottles.map((b) => b.kindId);
   const lot = tryHotLot({ heldVolumes: gasParts(gas).residual, headspace, coreC: USUAL_BATH_C, abv: abvOf(gas.liquid), kindIds });
   const cautions = [caution('heat-due'), caution('hot-bottles')];
-  return lot.ok ? { refusal: null, cautions, lot: lot.value } : { refusal: asSentence(lot.error.message), cautions, lot: null };
+  return lot.ok ? { refusal: null, cautions, hot: lot.value } : { refusal: asSentence(lot.error.message), cautions, hot: null };
 }
 
 /**

@@ -1,6 +1,7 @@
 import { caution } from '../../base/cautions/catalogue.js';
 import { CoreError } from '../../base/errors/core-error.js';
 import { inRange } from '../../base/errors/guards.js';
+import { LIMITS } from '../../base/errors/limits.js';
 import { figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 import { ATM_BAR, co2Solubility, FREEZING_K, gasPerAtm } from './co2-solubility.js';
@@ -9,7 +10,7 @@ import { TRAPPED_AIR_BAR } from './sealed-gas.js';
 
 /** More fizz than this is never heated, and less room than this is never left. @source design rule */
 const MOST_HEATED_VOLUMES = 2.5;
-export const LEAST_HEADSPACE = 0.05;
+export const LEAST_HEADSPACE = LIMITS.heatedRoom.min;
 const HOLD_C = { min: 60, max: 75 } as const;
 const WARMEST_SURE_C = 60;
 /** What a drink swells by from cellar cool, share for each degree. @source water with some alcohol: 1.9 % from 10 to 65 °C, so 4 % of room become 2.2 % */
@@ -65,7 +66,7 @@ export function heatBottles(input: {
   const { co2Volumes, headspace, abv } = input;
   const coreC = inRange('coreC', input.coreC, HOLD_C);
   inRange('co2Volumes', co2Volumes, { min: 0, max: 20 });
-  inRange('headspaceFraction', headspace, { min: 0, max: 0.2 });
+  inRange('headspaceFraction', headspace, { min: 0, max: LIMITS.heatedRoom.max });
   if (co2Volumes > MOST_HEATED_VOLUMES) {
     throw new CoreError('NOT_ALLOWED', `bottles with more than ${MOST_HEATED_VOLUMES} volumes are never heated: glass does not hold it`, { co2Volumes });
   }

@@ -1,6 +1,7 @@
 import { CoreError } from '../../base/errors/core-error.js';
 import { isWithin } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
+import { parseHour } from '../../matter/quantity/hour.js';
 import { fahrenheitToCelsius } from '../../matter/quantity/units.js';
 import type { HeatStep } from './heat-units.js';
 
@@ -12,7 +13,8 @@ export interface CoreReading {
 
 /** A gap between two readings counts for no more than this, minutes. @source our rule: nobody knows how it was in between */
 const MOST_GAP_MIN = 10;
-const CLOCK = /(?:^|[T ])(\d{1,2}):(\d{2})(?::(\d{2})(?:\.\d+)?)?\s*(am|pm)?$/i;
+/** A time at the end of a cell, with seconds or without. */
+const CLOCK = /(?:^|[T ])(\d{1,2}:\d{2})(?::(\d{2})(?:\.\d+)?)?(\s*[ap]m)?$/i;
 const NUMBER = /^[-+−]?\d+(?:[.,]\d+)?$/;
 const DAY_MIN = 1440;
 
@@ -23,11 +25,11 @@ const numberIn = (cell: string): number | null => {
 
 /** Minutes of the day of a cell that ends in a time. */
 function clockMin(cell: string): number | null {
-  const found = CLOCK.exec(cell);
-  if (!found) return null;
-  const half = found[4]?.toLowerCase();
-  const hour = half === undefined ? Number(found[1]) : (Number(found[1]) % 12) + (half === 'pm' ? 12 : 0);
-  return hour * 60 + Number(found[2]) + Number(found[3] ?? 0) / 60;
+  const [, clock = '', seconds = '0', half = ''] = CLOCK.exec(cell) ?? [];
+  const hour = parseHour(`${clock}${half}`);
+  if (hour === null) return null;
+  const [hours = 0, minutes = 0] = hour.split(':').map(Number);
+  return hours * 60 + minutes + Number(seconds) / 60;
 }
 
 /**

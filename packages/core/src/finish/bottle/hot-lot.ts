@@ -23,10 +23,10 @@ export interface HotLotInput {
   readonly kindIds: readonly string[];
 }
 
-/** What a bath does to each kind of bottle of a lot. */
+/** What a bath does to a lot, and what each kind of bottle in it stands hot. */
 export interface HotLot {
   readonly bath: Worked<HeatedBottles>;
-  readonly kinds: readonly { readonly kindId: string; readonly name: string; readonly gaugeBar: number; readonly hotLimitBar: number }[];
+  readonly kinds: readonly { readonly kindId: string; readonly name: string; readonly hotLimitBar: number }[];
 }
 
 /**
@@ -56,7 +56,7 @@ export function hotLot(input: HotLotInput): HotLot {
       { gaugeBar, hotLimitBar: over.hotLimitBar },
     );
   }
-  return { bath, kinds: kinds.map((kind) => ({ ...kind, gaugeBar })) };
+  return { bath, kinds };
 }
 
 /** The same, with the reason where it cannot be. */

@@ -31,7 +31,7 @@ import { bottlingPlan } from '@trug/core/book/plan/bottling-plan';
 import { isWithin } from '@trug/core/base/errors/guards';
 import { LIMITS } from '@trug/core/base/errors/limits';
 import { bottleActs } from './bottle-acts';
-import { isCount, NEW_BENCH, readBottles, ROOMS, typedCounts, type BottleBenchFields } from './bottle-draft';
+import { isCount, NEW_BENCH, readBottles, ROOMS, typedCounts, withKind, withTick, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../units/said.pipe';
 import { settingsFeature } from '../../state/settings.reducer';
@@ -228,10 +228,7 @@ export class BottleBench {
   }
 
   protected tick(stepId: string, done: boolean): void {
-    const others = this.fields()
-      .ticked.split(',')
-      .filter((id) => id !== '' && id !== stepId);
-    this.draft.set('ticked', (done ? [...others, stepId] : others).join(','));
+    this.draft.set('ticked', withTick(this.fields().ticked, stepId, done));
   }
 
   protected isChosen(kindId: string): boolean {
@@ -248,10 +245,7 @@ export class BottleBench {
   }
 
   protected choose(kindId: string, on: boolean, count: string): void {
-    const others = this.fields()
-      .bottles.split(',')
-      .filter((part) => part !== '' && !part.startsWith(`${kindId}:`));
-    this.draft.set('bottles', (on ? [...others, `${kindId}:${count.trim()}`] : others).join(','));
+    this.draft.set('bottles', withKind(this.fields().bottles, kindId, on ? count : null));
   }
 
   protected async file(): Promise<void> {

@@ -64,3 +64,15 @@ export const readBottles = (text: string): BottlingInputs['bottles'] =>
 
 /** Room that can be left in bottles that are heated: the least the bath allows, and more for a livelier drink. */
 export const ROOMS = [5, 7, 10, 15].map((percent) => ({ id: String(percent), name: `${percent} % of the bottle` }));
+
+/** Steps ticked, apart by commas, with one more or one less. */
+export function withTick(ticked: string, stepId: string, done: boolean): string {
+  const others = ticked.split(',').filter((id) => id !== '' && id !== stepId);
+  return (done ? [...others, stepId] : others).join(',');
+}
+
+/** The chosen kinds of bottle, `kind:count` apart by commas, with a kind and its count as typed, or without it where the count is null. */
+export function withKind(bottles: string, kindId: string, count: string | null): string {
+  const others = bottles.split(',').filter((part) => part !== '' && !part.startsWith(`${kindId}:`));
+  return (count === null ? others : [...others, `${kindId}:${count.trim()}`]).join(',');
+}
