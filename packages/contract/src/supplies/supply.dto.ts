@@ -2,13 +2,13 @@ import { IsIn, IsInt, IsNotEmpty, ValidateIf } from 'class-validator';
 import { Day, InRange, InRangeOrNull, LIMITS, Text, Ulid } from '../validation/decorators.js';
 
 /** What the cupboard holds besides vessels. */
-export const SUPPLY_KINDS = ['yeast', 'nutrient', 'sulfite', 'acid', 'carbonate', 'tannin', 'sugar', 'enzyme', 'bentonite', 'finings', 'other'] as const;
+export const SUPPLY_KINDS = ['yeast', 'nutrient', 'sulfite', 'acid', 'carbonate', 'tannin', 'sugar', 'enzyme', 'bentonite', 'finings', 'bottles', 'other'] as const;
 
 /** A kind of supply. */
 export type SupplyKind = (typeof SUPPLY_KINDS)[number];
 
 /** How supplies are counted. */
-export const SUPPLY_UNITS = ['packet', 'g', 'tablet', 'mL'] as const;
+export const SUPPLY_UNITS = ['packet', 'g', 'tablet', 'mL', 'bottle'] as const;
 
 /** A packet, jar or box in the cupboard. */
 export class SupplyDto {

@@ -89,6 +89,9 @@ export const LIMITS = {
   // Counts and times
   bottles: { min: 0, max: 5000 },
   opened: { min: 1, max: 5000 },
+  /** What a bottle holds, mL, and the pressure marked on it, bar gauge. */
+  bottleMl: { min: 100, max: 5000 },
+  bottleBar: { min: 0.5, max: 10 },
   /** What is in a glass of a trial. */
   trialGlassMl: { min: 20, max: 500 },
   trialDose: { min: 0, max: 200 },

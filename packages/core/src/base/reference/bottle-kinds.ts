@@ -1,4 +1,5 @@
 import { byId } from '../errors/by-id.js';
+import { isOwnBottle, ownBottle } from './own-bottle.js';
 
 /** A kind of bottle. */
 export interface BottleKind {
@@ -27,5 +28,7 @@ export const BOTTLE_KINDS: readonly BottleKind[] = [
   { id: 'wine-750', name: 'ordinary wine 750 mL', sizeMl: 750, limitBar: null, hotLimitBar: null, closure: 'cork' },
 ];
 
-/** The kind of bottle of an id; throws UNKNOWN_ID for any other. */
-export const bottleById = byId('kind of bottle', BOTTLE_KINDS);
+const kindOf = byId('kind of bottle', BOTTLE_KINDS);
+
+/** The kind of bottle of an id, of this list or of the maker's own; throws UNKNOWN_ID for any other. */
+export const bottleById = (id: string): BottleKind => (isOwnBottle(id) ? ownBottle(id, kindOf) : kindOf(id));

@@ -14,8 +14,8 @@ export interface Need {
 /** A supply in the cupboard with what is left of it. */
 export interface SupplyInHand {
   readonly id: string;
-  /** `other` serves no need Trug knows. */
-  readonly kind: SupplyOffer['kind'] | 'other';
+  /** `bottles` are filled and not used up; `other` serves no need Trug knows. */
+  readonly kind: SupplyOffer['kind'] | 'bottles' | 'other';
   readonly refId: string | null;
   readonly unit: SupplyUnit;
   readonly packetG: number | null;

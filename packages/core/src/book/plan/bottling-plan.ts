@@ -61,6 +61,12 @@ function chosenBottles({ bottles, testBottle, route }: BottlingInputs): Bottling
   return testBottle && route === 'sparkling-dry' ? [{ kindId: TEST_BOTTLE, count: 1 }, ...bottles] : bottles;
 }
 
+/** What each kind stands, the maker's own beside the usual ones where they are chosen. */
+const limitsOf = (chosen: readonly string[]): BottlingPlan['limits'] =>
+  [...new Set([...BOTTLE_KINDS.map((k) => k.id), ...chosen])]
+    .map(bottleById)
+    .flatMap(({ id, name, limitBar }) => (limitBar === null ? [] : [{ id, name, limitBar, chosen: chosen.includes(id) }]));
+
 /** A drink in which nothing lives: its gas is what it holds. */
 const asleep = (gas: SealedGas): SealedGas => ({
   ...gas,
@@ -150,7 +156,7 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
       { name: 'shed', ...pressureBand(sealed, SHED_C) },
       { name: 'hot day', ...pressureBand(sealed, hottestTaken(hottestC)) },
     ],
-    limits: BOTTLE_KINDS.flatMap(({ id, name, limitBar }) => (limitBar === null ? [] : [{ id, name, limitBar, chosen: kinds.some((k) => k.kindId === id) }])),
+    limits: limitsOf(kinds.map((k) => k.kindId)),
     check,
     ways: weakest ? waysToHold({ gas: sealed, bottle: bottleById(weakest.kindId), hottestC, bottleCount: counts.get(weakest.kindId) || 1 }) : [],
   };

@@ -14,7 +14,7 @@ export function suppliesUsed(entries: readonly Entry[]): readonly Amount[] {
 }
 
 /** How a supply is counted. */
-export type SupplyUnit = 'packet' | 'g' | 'tablet' | 'mL';
+export type SupplyUnit = 'packet' | 'g' | 'tablet' | 'mL' | 'bottle';
 
 /** Packets are opened by halves, since a rest folded shut keeps a little while. @source our estimate of how makers count */
 const PACKET_SHARES = 2;

@@ -4,7 +4,8 @@ import { fermentTo } from '../../matter/liquid/ferment-to.js';
 import { dryGravityOf, fermentableGPerL } from '../../matter/liquid/views.js';
 import { arbitraryJuice, SEED } from '../../testing/arbitrary-liquid.js';
 import { expectWithin } from '../../testing/expect-within.js';
-import { BOTTLE_KINDS, bottleById } from '../../base/reference/bottle-kinds.js';
+import { BOTTLE_KINDS, bottleById, type BottleKind } from '../../base/reference/bottle-kinds.js';
+import { ownBottleId } from '../../base/reference/own-bottle-id.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { bottleSafety } from './bottle-safety.js';
 import { bottlePressure, co2Solubility, residualCo2 } from './co2-solubility.js';
@@ -62,6 +63,8 @@ describe('bottleSafety, whatever the bottle', () => {
         const chance = (limitBar: number): number =>
           bottleSafety({ gas, provenFinished: true, hottestC, bottle: { ...anyRated, limitBar } }).value.chanceOverLimit;
         expect(chance(6)).toBeLessThanOrEqual(chance(4) + 1e-12);
+        const own = (limitBar: number): BottleKind => bottleById(ownBottleId({ name: 'Own', likeId: 'crown-500', sizeMl: 660, limitBar, hotLimitBar: null }));
+        expect(bottleSafety({ gas, provenFinished: true, hottestC, bottle: own(6) }).value.chanceOverLimit).toBe(chance(6));
         for (const bottle of BOTTLE_KINDS) {
           expect(bottleSafety({ gas, provenFinished: false, hottestC, bottle }).value.verdict).toBe('do-not-bottle');
         }

@@ -6,7 +6,7 @@ import { Store } from '@ngrx/store';
 import { USUAL_LOSS_L } from '@trug/core/finish/bottle/plan-bottles';
 import { USUAL_BATH_C } from '@trug/core/finish/bottle/hot-lot';
 import { runSteps } from '@trug/core/finish/bottle/run-steps';
-import { BOTTLE_KINDS, bottleById } from '@trug/core/base/reference/bottle-kinds';
+import { bottleById } from '@trug/core/base/reference/bottle-kinds';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import { chanceText } from '@trug/core/finish/bottle/bottle-safety';
 import { STATUS_WORDS } from '@trug/core/ferment/verdict/verdict';
@@ -16,6 +16,7 @@ import { hasFruitIn } from '@trug/core/book/state/fruit-out';
 import { mayHeat } from '@trug/core/book/state/heat-way';
 import { maySeal, sealWay } from '@trug/core/book/state/sealing';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
+import { BottleChoice } from './bottle-choice';
 import { PrimingDrawn } from './priming-drawn';
 import { RunTray } from './run-tray';
 import { ActHead } from '../../shared/act-head/act-head';
@@ -31,7 +32,7 @@ import { bottlingPlan } from '@trug/core/book/plan/bottling-plan';
 import { isWithin } from '@trug/core/base/errors/guards';
 import { LIMITS } from '@trug/core/base/errors/limits';
 import { bottleActs } from './bottle-acts';
-import { isCount, NEW_BENCH, readBottles, ROOMS, typedCounts, withKind, withTick, type BottleBenchFields } from './bottle-draft';
+import { countProblem, NEW_BENCH, readBottles, ROOMS, typedCounts, withTick, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../units/said.pipe';
 import { settingsFeature } from '../../state/settings.reducer';
@@ -39,7 +40,6 @@ import { type Act, LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
-import { TypedLine } from '../../shared/field/typed-line';
 import { Refusal } from '../../shared/refusal/refusal';
 
 /** The bottle bench: how it should drink, what the bottles will feel, and the run. */
@@ -47,6 +47,7 @@ import { Refusal } from '../../shared/refusal/refusal';
   selector: 'trug-bottle-bench',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    BottleChoice,
     PrimingDrawn,
     RunTray,
     Word,
@@ -62,7 +63,6 @@ import { Refusal } from '../../shared/refusal/refusal';
     MatCheckbox,
     MatRadioButton,
     MatRadioGroup,
-    TypedLine,
     Refusal,
   ],
   templateUrl: './bottle-bench.html',
@@ -81,7 +81,6 @@ export class BottleBench {
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
   protected readonly caps = CAP_COLOURS.map((colour) => ({ id: colour, name: colour }));
-  protected readonly kinds = BOTTLE_KINDS;
   protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable' && f.co2GPerG > 0.3);
   protected readonly chanceText = chanceText;
   protected readonly bathC = USUAL_BATH_C;
@@ -184,7 +183,7 @@ export class BottleBench {
     const run = this.plan()?.run;
     return run?.ok === true ? run.value : null;
   });
-  protected readonly nameOf = (kindId: string): string => BOTTLE_KINDS.find((k) => k.id === kindId)?.name ?? kindId;
+  protected readonly nameOf = (kindId: string): string => bottleById(kindId).name;
   /** What it is primed for until the maker chooses. */
   protected readonly usualFizz = computed(() => {
     const plan = this.plan();
@@ -231,23 +230,6 @@ export class BottleBench {
     this.draft.set('ticked', withTick(this.fields().ticked, stepId, done));
   }
 
-  protected isChosen(kindId: string): boolean {
-    return this.chosen().some((b) => b.kindId === kindId);
-  }
-
-  /** How many of a kind, as typed. */
-  protected countOf(kindId: string): string {
-    return typedCounts(this.fields().bottles).find((b) => b.kindId === kindId)?.count ?? '';
-  }
-
-  protected countProblem(kindId: string): string | null {
-    return isCount(this.countOf(kindId)) ? null : 'Write how many as a whole number, such as 12, or leave it empty for all there is drink for.';
-  }
-
-  protected choose(kindId: string, on: boolean, count: string): void {
-    this.draft.set('bottles', withKind(this.fields().bottles, kindId, on ? count : null));
-  }
-
   protected async file(): Promise<void> {
     const view = this.view();
     const plan = this.plan();
@@ -282,7 +264,7 @@ export class BottleBench {
     const view = this.view();
     const plan = this.plan();
     if (!view || !plan) return 'There is nothing in this batch to put by.';
-    const counted = this.chosen().flatMap((b) => this.countProblem(b.kindId) ?? [])[0];
+    const counted = typedCounts(this.fields().bottles).flatMap((b) => countProblem(b.count) ?? [])[0];
     if (counted !== undefined) return counted;
     const run = this.run();
     if (!run || run.value.bottleCount === 0) return 'No bottle can be filled. Choose a kind of bottle, and leave less behind.';

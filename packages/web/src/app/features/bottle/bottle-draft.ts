@@ -46,12 +46,17 @@ export const typedCounts = (text: string): readonly { readonly kindId: string; r
     .split(',')
     .filter((part) => part !== '')
     .map((part) => {
-      const [kindId = '', count = ''] = part.split(':');
-      return { kindId, count };
+      // The id of a bottle of one's own has the same sign in it.
+      const end = part.lastIndexOf(':');
+      return { kindId: part.slice(0, end), count: part.slice(end + 1) };
     });
 
 /** Whether a typed count is a number of bottles, or empty for as many as there is drink for. */
-export const isCount = (typed: string): boolean => typed === '' || /^\d{1,4}$/.test(typed);
+const isCount = (typed: string): boolean => typed === '' || /^\d{1,4}$/.test(typed);
+
+/** What is wrong with a count as typed; null when nothing is. */
+export const countProblem = (typed: string): string | null =>
+  isCount(typed) ? null : 'Write how many as a whole number, such as 12, or leave it empty for all there is drink for.';
 
 /**
  * Reads the chosen kinds of bottle.
@@ -73,6 +78,6 @@ export function withTick(ticked: string, stepId: string, done: boolean): string 
 
 /** The chosen kinds of bottle, `kind:count` apart by commas, with a kind and its count as typed, or without it where the count is null. */
 export function withKind(bottles: string, kindId: string, count: string | null): string {
-  const others = bottles.split(',').filter((part) => part !== '' && !part.startsWith(`${kindId}:`));
-  return (count === null ? others : [...others, `${kindId}:${count.trim()}`]).join(',');
+  const others = typedCounts(bottles).filter((b) => b.kindId !== kindId);
+  return [...others, ...(count === null ? [] : [{ kindId, count: count.trim() }])].map((b) => `${b.kindId}:${b.count}`).join(',');
 }

@@ -91,11 +91,11 @@ export class SupplyForm {
     return this.supply() ?? SUPPLY_CATALOGUE.find((o) => keyOf(o) === what) ?? NOTHING;
   });
   protected readonly amountLabel = computed(() => {
-    const what = { packet: 'packets', g: '', tablet: 'tablets', mL: 'mL' }[this.offer().unit];
+    const what = { packet: 'packets', g: '', tablet: 'tablets', mL: 'mL', bottle: 'bottles' }[this.offer().unit];
     if (this.supply()) return what === '' ? 'How much is left' : `How many ${what} are left`;
     return what === '' ? 'How much' : `How many ${what}`;
   });
-  protected readonly amountHint = computed(() => ({ packet: '2', tablet: '50', g: '250 g', mL: '250' })[this.offer().unit]);
+  protected readonly amountHint = computed(() => ({ packet: '2', tablet: '50', g: '250 g', mL: '250', bottle: '24' })[this.offer().unit]);
 
   constructor() {
     holdToContract(this.draft, {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { calendarDays, dayText } from '@trug/core/matter/quantity/days';
+import { OwnBottleForm } from '../../shared/own-bottle/own-bottle';
 import { supplyAmount } from '../../shared/supply-take/supply-words';
 import { appFeature } from '../../state/app.reducer';
 import { selectSuppliesLeft, type SupplyLeft } from '../../state/supplies.selectors';
@@ -12,7 +13,7 @@ import { SupplyForm } from './supply-form';
 @Component({
   selector: 'trug-supply-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, SupplyForm],
+  imports: [OwnBottleForm, SaidPipe, SupplyForm],
   templateUrl: './supply-list.html',
   styleUrl: './supply-list.scss',
 })

@@ -1,3 +1,4 @@
+import { countText } from '@trug/core/matter/quantity/count-text';
 import type { SupplyDto } from '@trug/contract/plain';
 import type { Units } from '../../units/units';
 
@@ -12,5 +13,7 @@ export function supplyAmount({ amount, unit, packetG }: Pick<SupplyDto, 'amount'
       return amount === 1 ? '1 tablet' : `${amount} tablets`;
     case 'mL':
       return `${amount} mL`;
+    case 'bottle':
+      return countText(amount, 'bottle');
   }
 }
