@@ -32,13 +32,13 @@ describe('a bench trial', () => {
       await bench.press('Pour it');
       await bench.says(/Only whoever pours/);
       // Whoever pours writes down which number has what.
-      const rows = await page.$$eval('trug-trial-pour tbody tr', (all) => all.map((row) => Array.from(row.children, (cell) => cell.textContent.trim())));
+      const rows = await page.$$eval('trug-blind-pour tbody tr', (all) => all.map((row) => Array.from(row.children, (cell) => cell.textContent.trim())));
       expect(rows.map(([, dose]) => dose).sort()).toEqual(Object.keys(LIKES).sort());
       const codes = [...rows].sort((a, b) => (LIKES[a[1] ?? ''] ?? 9) - (LIKES[b[1] ?? ''] ?? 9)).map(([code]) => code ?? '');
       await bench.press('It is poured: hand it to Wren');
       for (const name of TASTERS) {
-        await bench.says(new RegExp(`${name} tastes`), 'trug-trial-round');
-        expect(await bench.text('trug-trial-round')).not.toMatch(/g\/L|as it is/);
+        await bench.says(new RegExp(`${name} tastes`), 'trug-blind-round');
+        expect(await bench.text('trug-blind-round')).not.toMatch(/g\/L|as it is/);
         await bench.press(`Glass ${codes[0] ?? ''}`);
         // The tab is thrown away meanwhile: what was pressed is still there.
         if (name === 'Ash') await bench.open(`/batch/${id}/trial`);

@@ -216,7 +216,7 @@ export const FORMS: readonly Form[] = [
       await b.fill('names', 'Wren');
       await b.press('Pour it');
       await b.press('It is poured: hand it to Wren');
-      await b.pressAt('trug-trial-round li:first-child button');
+      await b.pressAt('trug-blind-round li:first-child button');
       await b.press('Everybody has judged: show it');
     }),
     press: named('Write it down'),

@@ -5,7 +5,7 @@ import { Instant, Text, Ulid } from '../validation/decorators.js';
 import * as acts from './act-payloads.js';
 import { BlendedPayloadDto, SplitPayloadDto } from './blend-payloads.js';
 import { SteepedPayloadDto, StrainedPayloadDto } from './pulp-payloads.js';
-import { TastedPayloadDto, TrialledPayloadDto } from './taste-payloads.js';
+import { ComparedPayloadDto, TastedPayloadDto, TrialledPayloadDto } from './taste-payloads.js';
 import { AdditionPayloadDto, FilledPayloadDto, ReadingPayloadDto } from './liquid-payloads.js';
 
 export class CorrectedPayloadDto {
@@ -43,6 +43,7 @@ export const PAYLOAD_DTOS = {
   squeezed: acts.SqueezedPayloadDto,
   heated: acts.HeatedPayloadDto,
   trialled: TrialledPayloadDto,
+  compared: ComparedPayloadDto,
   opened: acts.OpenedPayloadDto,
   tasted: TastedPayloadDto,
   note: acts.NotePayloadDto,

@@ -21,7 +21,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
-import { InRange, LIMITS, Text } from '../validation/decorators.js';
+import { InRange, LIMITS, Text, Ulid } from '../validation/decorators.js';
 
 /** Glasses by number. */
 const GLASSES = [...Array(MOST_RANKED).keys()];
@@ -77,5 +77,26 @@ export class TrialledPayloadDto {
   @IsIn(TRIAL_WAYS) way!: TrialWay;
   @IsArray() @ArrayMinSize(1) @ArrayMaxSize(MOST_TASTERS) @ValidateNested({ each: true }) @Type(() => TrialJudgementDto) judged!: TrialJudgementDto[];
   @IsIn([...GLASSES, null]) chosen!: number | null;
+  @Text(400) text!: string;
+}
+
+export class ComparedDrinkDto {
+  @Ulid() batchId!: string;
+  @Text(80) @IsNotEmpty() name!: string;
+  @ValidateIf((d: ComparedDrinkDto) => d.crateId !== null) @Ulid() crateId!: string | null;
+}
+
+export class ComparedPayloadDto {
+  @Ulid() tastingId!: string;
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(MOST_RANKED)
+  @ValidateNested({ each: true })
+  @Type(() => ComparedDrinkDto)
+  drinks!: ComparedDrinkDto[];
+  @IsIn(GLASSES) own!: number;
+  @InRange(LIMITS.trialGlassMl) glassMl!: number;
+  @IsIn(TRIAL_WAYS) way!: TrialWay;
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(MOST_TASTERS) @ValidateNested({ each: true }) @Type(() => TrialJudgementDto) judged!: TrialJudgementDto[];
   @Text(400) text!: string;
 }

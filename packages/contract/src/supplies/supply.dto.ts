@@ -2,7 +2,20 @@ import { IsIn, IsInt, IsNotEmpty, ValidateIf } from 'class-validator';
 import { Day, InRange, InRangeOrNull, LIMITS, Text, Ulid } from '../validation/decorators.js';
 
 /** What the cupboard holds besides vessels. */
-export const SUPPLY_KINDS = ['yeast', 'nutrient', 'sulfite', 'acid', 'carbonate', 'tannin', 'sugar', 'enzyme', 'bentonite', 'finings', 'bottles', 'other'] as const;
+export const SUPPLY_KINDS = [
+  'yeast',
+  'nutrient',
+  'sulfite',
+  'acid',
+  'carbonate',
+  'tannin',
+  'sugar',
+  'enzyme',
+  'bentonite',
+  'finings',
+  'bottles',
+  'other',
+] as const;
 
 /** A kind of supply. */
 export type SupplyKind = (typeof SUPPLY_KINDS)[number];

@@ -84,6 +84,18 @@ export const SAMPLE_PAYLOADS: { readonly [K in EntryKind]: EntryPayloads[K] } = 
     chosen: 1,
     text: 'round at 8',
   },
+  compared: {
+    tastingId: '01T00000000000000000000000',
+    drinks: [
+      { batchId: '01B00000000000000000000000', name: 'Row', crateId: null },
+      { batchId: '01B00000000000000000000001', name: 'Terrace', crateId: 'before-bottled' },
+    ],
+    own: 0,
+    glassMl: 60,
+    way: 'rank',
+    judged: [{ name: 'Wren', said: [1, 0] }],
+    text: 'the other has more nose',
+  },
   opened: { kindId: 'crown-500', count: 1 },
   tasted: {
     text: 'bright',

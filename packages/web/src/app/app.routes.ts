@@ -63,6 +63,7 @@ export const routes: Routes = [
   { path: 'juice/:id', title: 'Juice · Trug', loadComponent: async () => (await import('./features/juice/form/juice-page')).JuicePage },
   { path: 'words', title: 'Words and handwork · Trug', loadComponent: async () => (await import('./features/words/words-page')).WordsPage },
   { path: 'cellar/liked', title: 'What you liked · Trug', loadComponent: async () => (await import('./features/liked/liked-page')).LikedPage },
+  { path: 'cellar/beside', title: 'Side by side · Trug', loadComponent: async () => (await import('./features/compare/compare-page')).ComparePage },
   { path: 'cellar', title: 'Cellar · Trug', loadComponent: async () => (await import('./features/cellar/cellar')).Cellar },
   { path: 'cupboard', title: 'Cupboard · Trug', loadComponent: async () => (await import('./features/cupboard/cupboard')).Cupboard },
   { path: 'settings', title: 'Settings · Trug', loadComponent: async () => (await import('./features/settings/settings-page')).SettingsPage },

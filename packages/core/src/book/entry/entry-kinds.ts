@@ -19,6 +19,7 @@ import { heated } from '../kinds/heated.js';
 import { infused } from '../kinds/infused.js';
 import { lifted } from '../kinds/lifted.js';
 import { squeezed } from '../kinds/squeezed.js';
+import { compared } from '../kinds/compared.js';
 import { trialled } from '../kinds/trialled.js';
 import { stabilised } from '../kinds/stabilised.js';
 import { stepped } from '../kinds/stepped.js';
@@ -73,6 +74,7 @@ export const ENTRY_KINDS: { readonly [K in EntryKind]: Kind<EntryPayloads[K]> } 
   squeezed,
   heated,
   trialled,
+  compared,
   opened,
   tasted,
   note,

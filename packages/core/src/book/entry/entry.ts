@@ -25,6 +25,7 @@ import type { HeatedPayload } from '../kinds/heated.js';
 import type { InfusedPayload } from '../kinds/infused.js';
 import type { LiftedPayload } from '../kinds/lifted.js';
 import type { SqueezedPayload } from '../kinds/squeezed.js';
+import type { ComparedPayload } from '../kinds/compared.js';
 import type { TrialledPayload } from '../kinds/trialled.js';
 import type { LetOffPayload } from '../kinds/let-off.js';
 import type { TastedPayload } from '../kinds/tasted.js';
@@ -61,6 +62,7 @@ export interface EntryPayloads {
   readonly squeezed: SqueezedPayload;
   readonly heated: HeatedPayload;
   readonly trialled: TrialledPayload;
+  readonly compared: ComparedPayload;
   readonly opened: OpenedPayload;
   readonly tasted: TastedPayload;
   readonly note: NotePayload;

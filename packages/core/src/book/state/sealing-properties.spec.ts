@@ -290,7 +290,16 @@ function shareOf(state: BatchState, day: number): (make: LogMaker, volumeL: numb
 declare const process: { readonly env: Readonly<Record<string, string | undefined>> };
 /** `npm run torture` runs many more. */
 const SEASONS = process.env['TRUG_LONG'] === '1' ? 6000 : 1000;
-const KINDS = ['crown-330', 'crown-500', 'swing-500', 'sparkling-750', 'plastic-500', 'wine-750', 'own:crown-500:660:3.2:-:Thin', 'own:sparkling-750:1500:6.8:8:Great'] as const;
+const KINDS = [
+  'crown-330',
+  'crown-500',
+  'swing-500',
+  'sparkling-750',
+  'plastic-500',
+  'wine-750',
+  'own:crown-500:660:3.2:-:Thin',
+  'own:sparkling-750:1500:6.8:8:Great',
+] as const;
 
 describe('whatever a maker does that is accepted without a danger acknowledged', () => {
   it('no bottle passes its limit within a year at 25 °C, yeast and bacteria allowed to finish everything', () => {

@@ -7,11 +7,12 @@ import type { Entry } from '../entry/entry.js';
 import type { SplitShare } from '../kinds/split.js';
 import type { PourSource } from '../state/entry-choices.js';
 import { replay } from '../log/replay.js';
+import { comparisonsOf, type Comparison } from '../tasting/comparisons.js';
 import { tastingsOf, type Tasting } from '../tasting/tastings.js';
 import type { Amount } from '../kinds/kind.js';
 
 /** Raised whenever a log folds into anything else than before, so that what was kept of older folds is made anew. */
-export const FOLD_VERSION = 6;
+export const FOLD_VERSION = 7;
 
 /** Something a batch was poured from. */
 export interface PouredFrom {
@@ -37,6 +38,8 @@ export interface BatchSummary {
   readonly into: readonly SplitShare[];
   /** Of a batch tasted often, some. */
   readonly tastings: readonly Tasting[];
+  /** Beside which others it was tasted, oldest first. */
+  readonly compared: readonly Comparison[];
 }
 
 /** What an ended batch still tells of its course: enough to draw it beside others and to learn its pace. */
@@ -64,10 +67,10 @@ export function pickedEvenly<T>(list: readonly T[]): readonly T[] {
 export function summarise(log: readonly Entry[]): BatchSummary {
   const fold = foldOf(log);
   const { state } = fold;
-  const tastings = pickedEvenly(fold.tastings);
+  const [tastings, compared] = [pickedEvenly(fold.tastings), pickedEvenly(fold.compared)];
   return state.liquid === null
-    ? { ...fold, tastings, state: { ...state, readings: pickedEvenly(state.readings), temps: pickedEvenly(state.temps), hints: [] } }
-    : { ...fold, tastings };
+    ? { ...fold, tastings, compared, state: { ...state, readings: pickedEvenly(state.readings), temps: pickedEvenly(state.temps), hints: [] } }
+    : { ...fold, tastings, compared };
 }
 
 /**
@@ -90,5 +93,6 @@ export function foldOf(log: readonly Entry[]): BatchSummary {
     ),
     into: entries.flatMap((e) => (e.kind === 'split' ? e.payload.into : [])),
     tastings: tastingsOf(entries, state.crates),
+    compared: comparisonsOf(entries),
   };
 }

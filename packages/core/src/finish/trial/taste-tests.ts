@@ -1,4 +1,5 @@
 import { CoreError } from '../../base/errors/core-error.js';
+import { rankSumsOf } from './rank-sums.js';
 
 /** What a tasting showed, and what it could have shown. */
 export interface TasteTest {
@@ -91,7 +92,7 @@ export function rankingTest(orders: readonly (readonly number[])[]): TasteTest &
     order.length === glasses && Array.from({ length: glasses }, (_n, i) => i).every((i) => order.includes(i));
   if (glasses < 2 || glasses > MOST_RANKED || !orders.every(isOrder))
     throw new CoreError('OUT_OF_RANGE', 'each ranks the same two to four glasses', { glasses });
-  const rankSums = Array.from({ length: glasses }, (_none, glass) => orders.reduce((sum, order) => sum + order.indexOf(glass) + 1, 0));
+  const rankSums = rankSumsOf(orders, glasses);
   const spread = (sums: readonly number[]): number => sums.reduce((sum, s) => sum + s * s, 0);
   // Each way in which the sums can come out, with its chance.
   let ways = new Map<string, number>([[Array.from({ length: glasses }, () => 0).join(), 1]]);

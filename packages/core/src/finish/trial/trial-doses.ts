@@ -26,8 +26,6 @@ export interface TrialDoses {
   readonly glasses: readonly TrialGlass[];
   /** Pairs of neighbours that nobody can tell apart. */
   readonly tooClose: readonly (readonly [number, number])[];
-  /** Of the batch, L, for one taster. */
-  readonly usedL: number;
 }
 
 /** Neighbours must lie so far apart to be told apart. @source design rule: 15–20 % or more */
@@ -136,7 +134,6 @@ export function trialDoses(input: {
       isDry,
       glasses,
       tooClose: neighbours.filter((pair) => isTooClose(liquid, substance, pair)),
-      usedL: (glassMl * doses.length) / 1000,
     },
     [{ label: 'The strongest glass', expression, result: `${figure(most.amount, 2)} ${isDry ? 'g' : 'mL'}`, source: 'mass balance' }],
   );

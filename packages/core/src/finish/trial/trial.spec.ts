@@ -100,13 +100,13 @@ describe('rankingTest', () => {
 describe('trialOutcome', () => {
   const said = (...orders: readonly (readonly number[])[]) => orders.map((order) => ({ said: order }));
   it('names the glass that came first, and none where two share it', () => {
-    const doses = [0, 8, 16];
-    expect(trialOutcome({ way: 'rank', doses, judged: said([1, 0, 2], [1, 2, 0]) })).toMatchObject({ best: 1, correct: null });
-    expect(trialOutcome({ way: 'rank', doses, judged: said([1, 0, 2], [0, 1, 2]) })).toMatchObject({ best: null });
-    expect(refusalCode(() => trialOutcome({ way: 'rank', doses, judged: said([1, 0]) }))).toBe('OUT_OF_RANGE');
+    const drinks = 3;
+    expect(trialOutcome({ way: 'rank', drinks, judged: said([1, 0, 2], [1, 2, 0]) })).toMatchObject({ best: 1, correct: null });
+    expect(trialOutcome({ way: 'rank', drinks, judged: said([1, 0, 2], [0, 1, 2]) })).toMatchObject({ best: null });
+    expect(refusalCode(() => trialOutcome({ way: 'rank', drinks, judged: said([1, 0]) }))).toBe('OUT_OF_RANGE');
   });
   it('counts who found the odd one', () => {
-    expect(trialOutcome({ way: 'triangle', doses: [0, 8], judged: said([1], [0], [1]) })).toMatchObject({ correct: 2, best: null });
+    expect(trialOutcome({ way: 'triangle', drinks: 2, judged: said([1], [0], [1]) })).toMatchObject({ correct: 2, best: null });
   });
 });
 

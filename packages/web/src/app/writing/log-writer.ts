@@ -71,7 +71,7 @@ export class LogWriter {
   }
 
   /**
-   * Files an act on each of several batches, all or none.
+   * Files acts on several batches, all or none.
    *
    * @param each - the batches with what is done to them
    * @param from - the form they were typed into, forgotten once they are filed

@@ -2,8 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { judgedBatch, likedApart, type Trait } from '@trug/core/book/tasting/liked-apart';
+import { tastedTogether } from '@trug/core/book/tasting/comparisons';
 import { wasLiked } from '@trug/core/book/tasting/tastings';
 import { countText } from '@trug/core/matter/quantity/count-text';
+import { outcomeWords } from '../../shared/blind/outcome-words';
 import { Tape } from '../../shared/tape/tape';
 import { selectBatchViews } from '../../state/batch-views.selectors';
 import { Units } from '../../units/units';
@@ -50,6 +52,21 @@ export class LikedPage {
         scores: scores.length === 0 ? '' : `${scores.join(', ')} of 10`,
         times: `tasted ${tastings.length === 1 ? 'once' : countText(tastings.length, 'time')}, last on ${last ? this.units.day(last.at) : ''}`,
         said: last?.text ?? '',
+      };
+    }),
+  );
+  protected readonly together = computed(() =>
+    tastedTogether(this.views().flatMap(({ summary }) => summary.compared)).map(({ tastingId, at, drinks, judged, way, text }) => {
+      const names = drinks.map(({ name }) => name);
+      const { headline, sure } = outcomeWords({ way, judged }, names);
+      return {
+        id: tastingId,
+        outcome: headline,
+        names: names.join(' beside '),
+        when: this.units.day(at),
+        tasters: countText(judged.length, 'taster'),
+        sure,
+        text,
       };
     }),
   );

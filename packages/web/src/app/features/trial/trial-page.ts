@@ -5,6 +5,7 @@ import { Store } from '@ngrx/store';
 import { attempt } from '@trug/core/base/errors/attempt';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { doseText, substanceName, type TrialledPayload } from '@trug/core/book/kinds/trialled';
+import { blindSession, pouredL, saidOf } from '@trug/core/finish/trial/blind-session';
 import { dosesText, readDoses, USUAL_DOSES } from '@trug/core/finish/trial/read-doses';
 import { trialDoses, trialMassG } from '@trug/core/finish/trial/trial-doses';
 import { isPoured, TRIAL_KINDS, TRIAL_WAYS, type TrialKind } from '@trug/core/finish/trial/trial-substance';
@@ -16,6 +17,9 @@ import { numberIn, QuantityField, readQuantity } from '../../shared/field/quanti
 import { SelectField } from '../../shared/field/select-field';
 import { TextField } from '../../shared/field/text-field';
 import { ToggleField } from '../../shared/field/toggle-field';
+import { keptOf, namesIn, pressedOf, WAY_NAMES } from '../../shared/blind/blind-draft';
+import { BlindTasting } from '../../shared/blind/blind-tasting';
+import { BlindTold } from '../../shared/blind/blind-told';
 import { Refusal } from '../../shared/refusal/refusal';
 import { Working } from '../../shared/working/working';
 import { selectBatchViews } from '../../state/batch-views.selectors';
@@ -24,10 +28,7 @@ import { SaidPipe } from '../../units/said.pipe';
 import { Units } from '../../units/units';
 import { batchDraftKey, createBatchDraft, leaveDraft } from '../../writing/draft';
 import { type Act, LogWriter } from '../../writing/log-writer';
-import { TrialPour } from './trial-pour';
-import { TrialRound } from './trial-round';
-import { TrialTold } from './trial-told';
-import { intoGlass, keptOf, namesIn, pressedOf, pressesOf, saidOf, sessionOf } from './trial-session';
+import { intoGlass } from './into-glass';
 
 const FIELDS = {
   ...{ stage: 'set', kind: 'sweetener', which: '', doses: '', glass: '', way: 'rank', names: '' },
@@ -35,7 +36,6 @@ const FIELDS = {
 };
 const KIND_NAMES: Readonly<Record<TrialKind, string>> = { sweetener: 'sweetness', acid: 'acid', tannin: 'tannin', water: 'water', cider: 'another cider' };
 const ACIDS = ['malic', 'tartaric', 'citric', 'lactic'] as const;
-const WAY_NAMES = { rank: 'put them in order', triangle: 'find the odd one of three' } as const;
 const USUAL_GLASS_ML = 80;
 
 /** A bench trial: glasses of the drink with so much more of something, judged blind by whoever is there, and what it takes for the batch. */
@@ -44,7 +44,7 @@ const USUAL_GLASS_ML = 80;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
     ...[ActHead, CautionList, QuantityField, ReactiveFormsModule, Refusal, RouterLink, SaidPipe, SelectField],
-    ...[TextField, ToggleField, TrialPour, TrialRound, TrialTold, Working],
+    ...[TextField, ToggleField, BlindTasting, BlindTold, Working],
   ],
   templateUrl: './trial-page.html',
   styleUrl: './trial-page.scss',
@@ -127,7 +127,7 @@ export class TrialPage {
   protected readonly session = computed(() => {
     const { seed } = this.fields();
     const glasses = this.plan()?.value.glasses.length ?? 0;
-    return seed === '' || glasses === 0 ? null : sessionOf({ way: this.way(), glasses, tasters: this.names().length, seed: Number(seed) });
+    return seed === '' || glasses === 0 ? null : blindSession({ way: this.way(), drinks: glasses, tasters: this.names().length, seed: Number(seed) });
   });
   protected readonly pressed = computed(() => pressedOf(this.fields().pressed));
   protected readonly said = computed(() => {
@@ -161,10 +161,12 @@ export class TrialPage {
     const isLitres = isPoured(told.substance);
     return { amount, isLitres, text: isLitres ? this.units.volume(amount) : this.units.mass(amount), volume: this.units.volume(liquid.volumeL) };
   });
-  /** What went into the glasses, to the millilitre; of a triangle each has three where there are two drinks. */
+  /** What went into the glasses, to the millilitre. */
   private readonly tastedL = computed(() => {
     const standingL = this.view()?.state.liquid?.volumeL ?? 0;
-    const poured = (this.plan()?.value.usedL ?? 0) * (this.way() === 'triangle' ? 1.5 : 1) * this.names().length;
+    const session = this.session();
+    const glasses = this.plan()?.value.glasses ?? [];
+    const poured = session ? glasses.reduce((sum, _glass, drink) => sum + pouredL(session, drink, this.glassMl()), 0) : 0;
     return Math.min(standingL, Math.round(poured * 1000) / 1000);
   });
 
@@ -185,11 +187,6 @@ export class TrialPage {
 
   protected go(stage: string): void {
     this.draft.set('stage', stage);
-  }
-
-  protected isJudged(): boolean {
-    const wanted = pressesOf(this.way(), this.plan()?.value.glasses.length ?? 0);
-    return this.names().every((_name, i) => this.pressed()[i]?.length === wanted);
   }
 
   protected async file(): Promise<void> {

@@ -1,19 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { BlindSession } from '@trug/core/finish/trial/blind-session';
 import type { TrialWay } from '@trug/core/finish/trial/trial-substance';
-import type { TrialDoses } from '@trug/core/finish/trial/trial-doses';
 import { Units } from '../../units/units';
-import { intoGlass, type TrialSession } from './trial-session';
 
 /** What to pour into which glass, for whoever pours and does not taste; and a card for each glass on paper. */
 @Component({
-  selector: 'trug-trial-pour',
+  selector: 'trug-blind-pour',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="screen">
       <h2>Pour</h2>
       <p>
         Only whoever pours sees this page. Write the numbers on the glasses, pour
-        {{ units.volume(glassMl() / 1000) }} into each, stir, and let nobody see.
+        {{ units.volume(glassMl() / 1000) }} into each{{ amounts().length > 0 ? ', stir,' : '' }} and let nobody see.
       </p>
       @for (table of tables(); track $index) {
         @if (table.name) {
@@ -24,7 +23,9 @@ import { intoGlass, type TrialSession } from './trial-session';
             <tr>
               <th scope="col">On the glass</th>
               <th scope="col">{{ name() }}</th>
-              <th scope="col">Into it</th>
+              @if (amounts().length > 0) {
+                <th scope="col">Into it</th>
+              }
             </tr>
           </thead>
           <tbody>
@@ -32,7 +33,9 @@ import { intoGlass, type TrialSession } from './trial-session';
               <tr>
                 <th scope="row" class="code num">{{ glass.code }}</th>
                 <td>{{ words()[glass.drink] }}</td>
-                <td class="num">{{ intoIt(glass.drink) }}</td>
+                @if (amounts().length > 0) {
+                  <td class="num">{{ amounts()[glass.drink] }}</td>
+                }
               </tr>
             }
           </tbody>
@@ -92,15 +95,16 @@ import { intoGlass, type TrialSession } from './trial-session';
     }
   `,
 })
-export class TrialPour {
+export class BlindPour {
   protected readonly units = inject(Units);
-  readonly session = input.required<TrialSession>();
+  readonly session = input.required<BlindSession>();
   readonly way = input.required<TrialWay>();
   readonly names = input.required<readonly string[]>();
   readonly name = input.required<string>();
-  /** Each drink's dose in words. */
+  /** Each drink in words. */
   readonly words = input.required<readonly string[]>();
-  readonly plan = input.required<TrialDoses | null>();
+  /** What goes into the glass of each; empty where it is poured as it is. */
+  readonly amounts = input<readonly string[]>([]);
   readonly glassMl = input.required<number>();
   /** One list for all where the glasses are the same; one each where everybody has other numbers. */
   protected readonly tables = computed(() => {
@@ -109,11 +113,6 @@ export class TrialPour {
     return [{ name: '', glasses: [...(served[0] ?? [])].sort((a, b) => a.code - b.code) }];
   });
   protected readonly codes = computed(() => this.tables().flatMap(({ glasses }) => glasses.map((glass) => glass.code)));
-
-  protected intoIt(drink: number): string {
-    const plan = this.plan();
-    return plan ? intoGlass(plan, drink, this.units) : '';
-  }
 
   protected print(): void {
     window.print();

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, input, output, untracked } from '@angular/core';
 import type { TrialWay } from '@trug/core/finish/trial/trial-substance';
-import { TasteGlass } from '../../shared/taste-glass/taste-glass';
-import { pressesOf, type TrialSession } from './trial-session';
+import { namedWith, pressesOf, type BlindSession } from '@trug/core/finish/trial/blind-session';
+import { TasteGlass } from '../taste-glass/taste-glass';
 
 const PLACES = ['best', 'second', 'third', 'fourth'] as const;
 
 /** The phone goes round: each taster sees their own glasses and nothing of what the others said. */
 @Component({
-  selector: 'trug-trial-round',
+  selector: 'trug-blind-round',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [TasteGlass],
   template: `
@@ -82,9 +82,9 @@ const PLACES = ['best', 'second', 'third', 'fourth'] as const;
     }
   `,
 })
-export class TrialRound {
+export class BlindRound {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
-  readonly session = input.required<TrialSession>();
+  readonly session = input.required<BlindSession>();
   readonly way = input.required<TrialWay>();
   readonly names = input.required<readonly string[]>();
   readonly pressed = input.required<readonly (readonly number[])[]>();
@@ -115,10 +115,8 @@ export class TrialRound {
   protected press(position: number): void {
     const turn = this.turn();
     if (!turn) return;
-    const own = [...(this.pressed()[turn.at] ?? []), position];
-    // The last of a ranking is what is left.
-    const left = (this.session().served[turn.at] ?? []).map((_glass, i) => i).filter((i) => !own.includes(i));
-    this.put(turn.at, this.way() === 'rank' && left.length === 1 ? [...own, ...left] : own);
+    const glasses = this.session().served[turn.at]?.length ?? 0;
+    this.put(turn.at, namedWith(this.way(), glasses, this.pressed()[turn.at] ?? [], position));
   }
 
   protected back(): void {
