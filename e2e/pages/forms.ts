@@ -223,6 +223,22 @@ export const FORMS: readonly Form[] = [
     counted: 'entries',
     files: 2,
   },
+  {
+    what: 'a tasting side by side',
+    fill: async (bench, trug) => {
+      const drinks = [await freshBatch(trug, FINISHED), await freshBatch(trug, FINISHED)];
+      await bench.open('/cellar/beside');
+      for (const { name } of drinks) await bench.tickBox(name);
+      await bench.fill('names', 'Wren');
+      await bench.press('Pour it');
+      await bench.press('It is poured: hand it to Wren');
+      await bench.pressAt('trug-blind-round li:first-child button');
+      await bench.press('Everybody has judged: show it');
+    },
+    press: named('Write it down'),
+    counted: 'entries',
+    files: 4,
+  },
   { what: 'something steeping', fill: onBatch('infuse', FINISHED), press: named('It is in'), counted: 'entries' },
   { what: 'a tasting', fill: onBatch('taste', inBottles, (b) => b.choose('colour', 'gold')), press: named('Write it down'), counted: 'entries' },
   {

@@ -44,6 +44,7 @@ export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) =
   ['bench trial', ({ batch }) => `/batch/${batch('Gate Blend')}/trial`],
   ['cellar', () => '/cellar'],
   ['what was liked', () => '/cellar/liked'],
+  ['side by side', () => '/cellar/beside'],
   ['cupboard', () => '/cupboard'],
   ['settings', () => '/settings'],
   ['where it is kept', () => '/settings/book'],

@@ -115,6 +115,7 @@ export class TestTrug {
       TRUG_DATA: this.dataDir,
       TRUG_TODAY: today,
       TRUG_LOG: 'silent',
+      TRUG_TASTING_HOST: '127.0.0.1',
       TRUG_RUN: RUN,
       TRUG_WEB: join(ROOT, 'packages/web/dist'),
     };

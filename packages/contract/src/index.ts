@@ -18,4 +18,5 @@ export { INSTRUMENT_KINDS, InstrumentDto } from './instruments/instrument.dto.js
 export { DeviceReadingDto, isUnixSeconds, MOST_READINGS_AT_ONCE } from './devices/device-reading.dto.js';
 export { StandInDto } from './devices/stand-in.dto.js';
 export { BackupFolderDto, BookChoiceDto } from './cellar/cellar-requests.dto.js';
+export { TasterDto, TastingDto } from './tasting/tasting.dto.js';
 export { READING_COLUMNS, READINGS_SCHEMA, type ReadingOut } from './readings/readings-schema.js';

@@ -10,5 +10,7 @@ export type { StoredJuice } from './juices/stored-juice.js';
 export type { SupplyDto, SupplyKind } from './supplies/supply.dto.js';
 export type { InstrumentDto, InstrumentKindId } from './instruments/instrument.dto.js';
 export type { DeviceColumns, ReadingsReply, RunningStandIn } from './devices/device-series.js';
+export type { TastingNow } from './tasting/tasting-now.js';
+export type { TastingDto } from './tasting/tasting.dto.js';
 export type { PlaceDto } from './places/place.dto.js';
 export type { BackupDto, BookComparison, BookCounts, BookSource, CellarMode, CellarStatus, UnreadableRow } from './cellar/cellar-status.js';

@@ -236,6 +236,8 @@ export { DEVICE_LIMITS, readingsFromTable, type ReadTable, type RefusedRow, type
 export { CLARITIES, TASTE_COLOURS, TASTE_SCALE_IDS, type Clarity, type TasteColour, type TasteScale, type TasteSheet } from './finish/taste/taste-sheet.js';
 export { TASTE_FAMILIES, TASTE_WORD_IDS, tasteWordById } from './finish/taste/taste-words.js';
 export { tastingsOf, wasLiked, type Tasting } from './book/tasting/tastings.js';
+export { namedWith, pressesOf } from './finish/trial/blind-session.js';
+export type { TrialWay } from './finish/trial/trial-substance.js';
 export type { ComparedPayload } from './book/kinds/compared.js';
 export type { TrialledPayload } from './book/kinds/trialled.js';
 export type { TrialSubstance } from './finish/trial/trial-substance.js';

@@ -17,6 +17,8 @@ export const API_PATHS = {
   changes: '/api/changes',
   /** A made-up season to look around in, beside the maker's own book: `POST` opens it, `DELETE` leaves it. */
   season: '/api/season',
+  /** A blind tasting on everybody's own phone: `POST` opens its door, `GET` says who has judged, `DELETE` shuts it. */
+  tasting: '/api/tasting',
   /** Readings out, as CSV or JSON. */
   readings: '/api/readings',
 } as const;

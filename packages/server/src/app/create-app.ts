@@ -15,6 +15,8 @@ import { RUN_HEADER } from '../run/run-header.js';
 import { listIn } from '../http/read-body.js';
 import { whoMayAsk } from '../http/who-may-ask.js';
 import type { Clock } from '../run/clock.js';
+import type { TastingDoor } from '../tasting/tasting-door.js';
+import { createTastingRouter } from '../tasting/tasting.router.js';
 import { createSeasonRouter } from './season.router.js';
 import type { SeasonOf, ThrowAwaySeason } from './throw-away-season.js';
 
@@ -36,6 +38,8 @@ export interface AppDeps {
   readonly runToken: string | null;
   /** The season this Trug can show, or what it is itself the season of; null where it can show none. */
   readonly season: ThrowAwaySeason | SeasonOf | null;
+  /** The way in for guests' phones. */
+  readonly tasting: TastingDoor;
 }
 
 const YEAR_MS = 365 * 86_400_000;
@@ -67,7 +71,7 @@ const STRICT = helmet({
  * @returns an Express app
  */
 export function createApp(deps: AppDeps): Express {
-  const { clock, log, webDir, dataDir, keeper, cellar, changes, bookRoutes, port, runToken, season } = deps;
+  const { clock, log, webDir, dataDir, keeper, cellar, changes, bookRoutes, port, runToken, season, tasting } = deps;
   const app = express();
   app.disable('x-powered-by');
   app.use(STRICT, whoMayAsk(port));
@@ -89,6 +93,7 @@ export function createApp(deps: AppDeps): Express {
   app.use(API_PATHS.season, createSeasonRouter(season));
   const json = boundedJson();
   app.use(API_PATHS.cellar, createCellarRouter(cellar, json));
+  app.use(API_PATHS.tasting, ...json, createTastingRouter(tasting));
   app.use('/api', ...json, async (_request, response, next) => {
     await keeper.during(new Promise((resolve) => response.once('close', resolve)));
     next();

@@ -13,6 +13,7 @@ import { createBookApp, type BookApp } from './create-book-app.js';
 import { createThrowAwaySeason, type SeasonOf, type SeasonProcess, type ThrowAwaySeason } from './throw-away-season.js';
 import { createClock } from '../run/clock.js';
 import type { Config } from '../run/config.js';
+import { createTastingDoor } from '../tasting/tasting-door.js';
 
 /** A running Trug. */
 export interface RunningServer {
@@ -79,6 +80,7 @@ export async function startServer(config: StartConfig, log: Logger = pino({ leve
   const cellar = createCellarService({ dataDir: config.dataDir, keeper, now: clock.now, log, unreadable: () => current().unreadable() });
   const bookRoutes = (): RequestHandler => current().router;
   const season = seasonFor(config, () => addressOf(config, port));
+  const tasting = createTastingDoor(config.tastingHost);
   let server: Server;
   try {
     const app = createApp({
@@ -93,6 +95,7 @@ export async function startServer(config: StartConfig, log: Logger = pino({ leve
       port: () => port,
       runToken: config.runToken ?? null,
       season,
+      tasting,
     });
     server = createServer({ requestTimeout: SLOWEST_REQUEST_MS, headersTimeout: SLOWEST_REQUEST_MS / 2 }, app);
     await listening(server, config);
@@ -116,6 +119,7 @@ export async function startServer(config: StartConfig, log: Logger = pino({ leve
     stop: async () => {
       for (const timer of timers) clearInterval(timer);
       changes.close();
+      await tasting.shut();
       if (season !== null && 'close' in season) await season.close();
       await closed(server);
       await firstBackup;

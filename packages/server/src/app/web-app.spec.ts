@@ -5,7 +5,7 @@ import pino from 'pino';
 import { startServer, type RunningServer } from './start-server.js';
 
 const webDir = mkdtempSync(join(tmpdir(), 'trug-web-'));
-const config = { host: '127.0.0.1', port: 0, dataDir: null, today: '2026-11-23', webDir, logLevel: 'silent' };
+const config = { host: '127.0.0.1', tastingHost: '127.0.0.1', port: 0, dataDir: null, today: '2026-11-23', webDir, logLevel: 'silent' };
 let server: RunningServer;
 beforeAll(async () => {
   writeFileSync(join(webDir, 'index.html'), '<h1>Trug</h1>');

@@ -3,7 +3,7 @@ import { readConfig } from './config.js';
 
 describe('readConfig', () => {
   it('keeps to this machine and its own port unless told', () => {
-    expect(readConfig({})).toMatchObject({ host: '127.0.0.1', port: 4680, webDir: undefined });
+    expect(readConfig({})).toMatchObject({ host: '127.0.0.1', tastingHost: '0.0.0.0', port: 4680, webDir: undefined });
     expect(readConfig({ TRUG_PORT: '0', TRUG_DATA: '/somewhere', TRUG_TODAY: '2026-11-23' })).toMatchObject({
       port: 0,
       dataDir: '/somewhere',

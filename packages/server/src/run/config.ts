@@ -5,6 +5,8 @@ import { join } from 'node:path';
 export interface Config {
   readonly host: string;
   readonly port: number;
+  /** Where guests' phones come in while a blind tasting is open to them. */
+  readonly tastingHost: string;
   /** Null keeps everything in memory. */
   readonly dataDir: string | null;
   readonly today: string | undefined;
@@ -42,6 +44,7 @@ export function readConfig(env: Readonly<Record<string, string | undefined>>): C
   return {
     host,
     port,
+    tastingHost: env['TRUG_TASTING_HOST'] ?? '0.0.0.0',
     dataDir: seasonOf === null ? (env['TRUG_DATA'] ?? join(homedir(), '.trug')) : null,
     today: env['TRUG_TODAY'],
     webDir: env['TRUG_WEB'] === '' ? undefined : env['TRUG_WEB'],

@@ -17,7 +17,7 @@ export const TODAY = '2026-11-23';
 export async function startTestServer(): Promise<TestServer> {
   const dataDir = mkdtempSync(join(tmpdir(), 'trug-test-'));
   const running = await startServer(
-    { host: '127.0.0.1', port: 0, dataDir, today: TODAY, webDir: undefined, logLevel: 'silent', floodWindowMs: 600_000 },
+    { host: '127.0.0.1', port: 0, tastingHost: '127.0.0.1', dataDir, today: TODAY, webDir: undefined, logLevel: 'silent', floodWindowMs: 600_000 },
     pino({ level: 'silent' }),
   );
   return {

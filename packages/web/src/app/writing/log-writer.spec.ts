@@ -5,6 +5,7 @@ import { PROBLEM, WriterHarness } from '../../testing/writer-harness';
 import { AppActions } from '../state/app.actions';
 import { appFeature } from '../state/app.reducer';
 import { BatchApiActions, BatchPageActions, type Filing } from '../state/batches.actions';
+import { selectBatchViews, type BatchView } from '../state/batch-views.selectors';
 import { batchesFeature } from '../state/batches.reducer';
 import { LogWriter } from './log-writer';
 
@@ -53,6 +54,30 @@ describe('a log', () => {
     desk.http.expectOne('/api/entries').flush({});
     desk.http.expectOne(path).flush(sampleBatch([...whole.entries, ...entries]));
     await until(() => entriesOf() === 3);
+  });
+});
+
+describe('filing on a batch of which only the summary is here', () => {
+  const whole = sampleBatch([filled(), pitched()]);
+  const drunk = { kind: 'discarded', payload: { volumeL: 1, why: 'drunk' } } as const;
+  const listed = (): BatchView => {
+    desk.opened({ ...whole, entries: null });
+    const [view] = desk.store.selectSignal(selectBatchViews)();
+    if (!view) throw new Error('it is listed');
+    return view;
+  };
+  it.each(['alone', 'with others'])('asks its log first, %s', async (how) => {
+    const view = listed();
+    const form = { wrong: () => null, forget: () => undefined };
+    const written = how === 'alone' ? desk.writer.write(view, [drunk], '', 'stay') : desk.writer.writeEach([{ view, act: drunk }], '', form);
+    await desk.answered('GET', `/api/batches/${BATCH_ID}`, whole);
+    expect(await desk.answered('POST', '/api/entries', {})).toMatchObject({ entries: [drunk] });
+    expect(await written).toBeNull();
+  });
+  it('is refused by what its log says', async () => {
+    const refused = desk.writer.write(listed(), [{ kind: 'unsealed', payload: {} }], '', 'stay');
+    await desk.answered('GET', `/api/batches/${BATCH_ID}`, whole);
+    expect(await refused).toContain('does not add up');
   });
 });
 

@@ -10,11 +10,13 @@ import type { BatchView } from '../state/batch-views.selectors';
 import { BatchApiActions, BatchPageActions, type Filing } from '../state/batches.actions';
 import { batchesFeature } from '../state/batches.reducer';
 import { Clock } from '../state/clock';
+import { NO_ANSWER } from '../state/trug-api';
 import { refusalByContract, refusalByCore } from './check-before-filing';
 import { Courier, type Sent } from './courier';
 import { DoneAt } from './done-at';
 import type { Filled } from './draft';
 import { Says } from './says';
+import { viewWithLog } from './view-with-log';
 
 /** An act before it has an id and a time of writing. */
 export type Act = {
@@ -34,7 +36,8 @@ export class LogWriter {
   private readonly says = inject(Says);
   private readonly clock = inject(Clock);
   private readonly doneAt = inject(DoneAt);
-  private readonly batches = inject<Store>(Store).selectSignal(batchesFeature.selectEntities);
+  private readonly store = inject<Store>(Store);
+  private readonly batches = this.store.selectSignal(batchesFeature.selectEntities);
 
   /** When what is filed was done: now by the server's clock, which may stand at another day than this machine's, or as the maker says. */
   now(): string {
@@ -61,9 +64,11 @@ export class LogWriter {
     const form = from === 'stay' ? null : from;
     const unusable = form?.wrong() ?? null;
     if (unusable !== null) return unusable;
-    const entries = acts.map((act) => this.entry(view.batch.id, act, view.state.lastEntryAt));
+    const here = await viewWithLog(this.store, view);
+    if (here === null) return NO_ANSWER;
+    const entries = acts.map((act) => this.entry(view.batch.id, act, here.state.lastEntryAt));
     const refused =
-      (await refusalByContract(entries)) ?? (await refusalByCore(view, entries)) ?? (await this.file({ batches: [], entries }, said, acts)).refused;
+      (await refusalByContract(entries)) ?? (await refusalByCore(here, entries)) ?? (await this.file({ batches: [], entries }, said, acts)).refused;
     if (refused !== null) return refused;
     form?.forget();
     if (from !== 'stay') await this.router.navigate(['/batch', view.batch.id]);
@@ -81,7 +86,9 @@ export class LogWriter {
     const unusable = from.wrong();
     if (unusable !== null) return unusable;
     const entries: Entry[] = [];
-    for (const { view, act } of each) {
+    for (const { view: told, act } of each) {
+      const view = await viewWithLog(this.store, told);
+      if (view === null) return NO_ANSWER;
       const entry = this.entry(view.batch.id, act, view.state.lastEntryAt);
       const refused = (await refusalByContract([entry])) ?? (await refusalByCore(view, [entry]));
       if (refused !== null) return `${view.batch.name}: ${refused}`;

@@ -1,6 +1,9 @@
 import { replay } from '@trug/core/book/log/replay';
+import type { TastingDto } from '@trug/contract/plain';
 import { PageHarness } from '../../../testing/page-harness';
+import { until } from '../../../testing/until';
 import { BATCH_ID, finishedLog, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
+import { TastingApi, type TastingAnswer } from '../../shared/blind/tasting-api';
 import { ComparePage } from './compare-page';
 
 const OTHER = '01B00000000000000000000009';
@@ -53,7 +56,7 @@ describe('drinks side by side', () => {
     for (const nth of [3, 1]) await page.tick(`fieldset mat-checkbox:nth-of-type(${nth}) input`);
     await page.type('names', 'Wren, Ash');
     await page.press('Pour it');
-    expect(page.text('trug-blind-pour')).toMatch(/Lot[\s\S]*Row/);
+    for (const drink of ['Lot', 'Row']) expect(page.text('trug-blind-pour')).toContain(drink);
     await page.press('It is poured: hand it to Wren');
     expect(page.text()).not.toMatch(/Lot|Row\b/);
     for (const name of ['Wren', 'Ash']) {
@@ -87,5 +90,38 @@ describe('drinks side by side', () => {
     ]);
     expect(replay([...bottled, ...written.slice(0, 2)]).issues).toEqual([]);
     expect(page.address()).toBe('/cellar/liked');
+  });
+  it('is judged by each on their own phone, and forgets nothing when the way in is shut', async () => {
+    const named: number[][] = [[], []];
+    const asked: TastingDto[] = [];
+    const answer = (): TastingAnswer => ({ now: { links: ['http://192.0.2.7:4000/abc'], codes: asked[0]?.tasters.map((t) => t.codes) ?? [], pressed: named } });
+    let isShut = false;
+    const api = {
+      now: () => Promise.resolve(asked.length === 0 ? { now: null } : answer()),
+      open: (dto: TastingDto) => {
+        asked.push(dto);
+        return Promise.resolve(answer());
+      },
+      shut: () => {
+        isShut = true;
+        return Promise.resolve();
+      },
+    };
+    const page = await PageHarness.open(ComparePage, { batches, today: 60, providers: [{ provide: TastingApi, useValue: api }] });
+    for (const nth of [3, 1]) await page.tick(`fieldset mat-checkbox:nth-of-type(${nth}) input`);
+    await page.type('names', 'Wren, Ash');
+    await page.press('Pour it');
+    await page.press('Each on their own phone');
+    await page.shows('trug-blind-phones svg');
+    expect(page.text('trug-blind-phones')).toContain('http://192.0.2.7:4000/abc');
+    // What a phone is told: numbers, and not what is in the glasses.
+    expect(JSON.stringify(asked)).not.toMatch(/Lot|Row|drink/);
+    named[0] = [1, 0];
+    await until(() => page.text('trug-blind-phones').includes('1 of 2 have judged'));
+    named[1] = [0, 1];
+    await until(() => page.text('trug-blind-phones').includes('2 of 2 have judged'));
+    await page.press('Everybody has judged: show it');
+    expect(page.text('trug-blind-told')).toMatch(/Wren[\s\S]*Ash/);
+    expect(isShut).toBe(true);
   });
 });

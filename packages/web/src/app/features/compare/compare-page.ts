@@ -60,7 +60,11 @@ export class ComparePage {
       })),
     ),
   );
-  private readonly keys = computed(() => this.fields().drinks.split(' ').filter((key) => key !== ''));
+  private readonly keys = computed(() =>
+    this.fields()
+      .drinks.split(' ')
+      .filter((key) => key !== ''),
+  );
   /** In the order in which they were chosen, so that a number stands for the same drink whatever else the house makes meanwhile. */
   protected readonly chosen = computed(() => this.keys().flatMap((key) => this.there().find((d) => d.key === key) ?? []));
   protected readonly words = computed(() =>
@@ -72,7 +76,9 @@ export class ComparePage {
     const { seed } = this.fields();
     const drinks = this.chosen().length;
     // What was emptied elsewhere meanwhile cannot be judged any more.
-    return seed === '' || drinks < 2 || drinks < this.keys().length ? null : blindSession({ way: this.way(), drinks, tasters: this.names().length, seed: Number(seed) });
+    return seed === '' || drinks < 2 || drinks < this.keys().length
+      ? null
+      : blindSession({ way: this.way(), drinks, tasters: this.names().length, seed: Number(seed) });
   });
   protected readonly pressed = computed(() => pressedOf(this.fields().pressed));
   protected readonly told = computed(() => {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { LabelKindId } from '@trug/core/finish/label/label-sheet';
 import type { LabelPicture } from './label-pictures';
-import type { QrPath } from './qr-path';
+import type { QrPath } from '../../shared/qr/qr-path';
 
 /** What stands on one label, in the maker's words and units. */
 export interface LabelWords {

@@ -2,7 +2,7 @@ import { PageHarness } from '../../../testing/page-harness';
 import { BATCH_ID, sampleBatch, sampleEntry, testedLog } from '../../../testing/sample-batch';
 import { LabelPage } from './label-page';
 import { pictureOf } from './label-picture-file';
-import { qrPath } from './qr-path';
+import { qrPath } from '../../shared/qr/qr-path';
 
 const bottled = sampleEntry('bottled', 28, {
   bottles: [{ kindId: 'crown-500', count: 30 }],

@@ -24,7 +24,7 @@ import { createBatchDraft } from '../../writing/draft';
 import { DrawnLabel, type LabelWords } from './drawn-label';
 import { LABEL_PICTURES, type LabelPicture } from './label-pictures';
 import { pictureOf } from './label-picture-file';
-import { qrPath } from './qr-path';
+import { qrPath } from '../../shared/qr/qr-path';
 
 /** A desk printer's dots, against the pixels of a page. */
 const DOTS_PER_INCH = 300;
