@@ -44,7 +44,16 @@ describe('two drinks side by side', () => {
     await bench.says(/Liked best: Gate Blend[\s\S]*Gate Blend beside Gate B/, 'main');
     for (const [own, name] of DRINKS.entries()) {
       const [compared, drunk] = (await logOf(name)).slice(-2);
-      expect(compared).toMatchObject({ kind: 'compared', payload: { own, judged: [{ name: 'Wren', said: [0, 1] }, { name: 'Ash', said: [0, 1] }] } });
+      expect(compared).toMatchObject({
+        kind: 'compared',
+        payload: {
+          own,
+          judged: [
+            { name: 'Wren', said: [0, 1] },
+            { name: 'Ash', said: [0, 1] },
+          ],
+        },
+      });
       // Two glasses of 50 mL of each.
       expect(drunk).toMatchObject({ kind: 'discarded', payload: { volumeL: 0.1 } });
     }

@@ -1,7 +1,7 @@
 import { fermentableWord } from '../../base/reference/fermentables.js';
 import { figure } from '../../base/worked/figures.js';
 import { countText } from '../../matter/quantity/count-text.js';
-import { isPoured, type TrialSubstance, type TrialWay } from '../../finish/trial/trial-substance.js';
+import { doseUnitOf, type TrialSubstance, type TrialWay } from '../../finish/trial/trial-substance.js';
 import type { Kind } from './kind.js';
 
 /** A bench trial, with what everybody said before anybody was told. */
@@ -19,8 +19,11 @@ export interface TrialledPayload {
 }
 
 /** A dose in words, such as `12 g/L` or `20 %`. */
-export const doseText = (substance: TrialSubstance, dose: number): string =>
-  dose === 0 ? 'as it is' : isPoured(substance) ? `${figure(dose * 100, 0)} %` : `${Number(dose.toPrecision(3))} g/L`;
+export function doseText(substance: TrialSubstance, dose: number): string {
+  const { unit, perDose } = doseUnitOf(substance);
+  const told = dose * perDose;
+  return dose === 0 ? 'as it is' : unit === '%' ? `${figure(told, 0)} %` : `${Number(told.toPrecision(3))} ${unit}`;
+}
 
 /** What is varied, by its name. */
 export function substanceName({ kind, id, name }: TrialledPayload['substance']): string {

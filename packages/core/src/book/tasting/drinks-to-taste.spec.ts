@@ -1,4 +1,5 @@
 import { logOf } from '../../testing/made-logs.js';
+import { SAMPLE_PAYLOADS } from '../../testing/sample-payloads.js';
 import { replay } from '../log/replay.js';
 import { drinkKey, drinksOf, takenToTaste } from './drinks-to-taste.js';
 
@@ -16,8 +17,9 @@ describe('what can be poured of a batch', () => {
     const left = of([...dry, first, second, emptied]);
     expect(left.map(drinkKey)).toEqual(['B', `B/${first.id}`]);
   });
-  it('is no juice without yeast, and is drawn from a keg', () => {
+  it('is no juice without yeast, nothing on its pulp, and is drawn from a keg', () => {
     expect(of([make.filled()])).toEqual([]);
+    expect(of([make.entry('steeped', 0, SAMPLE_PAYLOADS.steeped), make.pitched(1)])).toEqual([]);
     expect(of([...dry, make.kegged(30)])[0]?.from).toBe('keg');
   });
   it('takes whole bottles of the size that leaves least over', () => {

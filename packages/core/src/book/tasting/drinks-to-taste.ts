@@ -20,10 +20,11 @@ export const drinkKey = ({ batchId, from }: DrinkToTaste): string => (typeof fro
  *
  * @param batch - its id and name
  * @param state - as replayed
- * @returns what stands in a vessel or keg once yeast went in, then each crate with bottles left
+ * @returns what stands in a vessel or keg once yeast went in and off its pulp, then each crate with bottles left
  */
 export function drinksOf({ id, name }: { readonly id: string; readonly name: string }, state: BatchState): readonly DrinkToTaste[] {
-  const standing = state.liquid !== null && state.pitchedAt !== null ? [{ batchId: id, name, from: state.keg ? ('keg' as const) : ('vessel' as const) }] : [];
+  const standing =
+    state.liquid !== null && state.pitchedAt !== null && !state.pulp ? [{ batchId: id, name, from: state.keg ? ('keg' as const) : ('vessel' as const) }] : [];
   const crates = state.crates
     .filter((crate) => crate.lots.some((lot) => lot.left > 0))
     .map(({ id: crateId, capColour, bottledAt, lots }) => ({ batchId: id, name, from: { id: crateId, capColour, bottledAt, lots } }));

@@ -8,6 +8,7 @@ import { addFermentable, isIntense } from '../../matter/liquid/additions.js';
 import { taOf } from '../../matter/liquid/acid-chemistry.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { sweetnessGPerL } from '../../matter/liquid/views.js';
+import { SO2_MG_PER_UNIT } from '../../juice/adjust/sulfite-dose.js';
 import { isPoured, type TrialSubstance } from './trial-substance.js';
 
 /** One glass of a trial. */
@@ -30,8 +31,8 @@ export interface TrialDoses {
 
 /** Neighbours must lie so far apart to be told apart. @source design rule: 15–20 % or more */
 const TOLD_APART = 0.15;
-/** What is nothing yet is told from a first dose where that is as much as this: g/L of sugar, of acid, of tannin. @source our estimate of usual thresholds */
-const FIRST_TASTED = { sweetener: 3, acid: 0.3, tannin: 0.1 } as const;
+/** What is nothing yet is told from a first dose where that is as much as this: g/L of sugar, of acid, of tannin, of sulfur dioxide. @source our estimate of usual thresholds */
+const FIRST_TASTED = { sweetener: 3, acid: 0.3, tannin: 0.1, sulfite: 0.02 } as const;
 /** Stocks that are easily weighed, g in 100 mL. */
 const STOCKS = [0.01, 0.1, 1, 5, 10, 20, 40] as const;
 /** The least that a small syringe gives well, mL. */
@@ -41,6 +42,8 @@ const MOST_OF_GLASS = 0.25;
 
 /** A share of another liquid beyond which the drink is no drink of this batch any more. */
 const SHARE = { min: 0, max: 0.9 } as const;
+/** Sulfur dioxide, g/L. @source the total commonly allowed, 200 mg/L */
+const SULFITE_DOSE = { min: 0, max: 0.2 } as const;
 /** Intense sweeteners are dosed by the milligram, g/L. */
 const INTENSE_DOSE = { min: 0, max: 2 } as const;
 
@@ -55,6 +58,8 @@ function levelOf(liquid: Liquid, substance: TrialSubstance, dose: number): numbe
       return taOf(liquid) + dose;
     case 'tannin':
       return liquid.tanninGPerL + dose;
+    case 'sulfite':
+      return liquid.freeSo2MgPerL / 1000 + dose;
     default:
       return 1 - dose;
   }
@@ -69,6 +74,9 @@ function isTooClose(liquid: Liquid, substance: TrialSubstance, [one, other]: rea
   return b - a < Math.max(first / 2, TOLD_APART * Math.max(a, first));
 }
 
+/** What is weighed for a gram of a dose, g: sulfite is dosed by its sulfur dioxide and weighed as potassium metabisulfite. */
+const weighedG = ({ kind }: TrialSubstance): number => (kind === 'sulfite' ? 1000 / SO2_MG_PER_UNIT['potassium-metabisulfite'] : 1);
+
 /** Volume a gram takes, L. */
 const litresPerG = ({ kind, id }: TrialSubstance): number => (kind === 'sweetener' ? fermentableById(id).volumeLPerKg / 1000 : 0);
 
@@ -82,7 +90,7 @@ const litresPerG = ({ kind, id }: TrialSubstance): number => (kind === 'sweetene
  */
 export function trialMassG({ liquid, substance, dose }: { readonly liquid: Liquid; readonly substance: TrialSubstance; readonly dose: number }): number {
   if (isPoured(substance)) return (liquid.volumeL * dose) / (1 - inRange('fraction', dose, SHARE));
-  return (liquid.volumeL * dose) / (1 - dose * litresPerG(substance));
+  return (liquid.volumeL * dose * weighedG(substance)) / (1 - dose * litresPerG(substance));
 }
 
 function stockFor(doses: readonly number[], glassMl: number): number | null {
@@ -109,25 +117,27 @@ export function trialDoses(input: {
 }): Worked<TrialDoses> {
   const { liquid, substance, doses } = input;
   const glassMl = inRange('glassMl', input.glassMl, LIMITS.trialGlassMl);
-  const limit = isPoured(substance) ? SHARE : isIntense(substance.id) ? INTENSE_DOSE : LIMITS.trialDose;
+  const limit = isPoured(substance) ? SHARE : substance.kind === 'sulfite' ? SULFITE_DOSE : isIntense(substance.id) ? INTENSE_DOSE : LIMITS.trialDose;
   for (const dose of doses) inRange('dose', dose, limit);
   if (doses.length < 2 || doses.every((dose) => dose === 0)) throw new CoreError('OUT_OF_RANGE', 'a trial wants two glasses that differ', { field: 'dose' });
-  const stock = isPoured(substance) ? null : stockFor(doses, glassMl);
+  const weighed = doses.map((dose) => dose * weighedG(substance));
+  const stock = isPoured(substance) ? null : stockFor(weighed, glassMl);
   const isDry = stock === null && !isPoured(substance);
-  const amountOf = (dose: number): number => {
+  const amountOf = (dose: number, massG: number): number => {
     if (isPoured(substance)) return (glassMl * dose) / (1 - dose);
-    if (stock === null) return ((glassMl / 1000) * dose) / (1 - dose * litresPerG(substance));
-    return (glassMl * dose) / (stock * 10 - dose);
+    if (stock === null) return ((glassMl / 1000) * massG) / (1 - massG * litresPerG(substance));
+    return (glassMl * massG) / (stock * 10 - massG);
   };
   const sorted = [...doses].sort((a, b) => a - b);
   const neighbours = sorted.slice(1).map((dose, i): readonly [number, number] => [sorted[i] ?? 0, dose]);
-  const glasses = doses.map((dose) => ({ dose, amount: amountOf(dose) }));
+  const glasses = doses.map((dose, i) => ({ dose, amount: amountOf(dose, weighed[i] ?? dose) }));
   const most = glasses.reduce((a, b) => (b.amount > a.amount ? b : a));
+  const mostG = most.dose * weighedG(substance);
   const expression = isPoured(substance)
     ? `${figure(glassMl, 0)} mL × ${figure(most.dose, 2)} ÷ (1 − ${figure(most.dose, 2)})`
     : stock === null
       ? `${figure(glassMl, 0)} mL × ${figure(most.dose, 1)} g/L, its own volume counted`
-      : `${figure(glassMl, 0)} mL × ${figure(most.dose, 2)} ÷ (${figure(stock * 10, 1)} − ${figure(most.dose, 2)})`;
+      : `${figure(glassMl, 0)} mL × ${figure(mostG, 2)} ÷ (${figure(stock * 10, 1)} − ${figure(mostG, 2)})`;
   return worked(
     {
       stockGPer100Ml: stock,

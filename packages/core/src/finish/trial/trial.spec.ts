@@ -144,6 +144,16 @@ describe('trialDoses', () => {
       expect(Math.max(...glasses.map((g) => g.amount))).toBeLessThanOrEqual(25);
     }
   });
+  it('doses sulfite by its sulfur dioxide, weighed as the powder it comes as', () => {
+    const { stockGPer100Ml, glasses } = made({ kind: 'sulfite', id: '' }, [0, 0.03, 0.06]);
+    // 57.6 of 100 g of potassium metabisulfite are sulfur dioxide.
+    for (const { dose, amount } of glasses) expect((amount * (stockGPer100Ml ?? 0) * 10 * 0.576) / (100 + amount)).toBeCloseTo(dose, 4);
+    expectWithin(trialMassG({ liquid: cider, substance: { kind: 'sulfite', id: '' }, dose: 0.05 }), (19 * 0.05) / 0.576, { abs: 0.01 });
+    expect(readDoses('0 30 60 mg/L', { kind: 'sulfite', id: '' })).toEqual([0, 0.03, 0.06]);
+    expect(dosesText({ kind: 'sulfite', id: '' }, USUAL_DOSES.sulfite)).toBe('0  30  60  100');
+    expect(made({ kind: 'sulfite', id: '' }, [0, 0.005, 0.06]).tooClose).toEqual([[0, 0.005]]);
+    expect(refusalCode(() => made({ kind: 'sulfite', id: '' }, [0, 0.25]))).toBe('OUT_OF_RANGE');
+  });
   it('weighs in what no stock could carry', () => {
     const { isDry, glasses } = made({ kind: 'sweetener', id: 'sucrose' }, [0, 90]);
     expect(isDry).toBe(true);

@@ -94,7 +94,7 @@ export class ComparePage {
     if (drinks > MOST_RANKED) return `More than ${MOST_RANKED} at once nobody tastes well: leave some for another evening.`;
     if (this.way() === 'triangle' && drinks !== 2) return 'To find the odd one there are two drinks, not more.';
     if (!isWithin(this.glassMl(), LIMITS.trialGlassMl)) {
-      return `A glass holds between ${LIMITS.trialGlassMl.min} and ${LIMITS.trialGlassMl.max} mL. Write it as ${this.units.example('volume', 0.06)}.`;
+      return `A glass holds between ${LIMITS.trialGlassMl.min} and ${LIMITS.trialGlassMl.max} mL. Write it as ${this.units.volume(0.06)}.`;
     }
     if (this.names().length === 0) return 'Say who tastes: a name is enough.';
     const session = blindSession({ way: this.way(), drinks, tasters: this.names().length, seed: 0 });

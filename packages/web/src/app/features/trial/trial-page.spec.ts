@@ -65,4 +65,21 @@ describe('a bench trial', () => {
     expect(drunk).toMatchObject({ kind: 'discarded', payload: { volumeL: 0.72 } });
     expect(page.address()).toBe(`/batch/${BATCH_ID}/sweeten`);
   });
+  it('doses sulfite by the milligram, with what is said of it, and takes it on to the adjust page as powder', async () => {
+    const page = await open();
+    await page.choose('kind', 'sulfite');
+    await page.type('doses', '0 50');
+    expect(page.text('aside')).toMatch(/potassium metabisulfite[\s\S]*50 mg\/L/);
+    expect(page.text('aside')).toContain('people with asthma');
+    await page.type('names', 'Wren');
+    await page.press('Pour it');
+    await page.press('It is poured: hand it to Wren');
+    await pressGlass(page, 1);
+    await page.press('Everybody has judged: show it');
+    await page.choose('chosen', '1');
+    // 20 L less two glasses of 80 mL, × 0.05 ÷ 0.576.
+    expect(page.text('.scaled')).toContain('1.7 g of potassium metabisulfite');
+    await page.press('Write it down, then dose it');
+    expect(page.address()).toBe(`/batch/${BATCH_ID}/adjust`);
+  });
 });

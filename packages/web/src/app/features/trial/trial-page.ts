@@ -8,7 +8,7 @@ import { doseText, substanceName, type TrialledPayload } from '@trug/core/book/k
 import { blindSession, pouredL, saidOf } from '@trug/core/finish/trial/blind-session';
 import { dosesText, readDoses, USUAL_DOSES } from '@trug/core/finish/trial/read-doses';
 import { trialDoses, trialMassG } from '@trug/core/finish/trial/trial-doses';
-import { isPoured, TRIAL_KINDS, TRIAL_WAYS, type TrialKind } from '@trug/core/finish/trial/trial-substance';
+import { doseUnitOf, isPoured, TRIAL_KINDS, TRIAL_WAYS, type TrialKind } from '@trug/core/finish/trial/trial-substance';
 import { SWEETENERS } from '@trug/core/finish/sweeten/sweeten-for';
 import { newSeed } from '../../browser/new-seed';
 import { ActHead } from '../../shared/act-head/act-head';
@@ -34,7 +34,14 @@ const FIELDS = {
   ...{ stage: 'set', kind: 'sweetener', which: '', doses: '', glass: '', way: 'rank', names: '' },
   ...{ seed: '', pressed: '', chosen: '', text: '' },
 };
-const KIND_NAMES: Readonly<Record<TrialKind, string>> = { sweetener: 'sweetness', acid: 'acid', tannin: 'tannin', water: 'water', cider: 'another cider' };
+const KIND_NAMES: Readonly<Record<TrialKind, string>> = {
+  sweetener: 'sweetness',
+  acid: 'acid',
+  tannin: 'tannin',
+  sulfite: 'sulfite',
+  water: 'water',
+  cider: 'another cider',
+};
 const ACIDS = ['malic', 'tartaric', 'citric', 'lactic'] as const;
 const USUAL_GLASS_ML = 80;
 
@@ -62,8 +69,6 @@ export class TrialPage {
   protected readonly kinds = TRIAL_KINDS.map((id) => ({ id, name: KIND_NAMES[id] }));
   protected readonly ways = TRIAL_WAYS.map((id) => ({ id, name: WAY_NAMES[id] }));
   protected readonly kind = computed(() => TRIAL_KINDS.find((k) => k === this.fields().kind) ?? 'sweetener');
-  /** Whether another liquid is poured in, by its share. */
-  protected readonly poured = computed(() => isPoured({ kind: this.kind() }));
   protected readonly way = computed(() => TRIAL_WAYS.find((w) => w === this.fields().way) ?? 'rank');
   /** What of a kind can be varied; nothing to choose of tannin and water. */
   protected readonly which = computed(() => {
@@ -84,7 +89,17 @@ export class TrialPage {
     const choices = this.which();
     const chosen = choices.find(({ id }) => id === this.fields().which) ?? choices[0];
     const kind = this.kind();
-    return { kind, id: chosen?.id ?? '', name: kind === 'cider' ? (chosen?.name ?? '') : kind === 'sweetener' || kind === 'acid' ? '' : kind };
+    return {
+      kind,
+      id: chosen?.id ?? '',
+      name: kind === 'cider' ? (chosen?.name ?? '') : kind === 'sweetener' || kind === 'acid' ? '' : kind === 'sulfite' ? 'potassium metabisulfite' : kind,
+    };
+  });
+  /** Beside the doses, what they are told in. */
+  protected readonly dosesLabel = computed(() => {
+    const { unit } = doseUnitOf({ kind: this.kind() });
+    const what = { '%': 'Of it in each glass, %', 'g/L': 'More of it in each glass, g/L', 'mg/L': 'More sulfur dioxide in each glass, mg/L' };
+    return what[unit];
   });
   protected readonly usualDoses = computed(() => dosesText(this.substance(), USUAL_DOSES[this.kind()]));
   private readonly doses = computed(() =>
@@ -122,7 +137,7 @@ export class TrialPage {
   );
   protected readonly cautions = computed(() => {
     const { kind, id } = this.substance();
-    return kind === 'sweetener' && id === 'xylitol' ? [caution('xylitol')] : [];
+    return kind === 'sweetener' && id === 'xylitol' ? [caution('xylitol')] : kind === 'sulfite' ? [caution('sulfite')] : [];
   });
   protected readonly session = computed(() => {
     const { seed } = this.fields();
@@ -203,6 +218,7 @@ export class TrialPage {
     const mass = `${amount.toPrecision(3)} g`;
     if (kind === 'sweetener') leaveDraft(batchDraftKey('sweeten', batchId), { sweetener: id, mass });
     else if (kind === 'acid') leaveDraft(batchDraftKey('adjust', batchId), { what: 'acid', acid: id, given: mass });
+    else if (kind === 'sulfite') leaveDraft(batchDraftKey('adjust', batchId), { what: 'sulfite', form: 'potassium-metabisulfite', given: mass });
     else if (kind === 'tannin') leaveDraft(batchDraftKey('adjust', batchId), { what: 'tannin', given: mass });
     else return;
     await this.router.navigate(['/batch', batchId, kind === 'sweetener' ? 'sweeten' : 'adjust']);

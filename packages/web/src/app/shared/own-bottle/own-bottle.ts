@@ -39,7 +39,7 @@ const LIKE = [
       </p>
       <div class="fields" [formGroup]="draft.form">
         <trug-text label="What you call it" name="ownBottleName" formControlName="name" placeholder="Tall brown" [longest]="longest" />
-        <trug-select label="Made like" name="ownBottleLike" formControlName="like" [options]="like" />
+        <trug-select class="wide" label="Made like" name="ownBottleLike" formControlName="like" [options]="like" />
         <trug-quantity label="It holds" name="ownBottleSize" dimension="volume" [placeholder]="units.volume(0.66)" formControlName="size" />
         <trug-number label="How many" name="ownBottleCount" figure="count" placeholder="24" formControlName="count" />
         @if (madeLike().limitBar; as bar) {
@@ -65,6 +65,9 @@ const LIKE = [
       grid-template-columns: repeat(auto-fit, minmax(min(10rem, 100%), 1fr));
       gap: 0.75rem 1rem;
       margin-block: 0.75rem;
+    }
+    .wide {
+      grid-column: 1 / -1;
     }
   `,
 })
