@@ -115,6 +115,7 @@ export class PrimedPayloadDto {
   @IsIn(PRIMING_MODES) mode!: PrimingMode;
   @InRange(LIMITS.fizzVolumes) targetVolumes!: number;
   @InRange(LIMITS.hottestC) warmestSinceEndC!: number;
+  @IsOptional() @InRange(LIMITS.smallDoseG) freshYeastG?: number;
 }
 
 export class BottleCountDto {

@@ -57,7 +57,7 @@ export const SAMPLE_PAYLOADS: { readonly [K in EntryKind]: EntryPayloads[K] } = 
   stabilised: { so2MgPerL: 50, sorbateMgPerL: 150 },
   tested: { by: 'sugar-test', sugarGPerL: 1, acknowledged: [] },
   sweetened: { sweetenerId: 'sucrose', massG: 200 },
-  primed: { fermentableId: 'sucrose', massG: 120, mode: 'bulk', targetVolumes: 2.4, warmestSinceEndC: 18 },
+  primed: { fermentableId: 'sucrose', massG: 120, mode: 'bulk', targetVolumes: 2.4, warmestSinceEndC: 18, freshYeastG: 1 },
   bottled: {
     bottles: [{ kindId: 'crown-500', count: 30 }],
     testBottle: true,

@@ -13,6 +13,8 @@ export interface PrimedPayload {
   readonly mode: PrimingMode;
   readonly targetVolumes: number;
   readonly warmestSinceEndC: number;
+  /** Fresh yeast that went in with it, g; absent where its own was enough. */
+  readonly freshYeastG?: number | undefined;
 }
 
 export const primed: Kind<PrimedPayload> = {
@@ -23,7 +25,7 @@ export const primed: Kind<PrimedPayload> = {
   }),
   words: ({ payload }, say) => ({
     lead: 'Primed',
-    rest: `with ${say.mass(payload.massG)} ${fermentableById(payload.fermentableId).name} for ${figure(payload.targetVolumes, 1)} volumes`,
+    rest: `with ${say.mass(payload.massG)} ${fermentableById(payload.fermentableId).name} for ${figure(payload.targetVolumes, 1)} volumes${payload.freshYeastG === undefined ? '' : `, and ${say.mass(payload.freshYeastG)} of fresh yeast`}`,
   }),
   check: (state, verdict) => {
     const way = sealWay(state, verdict);

@@ -26,6 +26,7 @@ const input: BottlingInputs = {
   mode: 'bulk',
   doseG: null,
   warmestC: 18,
+  today: '2026-11-20T10:00:00.000Z',
   hottestC: 24,
   lossL: 0.4,
   bottles: [{ kindId: 'crown-500', count: null }],
@@ -81,5 +82,15 @@ describe('bottlingPlan', () => {
     const each = bottlingPlan({ ...input, mode: 'per-bottle', doseG: 3, bottles: mixed });
     expect(each?.priming?.ok === false && each.priming.error.message).toMatch(/more fizz in a small bottle/);
     expect(bottlingPlan({ ...input, mode: 'bulk', doseG: 100, bottles: mixed })?.priming?.ok).toBe(true);
+  });
+  it('asks for fresh yeast where its own is old, and tells the bottle that gets most', () => {
+    expect(bottlingPlan(input)?.freshYeast).toBeNull();
+    const old = bottlingPlan({ ...input, today: make.at(200) });
+    expect(old?.freshYeast?.value).toEqual({ massG: 1, why: ['its yeast went in 200 days ago'] });
+    expect(bottlingPlan({ ...input, today: make.at(200), route: 'still' })).toMatchObject({ freshYeast: null, uneven: null });
+    const fined = seen([...tested, make.entry('clarified', 26.3, { means: 'finings', massG: 2, waitDays: 3 })], 90);
+    expect(bottlingPlan({ ...input, ...fined, today: make.at(90) })?.freshYeast?.value.why).toEqual(['its yeast went in 90 days ago', 'it was fined']);
+    expect(bottlingPlan(input)?.uneven).toMatchObject({ how: 'unstirred', kindId: 'crown-500' });
+    expect(bottlingPlan({ ...input, mode: 'per-bottle' })?.uneven?.how).toBe('heaped');
   });
 });

@@ -8,6 +8,11 @@ import { BOTTLE_KINDS, bottleById } from '../../base/reference/bottle-kinds.js';
 import { hottestTaken } from '../../finish/bottle/bottle-safety.js';
 import { filledShare, planBottles, type BottlePlan } from '../../finish/bottle/plan-bottles.js';
 import { CoreError } from '../../base/errors/core-error.js';
+import { freshYeast, type FreshYeast } from '../../finish/bottle/fresh-yeast.js';
+import { primingSpread, type UnevenBottle } from '../../finish/bottle/priming-spread.js';
+import { abvOf } from '../../matter/liquid/views.js';
+import { daysBetween } from '../../matter/quantity/days.js';
+import type { ClearingMeans } from '../../ferment/clear/clearing-means.js';
 import { fizzFromDose, primingSugar, type Priming } from '../../finish/bottle/priming-sugar.js';
 import { attempt, type Attempt } from '../../base/errors/attempt.js';
 import { pressureBand, withPriming, type PressureBand, type SealedGas } from '../../finish/bottle/sealed-gas.js';
@@ -35,6 +40,8 @@ export interface BottlingInputs {
   readonly testBottle: boolean;
   /** Room left in bottles that are heated, share of the bottle. */
   readonly headspace: number;
+  /** The day it is done, ISO 8601. */
+  readonly today: string;
 }
 
 /** What comes of it. */
@@ -48,6 +55,10 @@ export interface BottlingPlan {
   readonly bands: readonly (PressureBand & { readonly name: string })[];
   readonly limits: readonly { readonly id: string; readonly name: string; readonly limitBar: number; readonly chosen: boolean }[];
   readonly check: BottlingCheck;
+  /** A little yeast that wants to go in with the sugar; null where its own will do, or nothing is primed. */
+  readonly freshYeast: Worked<FreshYeast> | null;
+  /** The bottle that gets most where the sugar goes in unevenly; null where nothing is primed. */
+  readonly uneven: UnevenBottle | null;
   /** What would make the weakest bottles hold, where they would not. */
   readonly ways: readonly WayToHold[];
 }
@@ -78,6 +89,8 @@ const asleep = (gas: SealedGas): SealedGas => ({
 
 /** The fizz a batch that nobody read is primed for. @source our estimate: a prickle, with room for what may be left */
 const UNREAD_VOLUMES = 1.5;
+/** Means that take yeast down with the haze. */
+const FINED_BY: readonly ClearingMeans[] = ['finings', 'bentonite'];
 /** More than this is no fizz that any bottle of the bench holds, volumes. */
 const MOST_VOLUMES = 6;
 
@@ -145,6 +158,14 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
   const bottles = kinds.map(({ kindId }) => ({ kindId, count: Math.max(1, counts.get(kindId) ?? 1) }));
   const check = checkBottling({ way, gas: toHeat ? gas : sealed, bottles, hottestC, toHeat });
   const [weakest] = check.safety;
+  const { pitchedAt, clarified } = input.state;
+  const tired = {
+    volumeL: liquid.volumeL,
+    daysSinceYeast: pitchedAt === null ? null : daysBetween(pitchedAt, input.today),
+    fined: clarified !== null && FINED_BY.includes(clarified.means),
+    abv: abvOf(liquid),
+    freeSo2MgPerL: liquid.freeSo2MgPerL,
+  };
   return {
     liquid,
     targetVolumes,
@@ -158,6 +179,8 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
     ],
     limits: limitsOf(kinds.map((k) => k.kindId)),
     check,
+    freshYeast: massG > 0 ? freshYeast(tired) : null,
+    uneven: primingSpread({ gas: { ...gas, liquid: primed }, fermentableId, massG, mode, bottles: asked.bottles, hottestC: hottestTaken(hottestC) }),
     ways: weakest ? waysToHold({ gas: sealed, bottle: bottleById(weakest.kindId), hottestC, bottleCount: counts.get(weakest.kindId) || 1 }) : [],
   };
 }

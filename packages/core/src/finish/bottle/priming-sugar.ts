@@ -88,7 +88,7 @@ export function primingSugar(input: PrimingInput): Worked<Priming> {
   const gPerL = Math.max(0, missing * CO2_G_PER_VOLUME) / kind.co2GPerG;
   const massG = gPerL * liquid.volumeL;
   const primed = massG > 0 ? addFermentable(liquid, { fermentableId, massG }) : liquid;
-  const perBottleG = mode === 'per-bottle' ? gPerL * (inRange('bottleMl', input.bottleMl ?? NaN, { min: 100, max: 3000 }) / 1000) : null;
+  const perBottleG = mode === 'per-bottle' ? gPerL * (inRange('bottleMl', input.bottleMl ?? NaN, LIMITS.bottleMl) / 1000) : null;
   return worked(
     {
       gPerL,

@@ -1,6 +1,15 @@
+import { CLEANING_WAYS } from './cleaning-ways.js';
 import { runSteps, syrupWaterMl } from './run-steps.js';
 
-const run = { bottleCount: 24, testBottle: true, heatedRoom: null, capColour: 'rust', today: '2026-11-23T10:00:00.000Z' };
+const run = {
+  bottleCount: 24,
+  testBottle: true,
+  freshYeastG: null,
+  heatedRoom: null,
+  capColour: 'rust',
+  cleanedBy: 'no-rinse' as const,
+  today: '2026-11-23T10:00:00.000Z',
+};
 const bulk = { massG: 76, of: 'white sugar', mode: 'bulk' as const };
 const ids = (steps: readonly { readonly id: string }[]): readonly string[] => steps.map((s) => s.id);
 
@@ -10,6 +19,16 @@ describe('the steps of a bottle run', () => {
     expect(ids(steps)).toEqual(['clean', 'syrup', 'stir', 'fill', 'test', 'cap', 'warm']);
     expect(steps[1]?.how).toContain('76 g of white sugar in 200 mL');
     expect(steps.at(-1)?.text).toBe('In the warm until Mon 14 Dec');
+  });
+  it('wake the yeast before the sugar goes in, and clean with what there is, each with its time', () => {
+    const steps = runSteps({ ...run, priming: bulk, freshYeastG: 1.2, cleanedBy: 'oven' });
+    expect(ids(steps)).toEqual(['clean', 'yeast', 'syrup', 'stir', 'fill', 'test', 'cap', 'warm']);
+    expect(steps[0]?.how).toMatch(/^Hold each to the light.*out only when it is cold/);
+    expect(steps.map((s) => s.waitMin ?? 0)).toEqual([60, 15, 0, 0, 0, 0, 0, 0]);
+    expect(steps[1]?.text).toBe('1.2 g of fresh yeast, woken and stirred in');
+    for (const { id, how, waitMin } of CLEANING_WAYS) {
+      expect(runSteps({ ...run, priming: null, cleanedBy: id })[0]).toMatchObject({ how: expect.stringContaining(how), waitMin });
+    }
   });
   it('dose bottle by bottle, or not at all', () => {
     expect(ids(runSteps({ ...run, priming: { ...bulk, mode: 'per-bottle' } }))).toContain('dose');

@@ -1,4 +1,5 @@
-import { figure } from '../../base/worked/figures.js';
+import { CLEANING_WAYS, type CleaningMeans } from './cleaning-ways.js';
+import { figure, trimmed } from '../../base/worked/figures.js';
 import { dateAfter, dayText } from '../../matter/quantity/days.js';
 import { countText } from '../../matter/quantity/count-text.js';
 
@@ -7,10 +8,13 @@ export interface RunInput {
   readonly bottleCount: number;
   /** The sugar that goes in; null for a still drink. */
   readonly priming: { readonly massG: number; readonly of: string; readonly mode: 'bulk' | 'per-bottle' } | null;
+  /** Fresh yeast that goes in with the sugar, g; null for none. */
+  readonly freshYeastG: number | null;
   readonly testBottle: boolean;
   /** Filled to be heated: share of the bottle left empty; null for all others. */
   readonly heatedRoom: number | null;
   readonly capColour: string;
+  readonly cleanedBy: CleaningMeans;
   /** ISO 8601. */
   readonly today: string;
   readonly zone?: string | undefined;
@@ -21,6 +25,8 @@ export interface RunStep {
   readonly id: string;
   readonly text: string;
   readonly how: string;
+  /** What it takes its time for, minutes; absent where nothing is waited for. */
+  readonly waitMin?: number;
 }
 
 /** mL of water for a gram of sugar: a syrup that pours and sinks through the drink. @source usual practice, two to three */
@@ -53,7 +59,7 @@ function restStep({ priming, heatedRoom }: Pick<RunInput, 'priming' | 'heatedRoo
  * @returns steps
  * @source usual practice of home makers
  */
-export function runSteps({ bottleCount, priming, testBottle, heatedRoom, capColour, today, zone }: RunInput): readonly RunStep[] {
+export function runSteps({ bottleCount, priming, freshYeastG, testBottle, heatedRoom, capColour, cleanedBy, today, zone }: RunInput): readonly RunStep[] {
   const warmUntil = dayText(dateAfter(today, WARM_DAYS, zone), true);
   const sweet: readonly RunStep[] =
     priming === null
@@ -68,6 +74,18 @@ export function runSteps({ bottleCount, priming, testBottle, heatedRoom, capColo
             { id: 'stir', text: 'Stir slowly, thirty turns', how: 'From the bottom: uneven sugar is the usual burst bottle.' },
           ]
         : [{ id: 'dose', text: 'Sugar into each bottle', how: 'Level, never heaped, and each bottle once: tick them off as you go.' }];
+  const clean = CLEANING_WAYS.find(({ id }) => id === cleanedBy);
+  const yeast: readonly RunStep[] =
+    freshYeastG === null
+      ? []
+      : [
+          {
+            id: 'yeast',
+            text: `${trimmed(freshYeastG, 1)} g of fresh yeast, woken and stirred in`,
+            how: 'A dry kind that stands its strength: a quarter of an hour in half a cup of water of 32 °C, then into the drink before the sugar.',
+            waitMin: 15,
+          },
+        ];
   const test: readonly RunStep[] = testBottle
     ? [{ id: 'test', text: 'The plastic one in the middle of the run', how: 'Squeezed flat of air and screwed tight: it tells how firm the others are.' }]
     : [];
@@ -76,8 +94,10 @@ export function runSteps({ bottleCount, priming, testBottle, heatedRoom, capColo
     {
       id: 'clean',
       text: `Clean ${countText(bottleCount, 'bottle')}, caps, tube and bucket`,
-      how: 'Hold each to the light. A chip or a scratch is where it breaks.',
+      how: `Hold each to the light: a chip or a scratch is where it breaks. ${clean?.how ?? ''}`.trim(),
+      ...(clean ? { waitMin: clean.waitMin } : {}),
     },
+    ...yeast,
     ...sweet,
     {
       id: 'fill',

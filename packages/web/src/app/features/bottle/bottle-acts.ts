@@ -8,7 +8,7 @@ import type { BottleBenchFields } from './bottle-draft';
 export interface RunDone {
   readonly bottles: readonly BottleCount[];
   /** The sugar that goes in, g, and what it makes; null for a still drink. */
-  readonly primed: { readonly massG: number; readonly targetVolumes: number; readonly warmestSinceEndC: number } | null;
+  readonly primed: { readonly massG: number; readonly targetVolumes: number; readonly warmestSinceEndC: number; readonly freshYeastG?: number } | null;
   readonly testBottle: boolean;
   readonly lossL: number;
   readonly hottestC: number;

@@ -56,7 +56,7 @@ describe('BottleBench', () => {
     expect(page.count('.choice.struck')).toBe(3);
     await page.choose('room', '7');
     expect(page.text('.left')).toMatch(/crown-capped 500 mL, hotabout \d\.\d bar, stands 6\.5 bar/);
-    expect(page.text('.steps')).toContain('Leave 7 % of each empty');
+    expect(page.text('trug-run-list')).toContain('Leave 7 % of each empty');
     // What has no live yeast in it presses on no hot day.
     expect(page.has('.verdict')).toBe(false);
     await page.type('acknowledge', 'I understand');
@@ -107,5 +107,35 @@ describe('BottleBench', () => {
       sampleEntry('stabilised', 26.5, { so2MgPerL: 60, sorbateMgPerL: 200 }),
     ]);
     expect(page.text('.struck')).toContain('priming would stay flat');
+  });
+  it('offers fresh yeast where its own is old, and says what one uneven bottle would feel', async () => {
+    const young = await open();
+    expect(young.text('[data-test=uneven]')).toMatch(
+      /^Unstirred, one crown-capped 500 mL filled from the foot of the bucket gets about \d\.\d volumes, \d\.\d bar on a hot day/,
+    );
+    expect(young.text()).not.toContain('fresh yeast');
+    const old = await open(testedLog(), 220);
+    expect(old.text()).toContain('1 g of fresh yeast with it It may stay flat for months without: its yeast went in 220 days ago');
+    expect(old.text('trug-run-list')).toContain('woken and stirred in');
+    await old.choose('mode', 'per-bottle');
+    expect(old.text('[data-test=uneven]')).toContain('with a gram more, as a heaped spoon has');
+    await old.choose('fizz', '1.5');
+    await old.submit();
+    expect(old.written()[0]?.payload).toMatchObject({ mode: 'per-bottle', freshYeastG: 1 });
+    const left = await open(testedLog(), 220);
+    await left.tickBox('of fresh yeast with it');
+    expect(left.text('trug-run-list')).not.toContain('woken');
+    await left.choose('fizz', '1.5');
+    await left.submit();
+    expect(left.written()[0]?.payload).not.toHaveProperty('freshYeastG');
+  });
+  it('cleans with what there is, and times what takes its time', async () => {
+    const page = await open();
+    await page.choose('cleanedBy', 'oven');
+    expect(page.text('trug-run-list')).toContain('out only when it is cold');
+    await page.press('Time it, 60 min: Clean 39 bottles, caps, tube and bucket');
+    expect(page.text('.timer')).toMatch(/^(60:00|59:5\d) left/);
+    await page.press('Stop');
+    expect(page.text('.timer')).toBe('Time it: 60 min');
   });
 });

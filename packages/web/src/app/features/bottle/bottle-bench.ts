@@ -5,6 +5,7 @@ import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { USUAL_LOSS_L } from '@trug/core/finish/bottle/plan-bottles';
 import { USUAL_BATH_C } from '@trug/core/finish/bottle/hot-lot';
+import { CLEANING_WAYS } from '@trug/core/finish/bottle/cleaning-ways';
 import { runSteps } from '@trug/core/finish/bottle/run-steps';
 import { bottleById } from '@trug/core/base/reference/bottle-kinds';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
@@ -18,6 +19,7 @@ import { maySeal, sealWay } from '@trug/core/book/state/sealing';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { BottleChoice } from './bottle-choice';
 import { PrimingDrawn } from './priming-drawn';
+import { RunList } from './run-list';
 import { RunTray } from './run-tray';
 import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
@@ -32,7 +34,7 @@ import { bottlingPlan } from '@trug/core/book/plan/bottling-plan';
 import { isWithin } from '@trug/core/base/errors/guards';
 import { LIMITS } from '@trug/core/base/errors/limits';
 import { bottleActs } from './bottle-acts';
-import { countProblem, NEW_BENCH, readBottles, ROOMS, typedCounts, withTick, type BottleBenchFields } from './bottle-draft';
+import { countProblem, NEW_BENCH, readBottles, ROOMS, typedCounts, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../units/said.pipe';
 import { settingsFeature } from '../../state/settings.reducer';
@@ -49,6 +51,7 @@ import { Refusal } from '../../shared/refusal/refusal';
   imports: [
     BottleChoice,
     PrimingDrawn,
+    RunList,
     RunTray,
     Word,
     ActHead,
@@ -160,6 +163,7 @@ export class BottleBench {
       bottles: this.chosen(),
       testBottle: testBottle === 'yes',
       headspace: this.headspace(),
+      today: this.writer.now(),
     });
   });
   private readonly headspace = computed(() => Number(this.fields().room) / 100);
@@ -194,20 +198,32 @@ export class BottleBench {
   });
   /** Whether a plastic one goes with the lot. */
   protected readonly hasTest = computed(() => this.fields().testBottle === 'yes' && this.priming() !== null);
+  /** What bottles can be cleaned with: heat is for glass alone. */
+  protected readonly cleaners = computed(() => {
+    const hasPlastic = this.chosen().some(({ kindId }) => bottleById(kindId).closure === 'screw');
+    return CLEANING_WAYS.map(({ id, name, glassOnly }) => ({ id, name: `${name}${glassOnly && hasPlastic ? ', not the plastic ones' : ''}` }));
+  });
+  protected readonly takesFresh = computed(() => {
+    const { fresh } = this.fields();
+    return fresh === '' ? this.plan()?.freshYeast != null : fresh === 'yes';
+  });
+  private readonly freshYeastG = computed(() => (this.takesFresh() && this.priming() !== null ? (this.plan()?.freshYeast?.value.massG ?? null) : null));
   protected readonly sugarName = computed(() => this.sugarChoices().find((c) => c.id === this.fields().sugar)?.name ?? '');
   protected readonly steps = computed(() => {
     const bottleCount = this.run()?.value.bottleCount ?? 0;
     if (bottleCount === 0) return [];
-    const { mode, cap } = this.fields();
+    const { mode, cap, cleanedBy } = this.fields();
     const massG = this.priming()?.value.massG;
     const priming =
       massG === undefined ? null : { massG, of: this.sugarName().toLowerCase(), mode: mode === 'per-bottle' ? ('per-bottle' as const) : ('bulk' as const) };
     return runSteps({
       bottleCount,
       priming,
+      freshYeastG: this.freshYeastG(),
       testBottle: this.hasTest(),
       heatedRoom: this.route() === 'heated' ? this.headspace() : null,
       capColour: cap,
+      cleanedBy: CLEANING_WAYS.find(({ id }) => id === cleanedBy)?.id ?? 'no-rinse',
       today: this.writer.now(),
       zone: this.units.zone(),
     });
@@ -221,14 +237,6 @@ export class BottleBench {
       .join(' + ');
   });
   protected readonly cautions = computed(() => this.plan()?.check.cautions ?? []);
-
-  protected isTicked(stepId: string): boolean {
-    return this.fields().ticked.split(',').includes(stepId);
-  }
-
-  protected tick(stepId: string, done: boolean): void {
-    this.draft.set('ticked', withTick(this.fields().ticked, stepId, done));
-  }
 
   protected async file(): Promise<void> {
     const view = this.view();
@@ -271,9 +279,13 @@ export class BottleBench {
     const problem = this.primingProblem();
     if (problem !== null) return `${problem}. Choose a livelier fizz, or bottle it still.`;
     const massG = this.priming()?.value.massG;
+    const freshYeastG = this.freshYeastG();
     return bottleActs(view, this.fields(), {
       bottles: run.value.lots.filter((lot) => lot.count > 0).map(({ kindId, count }) => ({ kindId, count })),
-      primed: massG === undefined ? null : { massG, targetVolumes: plan.targetVolumes, warmestSinceEndC: this.warmestC() },
+      primed:
+        massG === undefined
+          ? null
+          : { massG, targetVolumes: plan.targetVolumes, warmestSinceEndC: this.warmestC(), ...(freshYeastG === null ? {} : { freshYeastG }) },
       testBottle: this.hasTest(),
       lossL: this.lossL(),
       hottestC: this.hottestC(),

@@ -17,8 +17,14 @@ export interface BottleBenchFields {
   readonly testBottle: string;
   /** Room left in bottles that are heated, %. */
   readonly room: string;
+  /** What the bottles are cleaned with. */
+  readonly cleanedBy: string;
+  /** Whether fresh yeast goes in with the sugar: `yes`, `no`, or empty for as it is advised. */
+  readonly fresh: string;
   /** Steps of the run that are done, apart by commas. */
   readonly ticked: string;
+  /** The step that is timed, and since when. */
+  readonly timed: string;
 }
 
 /** A bench nobody has touched. */
@@ -37,7 +43,10 @@ export const NEW_BENCH: BottleBenchFields = {
   bottles: 'crown-500:',
   testBottle: 'yes',
   room: '5',
+  cleanedBy: 'no-rinse',
+  fresh: '',
   ticked: '',
+  timed: '',
 };
 
 /** The chosen kinds of bottle with their counts as typed. */
@@ -80,4 +89,18 @@ export function withTick(ticked: string, stepId: string, done: boolean): string 
 export function withKind(bottles: string, kindId: string, count: string | null): string {
   const others = typedCounts(bottles).filter((b) => b.kindId !== kindId);
   return [...others, ...(count === null ? [] : [{ kindId, count: count.trim() }])].map((b) => `${b.kindId}:${b.count}`).join(',');
+}
+
+/** A step of the run that is timed. */
+export interface TimedStep {
+  readonly stepId: string;
+  /** ISO 8601. */
+  readonly since: string;
+}
+
+/** The timed step as the draft keeps it, and as it is read again; null for none. */
+export const timedText = ({ stepId, since }: TimedStep): string => `${stepId} ${since}`;
+export function timedIn(text: string): TimedStep | null {
+  const [stepId = '', since = ''] = text.split(' ');
+  return since === '' ? null : { stepId, since };
 }
