@@ -30,7 +30,7 @@ describe('sweet by heat', () => {
 
       await bench.open(`/batch/${id}/bottle`);
       await bench.tickOption('route', 'heated');
-      await bench.says(/Into the bath, today/, '.steps');
+      await bench.says(/Into the bath, today/, 'trug-run-list');
       await bench.press('Bottle it');
       await bench.says(/left as they are, they burst/, '[role=alert]');
       await bench.fill('acknowledge', 'I understand');

@@ -123,7 +123,7 @@ describe('BottleBench', () => {
     await old.submit();
     expect(old.written()[0]?.payload).toMatchObject({ mode: 'per-bottle', freshYeastG: 1 });
     const left = await open(testedLog(), 220);
-    await left.tickBox('of fresh yeast with it');
+    await left.tickBox('1 g of fresh yeast with it');
     expect(left.text('trug-run-list')).not.toContain('woken');
     await left.choose('fizz', '1.5');
     await left.submit();

@@ -205,7 +205,7 @@ export class BottleBench {
   });
   protected readonly takesFresh = computed(() => {
     const { fresh } = this.fields();
-    return fresh === '' ? this.plan()?.freshYeast != null : fresh === 'yes';
+    return fresh === '' ? (this.plan()?.freshYeast ?? null) !== null : fresh === 'yes';
   });
   private readonly freshYeastG = computed(() => (this.takesFresh() && this.priming() !== null ? (this.plan()?.freshYeast?.value.massG ?? null) : null));
   protected readonly sugarName = computed(() => this.sugarChoices().find((c) => c.id === this.fields().sugar)?.name ?? '');
