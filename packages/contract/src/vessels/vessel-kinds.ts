@@ -4,6 +4,7 @@ export const VESSEL_KINDS = [
   { id: 'carboy', name: 'carboy', capacityL: 23, widthMm: 290, heightMm: 490 },
   { id: 'bucket', name: 'bucket', capacityL: 25, widthMm: 340, heightMm: 400 },
   { id: 'cube', name: 'plastic cube', capacityL: 20, widthMm: 290, heightMm: 420 },
+  { id: 'barrel', name: 'wooden barrel', capacityL: 30, widthMm: 310, heightMm: 460 },
   { id: 'keg', name: 'steel keg', capacityL: 19, widthMm: 220, heightMm: 620 },
 ] as const;
 

@@ -7,13 +7,14 @@ import type { BatchState } from '../state/batch-state.js';
 import { calendarDays, dateAfter, dayText } from '../../matter/quantity/days.js';
 import { yeastById } from '../../base/reference/yeast-kinds.js';
 import { celsius, figure } from '../../base/worked/figures.js';
+import { barrelLoss } from '../../finish/rack/barrel-loss.js';
 import { WIDE_OPEN } from '../../finish/rack/wide-open.js';
 import { blowOffRisk } from './blow-off-risk.js';
 import { ROOM_GAS_L } from './room-gas.js';
 
 /** Something to mind while a batch stands. */
 export interface CareNote {
-  readonly id: 'foam' | 'narrow' | 'gas' | 'heat' | 'cold' | 'vent' | 'air' | 'lees' | 'plastic' | 'malolactic' | 'haze' | 'room';
+  readonly id: 'foam' | 'narrow' | 'gas' | 'heat' | 'cold' | 'vent' | 'air' | 'lees' | 'plastic' | 'barrel' | 'malolactic' | 'haze' | 'room';
   readonly weight: 'note' | 'mind' | 'act';
   readonly text: string;
 }
@@ -44,9 +45,13 @@ const THICK_DAYS = 120;
 export const LEES_DAYS = 42;
 export const LEES_ABV = 8;
 const LONG_LEES_DAYS = 180;
+/** A barrel is filled up once a month. @source usual practice */
+const BARREL_DAYS = 28;
+/** Where nobody said how warm it stands, °C. */
+const USUAL_PLACE_C = 15;
 
 /**
- * What to mind about a batch as it stands: foam, heat and cold, gas, air, lees, plastic.
+ * What to mind about a batch as it stands: foam, heat and cold, gas, air, lees, plastic and wood.
  *
  * @param state - the batch
  * @param verdict - its verdict; null before yeast
@@ -189,7 +194,7 @@ function restNotes(state: BatchState, fills: readonly Fill[], today: string, end
       text: `In ${plastic.name} for ${days} days. Plastic lets air in: ${THIN_PLASTIC.has(plastic.kind) ? 'weeks' : 'a few months'} are all right for a fermented drink, not longer. Move it to glass or steel.`,
     });
   }
-  notes.push(...leesNotes(state, today, endedAt));
+  notes.push(...barrelNotes(state, fills, today), ...leesNotes(state, today, endedAt));
   if (state.rackedAt === null && state.placeC !== null && state.placeC < GASSY_C) {
     notes.push({
       id: 'gas',
@@ -198,6 +203,23 @@ function restNotes(state: BatchState, fills: readonly Fill[], today: string, end
     });
   }
   return notes;
+}
+
+/** A barrel wants filling up: what the wood lets through, air takes the place of. */
+function barrelNotes(state: BatchState, fills: readonly Fill[], today: string): readonly CareNote[] {
+  const since = state.filledUpAt ?? state.rackedAt ?? state.pitchedAt ?? today;
+  const days = calendarDays(since, today, state.zone);
+  if (days < BARREL_DAYS) return [];
+  return fills
+    .filter((fill) => fill.kind === 'barrel')
+    .map(({ name, capacityL }) => {
+      const { likelyL, leastL, mostL } = barrelLoss({ capacityL, days, tempC: state.placeC ?? USUAL_PLACE_C }).value;
+      return {
+        id: 'barrel' as const,
+        weight: 'mind' as const,
+        text: `${name} was last filled up ${days} days ago. Wood lets drink out and air in: about ${figure(likelyL, 1)} L have gone, ${figure(leastL, 1)} to ${figure(mostL, 1)} L. Fill it to the bung with like cider, and taste it: a young barrel gives all it has in weeks.`,
+      };
+    });
 }
 
 /** Long lees contact by strength: a weak cider goes off on them, a strong one gains. */

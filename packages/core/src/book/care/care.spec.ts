@@ -87,6 +87,16 @@ describe('careNotes', () => {
     expect(ids([fill(23), pitch(), ...dry], 60, vessel('cube', 23))).not.toContain('plastic');
     expect(ids([fill(23), pitch(), ...dry, entry('racked', 30, { vessels: [{ vesselId: 'V', volumeL: 22.5 }], lossL: 0.5 })], 60)).toEqual([]);
   });
+  it('asks for a barrel to be filled up once a month, with what the wood let through, and no more once it was', () => {
+    const barrel = vessel('barrel', 23);
+    const moved = entry('racked', 30, { vessels: [{ vesselId: 'V', volumeL: 22.5 }], lossL: 0.5 });
+    expect(ids([fill(23), pitch(), ...dry, moved], 57, barrel)).not.toContain('barrel');
+    const note = notesOf([fill(23), pitch(), ...dry, moved], 60, barrel).find((n) => n.id === 'barrel');
+    // 23 L × 0.05 × ∛(225 ÷ 23) × 30 ÷ 365, in a place of 18 °C.
+    expect(note?.text).toMatch(/filled up 30 days ago.*about 0\.2 L have gone, 0\.1 to 0\.5 L/);
+    const topped = entry('addition', 59, { what: 'water', volumeL: 0.2 });
+    expect(ids([fill(23), pitch(), ...dry, moved, topped], 60, barrel)).not.toContain('barrel');
+  });
   it('counts the days in a vessel as the maker counts them', () => {
     const log = [fill(23), pitch(), ...dry];
     // Begun at midnight in the far east: the day before, by the clock of Greenwich.

@@ -39,7 +39,7 @@ function apply(state: Draft, { at, payload }: Filed<AdditionPayload>): Patch {
     case 'fermentable':
       return sugared(state, at, payload);
     case 'water':
-      return moveGravity(state, at, (l) => addWater(l, payload.volumeL));
+      return { ...moveGravity(state, at, (l) => addWater(l, payload.volumeL)), filledUpAt: at };
     case 'acid':
       return both(state, (l) => addAcid(l, payload));
     case 'carbonate':

@@ -38,7 +38,7 @@ function retold(state: Draft, { at, payload: { vessels, tempC } }: Filed<Blended
   state.temps.push(...temps);
   state.judged.push(...judged);
   const pitch = pitchedGPerL === null ? null : { at: known.pitchedAt, gPerL: pitchedGPerL, liquid: known.must };
-  return { ...known, pitch, liquid, lastLiquid: liquid, vessels, yeastId, filledAt: at, placeC: tempC };
+  return { ...known, pitch, liquid, lastLiquid: liquid, vessels, yeastId, filledAt: at, filledUpAt: at, placeC: tempC };
 }
 
 export const blended: Kind<BlendedPayload> = {
@@ -48,7 +48,7 @@ export const blended: Kind<BlendedPayload> = {
     if (state.filledAt === null && parts.length === 1 && whole?.story) return retold(state, entry, whole, whole.story);
     const liquid = blendLiquids([...(state.liquid ? [state.liquid] : []), ...parts.map((p) => p.liquid)]);
     const must = state.must ? { ...blendLiquids([{ ...state.must, volumeL: state.liquid?.volumeL ?? 0 }, ...parts.map((p) => p.liquid)]) } : liquid;
-    const patch: Patch = { liquid, lastLiquid: liquid, must, vessels, filledAt: state.filledAt ?? entry.at, placeC: tempC ?? state.placeC };
+    const patch: Patch = { liquid, lastLiquid: liquid, must, vessels, filledAt: state.filledAt ?? entry.at, filledUpAt: entry.at, placeC: tempC ?? state.placeC };
     if (abvOf(liquid) < FERMENTED_ABV) return patch;
     // Ciders poured together may work again, so the proof of the end begins anew, unless next to no sugar came in.
     const woken = state.liquid && state.pitchedAt ? noteSugar(state, entry.at, state.liquid, liquid) : {};

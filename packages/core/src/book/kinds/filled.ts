@@ -38,6 +38,7 @@ export const filled: Kind<FilledPayload> = {
       must: liquid,
       vessels: payload.vessels,
       filledAt: at,
+      filledUpAt: at,
       placeC: payload.tempC,
       acidMeasured: payload.taGPerL !== null,
       originalBy: originalBy(payload.gravity),

@@ -159,6 +159,8 @@ export interface BatchState {
   /** Null for a batch poured together from ciders, where nobody knows how lively the yeast still is. */
   readonly pitch: Pitch | null;
   readonly rackedAt: string | null;
+  /** When its vessels were last filled, racked into or topped up. */
+  readonly filledUpAt: string | null;
   /** When it was stabilised in full after a proven end; a smaller dose, or one too early, never counts. */
   readonly stabilisedAt: string | null;
   /** Sulfite and sorbate that went in without stabilising it, and why they did not. */
@@ -212,6 +214,7 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   originalBy: 'sum',
   pitch: null,
   rackedAt: null,
+  filledUpAt: null,
   stabilisedAt: null,
   notStabilised: null,
   tested: null,

@@ -16,7 +16,7 @@ export interface VesselShape {
   readonly shoulderFraction: number;
   /** Where an airlock or a lid sits. */
   readonly mouthMm: { readonly halfWidth: number; readonly y: number };
-  readonly closure: 'airlock' | 'lid' | 'keg';
+  readonly closure: 'airlock' | 'lid' | 'bung' | 'keg';
 }
 
 interface BottleShape {
@@ -76,6 +76,16 @@ const SHAPES: Readonly<Record<VesselKindId, VesselShape>> = {
     closure: 'airlock',
     outline: 'M-34,-420 V-380 H-118 Q-145,-380 -145,-353 V-24 Q-145,0 -121,0 H121 Q145,0 145,-24 V-353 Q145,-380 118,-380 H34 V-420',
     mouthMm: { halfWidth: 34, y: 420 },
+  },
+  barrel: {
+    widthMm: 310,
+    heightMm: 460,
+    brimMm: 440,
+    shoulderMm: 440,
+    shoulderFraction: 1,
+    closure: 'bung',
+    outline: 'M-120,-460 H120 Q190,-230 120,0 H-120 Q-190,-230 -120,-460 Z',
+    mouthMm: { halfWidth: 22, y: 460 },
   },
   keg: {
     widthMm: 220,
