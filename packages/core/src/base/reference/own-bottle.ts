@@ -1,4 +1,3 @@
-import { CoreError } from '../errors/core-error.js';
 import type { BottleKind } from './bottle-kinds.js';
 
 const ID = /^own:([a-z0-9-]+):(\d+):(-|\d+(?:\.\d+)?):(-|\d+(?:\.\d+)?):(.+)$/;
@@ -16,7 +15,8 @@ export const isOwnBottle = (id: string): boolean => id.startsWith('own:');
  */
 export function ownBottle(id: string, kindOf: (id: string) => BottleKind): BottleKind {
   const [, likeId = '', size = '', limit = '', hot = '', name = ''] = ID.exec(id) ?? [];
-  if (name === '') throw new CoreError('UNKNOWN_ID', `there is no kind of bottle called "${id}"`, { what: 'kind of bottle', given: id });
+  // No kind of the list has such an id: it is refused as any other that nobody knows.
+  if (name === '') return kindOf(id);
   const like = kindOf(likeId);
   return {
     ...like,

@@ -1,5 +1,5 @@
 import type { Store } from '@ngrx/store';
-import { catchError, filter, firstValueFrom, map, of, take, timeout } from 'rxjs';
+import { filter, firstValueFrom, map } from 'rxjs';
 import { selectBatchViews, type BatchView } from '../state/batch-views.selectors';
 import { BatchPageActions } from '../state/batches.actions';
 
@@ -16,13 +16,13 @@ const MOST_MS = 20_000;
 export async function viewWithLog(store: Store, view: BatchView): Promise<BatchView | null> {
   if (view.batch.entries !== null) return view;
   const { id } = view.batch;
-  const arrived = store.select(selectBatchViews).pipe(
-    map((views) => views.find((v) => v.batch.id === id && v.batch.entries !== null)),
-    filter((found) => found !== undefined),
-    take(1),
-    timeout(MOST_MS),
-    catchError(() => of(null)),
+  const arrived = firstValueFrom(
+    store.select(selectBatchViews).pipe(
+      map((views) => views.find((v) => v.batch.id === id && v.batch.entries !== null)),
+      filter((found) => found !== undefined),
+    ),
   );
+  const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), MOST_MS));
   store.dispatch(BatchPageActions.logWanted({ batchId: id }));
-  return firstValueFrom(arrived);
+  return Promise.race([arrived, late]);
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { Store } from '@ngrx/store';
 import { BOTTLE_KINDS, bottleById } from '@trug/core/base/reference/bottle-kinds';
@@ -41,10 +41,10 @@ import { countProblem, typedCounts, withKind } from './bottle-draft';
       }
       <ng-content />
     </fieldset>
-    @defer (on interaction) {
+    @defer (when ownOpen()) {
       <trug-own-bottle (made)="choose($event, '')" />
     } @placeholder {
-      <button class="link" type="button">A bottle of my own</button>
+      <button class="link" type="button" (click)="ownOpen.set(true)">A bottle of my own</button>
     }
   `,
   styles: `
@@ -72,6 +72,8 @@ export class BottleChoice {
   /** As the bench's draft keeps them. */
   readonly bottles = input.required<string>();
   readonly changed = output<string>();
+  /** Whether the form for another kind was asked for. */
+  protected readonly ownOpen = signal(false);
   private readonly owned = computed(
     () =>
       new Map(

@@ -24,6 +24,8 @@ export class SupplyList {
   private readonly now = this.store.selectSignal(appFeature.selectNow);
   /** The supply that is put right, or a new one; null while neither. */
   protected readonly open = signal<SupplyLeft | 'new' | null>(null);
+  /** Whether the form for a kind of bottle was asked for. */
+  protected readonly ownOpen = signal(false);
   protected readonly opened = computed(() => {
     const open = this.open();
     return open === 'new' ? null : open;
