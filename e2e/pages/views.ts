@@ -69,6 +69,7 @@ export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) =
   ['make it again', ({ batch }) => `/batch/${batch('Crab and Tea')}/again`],
   ['labels', ({ batch, aCrate }) => `/batch/${batch('Kitchen Fizz')}/label/${aCrate}`],
   ['it gushes', ({ batch, aCrate }) => `/batch/${batch('Kitchen Fizz')}/burst/${aCrate}`],
+  ['pour bottles back', ({ batch, aCrate }) => `/batch/${batch('Kitchen Fizz')}/pour-back/${aCrate}`],
   ['open the keg', ({ batch }) => `/batch/${batch('Keg of the Row')}/open-keg`],
   ['heat the bottles', ({ batch }) => `/batch/${batch('Gate Blend')}/heat`],
   ['squeeze', ({ batch }) => `/batch/${batch('Kitchen Fizz')}/squeeze`],

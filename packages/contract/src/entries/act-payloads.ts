@@ -160,6 +160,12 @@ export class KeggedPayloadDto {
   @TextList({ maxCount: 20, maxLength: 40 }) acknowledged!: string[];
 }
 
+export class PouredBackPayloadDto {
+  @Ulid() crateId!: string;
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(20) @ValidateNested({ each: true }) @Type(() => BottleCountDto) bottles!: BottleCountDto[];
+  @IsArray() @ArrayMinSize(1) @ArrayMaxSize(40) @ValidateNested({ each: true }) @Type(() => VesselFillDto) vessels!: VesselFillDto[];
+}
+
 export class OpenedPayloadDto {
   @Text(60) @IsNotEmpty() kindId!: string;
   @IsInt() @InRange(LIMITS.opened) count!: number;

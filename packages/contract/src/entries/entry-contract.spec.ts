@@ -96,6 +96,7 @@ const RIGHT: Readonly<Record<EntryKind, Readonly<Record<string, unknown>>>> = {
     judged: [{ name: 'Wren', said: [1, 0] }],
     text: '',
   },
+  'poured-back': { crateId: OTHER, bottles: [{ kindId: 'crown-500', count: 8 }], vessels: [{ vesselId: OTHER, volumeL: 4 }] },
   opened: { kindId: 'crown-500', count: 1 },
   tasted: { text: 'sharp', sparkle: 'lively', again: true },
   note: { text: 'eggy' },

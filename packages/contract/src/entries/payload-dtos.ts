@@ -44,6 +44,7 @@ export const PAYLOAD_DTOS = {
   heated: acts.HeatedPayloadDto,
   trialled: TrialledPayloadDto,
   compared: ComparedPayloadDto,
+  'poured-back': acts.PouredBackPayloadDto,
   opened: acts.OpenedPayloadDto,
   tasted: TastedPayloadDto,
   note: acts.NotePayloadDto,

@@ -96,6 +96,7 @@ export const SAMPLE_PAYLOADS: { readonly [K in EntryKind]: EntryPayloads[K] } = 
     judged: [{ name: 'Wren', said: [1, 0] }],
     text: 'the other has more nose',
   },
+  'poured-back': { crateId: 'before-bottled', bottles: [{ kindId: 'crown-500', count: 8 }], vessels: [{ vesselId: 'V', volumeL: 8 }] },
   opened: { kindId: 'crown-500', count: 1 },
   tasted: {
     text: 'bright',

@@ -46,6 +46,11 @@ export const routes: Routes = [
   { path: 'batch/:id/heat', title: 'Heat the bottles · Trug', loadComponent: async () => (await import('./features/heat/heat-page')).HeatPage },
   { path: 'batch/:id/let-off', title: 'Let the keg off · Trug', loadComponent: async () => (await import('./features/keg/let-off-page')).LetOffPage },
   { path: 'batch/:id/burst/:crateId', title: 'It gushes · Trug', loadComponent: async () => (await import('./features/burst/burst-page')).BurstPage },
+  {
+    path: 'batch/:id/pour-back/:crateId',
+    title: 'Pour bottles back · Trug',
+    loadComponent: async () => (await import('./features/pour-back/pour-back-page')).PourBackPage,
+  },
   { path: 'batch/:id/label/:crateId', title: 'Labels · Trug', loadComponent: async () => (await import('./features/label/label-page')).LabelPage },
   { path: 'batch/:id/keg', title: 'Keg it · Trug', loadComponent: async () => (await import('./features/keg/keg-page')).KegPage },
   { path: 'batch/:id/open-keg', title: 'Open the keg · Trug', loadComponent: async () => (await import('./features/keg/open-keg-page')).OpenKegPage },

@@ -24,6 +24,7 @@ const BEFORE: Partial<Record<EntryKind, readonly EntryKind[]>> = {
   heated: ['filled', 'bottled'],
   lifted: ['filled', 'pitched', 'infused'],
   opened: ['filled', 'bottled'],
+  'poured-back': ['filled', 'bottled'],
 };
 const before = (kind: EntryKind): readonly Entry[] => (BEFORE[kind] ?? ['filled', 'pitched']).map((k, i) => entry(k, i, SAMPLE_PAYLOADS[k], `before-${k}`));
 
@@ -51,5 +52,14 @@ describe.each(KINDS)('%s', (kind) => {
 it('takes out of cupboard and juices what its payload says, and no other kind takes any', () => {
   expect(KINDS.filter((kind) => suppliesOf(entry(kind, 0)).length > 0)).toEqual(['steeped', 'addition', 'pitched', 'clarified']);
   expect(KINDS.filter((kind) => juicesOf(entry(kind, 0)).length > 0)).toEqual(['blended']);
-  expect(KINDS.filter((kind) => vesselsAfter(entry(kind, 0)) !== undefined)).toEqual(['filled', 'steeped', 'blended', 'split', 'strained', 'racked', 'kegged']);
+  expect(KINDS.filter((kind) => vesselsAfter(entry(kind, 0)) !== undefined)).toEqual([
+    'filled',
+    'steeped',
+    'blended',
+    'split',
+    'strained',
+    'racked',
+    'kegged',
+    'poured-back',
+  ]);
 });

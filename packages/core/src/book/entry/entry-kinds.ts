@@ -11,6 +11,7 @@ import { moved } from '../kinds/moved.js';
 import { note } from '../kinds/note.js';
 import { opened } from '../kinds/opened.js';
 import { pitched } from '../kinds/pitched.js';
+import { pouredBack } from '../kinds/poured-back.js';
 import { primed } from '../kinds/primed.js';
 import { racked } from '../kinds/racked.js';
 import { reading } from '../kinds/reading.js';
@@ -75,6 +76,7 @@ export const ENTRY_KINDS: { readonly [K in EntryKind]: Kind<EntryPayloads[K]> } 
   heated,
   trialled,
   compared,
+  'poured-back': pouredBack,
   opened,
   tasted,
   note,

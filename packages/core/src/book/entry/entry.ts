@@ -16,6 +16,7 @@ import type { VentedPayload } from '../kinds/vented.js';
 import type { StabilisedPayload } from '../kinds/stabilised.js';
 import type { TestedPayload } from '../kinds/tested.js';
 import type { SweetenedPayload } from '../kinds/sweetened.js';
+import type { PouredBackPayload } from '../kinds/poured-back.js';
 import type { PrimedPayload } from '../kinds/primed.js';
 import type { BottledPayload } from '../kinds/bottled.js';
 import type { KeggedPayload } from '../kinds/kegged.js';
@@ -63,6 +64,7 @@ export interface EntryPayloads {
   readonly heated: HeatedPayload;
   readonly trialled: TrialledPayload;
   readonly compared: ComparedPayload;
+  readonly 'poured-back': PouredBackPayload;
   readonly opened: OpenedPayload;
   readonly tasted: TastedPayload;
   readonly note: NotePayload;

@@ -48,7 +48,15 @@ export const blended: Kind<BlendedPayload> = {
     if (state.filledAt === null && parts.length === 1 && whole?.story) return retold(state, entry, whole, whole.story);
     const liquid = blendLiquids([...(state.liquid ? [state.liquid] : []), ...parts.map((p) => p.liquid)]);
     const must = state.must ? { ...blendLiquids([{ ...state.must, volumeL: state.liquid?.volumeL ?? 0 }, ...parts.map((p) => p.liquid)]) } : liquid;
-    const patch: Patch = { liquid, lastLiquid: liquid, must, vessels, filledAt: state.filledAt ?? entry.at, filledUpAt: entry.at, placeC: tempC ?? state.placeC };
+    const patch: Patch = {
+      liquid,
+      lastLiquid: liquid,
+      must,
+      vessels,
+      filledAt: state.filledAt ?? entry.at,
+      filledUpAt: entry.at,
+      placeC: tempC ?? state.placeC,
+    };
     if (abvOf(liquid) < FERMENTED_ABV) return patch;
     // Ciders poured together may work again, so the proof of the end begins anew, unless next to no sugar came in.
     const woken = state.liquid && state.pitchedAt ? noteSugar(state, entry.at, state.liquid, liquid) : {};

@@ -21,7 +21,15 @@ export const racked: Kind<RackedPayload> = {
     }
     // Off its cap, keeving is over.
     const plan = state.plan?.plan === 'keeve' ? null : state.plan;
-    return { ...both(state, (l) => ({ ...l, volumeL: movedL })), vessels, rackedAt: at, filledUpAt: at, plan, heldVolumes: null, ...onlySteeping(state, at, []) };
+    return {
+      ...both(state, (l) => ({ ...l, volumeL: movedL })),
+      vessels,
+      rackedAt: at,
+      filledUpAt: at,
+      plan,
+      heldVolumes: null,
+      ...onlySteeping(state, at, []),
+    };
   },
   words: ({ payload }, say) => ({
     lead: 'Racked',

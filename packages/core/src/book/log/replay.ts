@@ -48,7 +48,9 @@ function inTurn(entries: readonly Entry[]): readonly Entry[] {
 const MOST_IN_ONE_MOMENT = 1000;
 
 function stageOf(state: Draft): BatchState['stage'] {
-  if (state.crates.length > 0 || state.keg) return 'drink';
+  // Bottles that were all emptied into a vessel again are none of its stages.
+  const inBottles = state.crates.some((crate) => crate.lots.some((lot) => lot.left > 0));
+  if (inBottles || state.keg || (state.crates.length > 0 && state.liquid === null)) return 'drink';
   if (state.primed || state.stabilisedAt) return 'bottle';
   if (state.rackedAt && state.pitchedAt) return 'rest';
   if (state.pitchedAt) return 'ferment';

@@ -104,7 +104,7 @@ function tooFewSentence(facts: Facts, now: string): string {
       : `${now} is one reading`;
   if (days === PROOF_DAYS) return `Cannot tell yet: ${stood}. Equal readings over a week would prove it.`;
   return facts.last.sg <= facts.endSg + AT_END_SG
-    ? `Cannot tell yet: ${stood}. Nobody saw it fall since sugar or fruit went in, so equal readings must span two weeks to prove an end.`
+    ? `Cannot tell yet: ${stood}. Nobody saw it fall since something was stirred or poured in, so equal readings must span two weeks to prove an end.`
     : `Cannot tell yet: ${stood}. It is a touch high, so equal readings must span two weeks to prove an end.`;
 }
 

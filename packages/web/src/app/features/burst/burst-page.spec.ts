@@ -25,6 +25,7 @@ it('says what to do with this crate, in the maker’s units, and leads on to a n
   expect(page.text('ol')).toMatch(/At 75 °F they may press with \d+ psi; at 36 °F it is \d+ psi/);
   expect(page.text('ol')).toContain('swing top');
   expect(page.text('trug-cautions')).toContain('Bottles can burst');
+  expect(page.attribute('a[href$="' + bottled.id + '"]', 'href')).toBe(`/batch/${BATCH_ID}/pour-back/${bottled.id}`);
   await page.press('Write down what you did');
   expect(page.address()).toBe(`/batch/${BATCH_ID}/note`);
 });

@@ -32,6 +32,7 @@ import { SaidPipe } from '../../units/said.pipe';
             <aside role="region" aria-label="Why" class="card">
               <trug-cautions [cautions]="p.cautions" />
               <trug-working [steps]="p.steps" />
+              <a class="btn" [routerLink]="['/batch', v.batch.id, 'pour-back', crateId()]">Pour them back</a>
               <a class="btn" [routerLink]="['/batch', v.batch.id, 'note']">Write down what you did</a>
               <a class="link" [routerLink]="['/batch', v.batch.id, 'fault']">Why does it gush?</a>
             </aside>
