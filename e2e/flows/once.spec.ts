@@ -1,6 +1,7 @@
 import type { HTTPRequest, Page } from 'puppeteer-core';
 import { Bench, named } from '../pages/bench';
-import { FORMS, type Form } from '../pages/forms';
+import type { Form } from '../pages/form-kit';
+import { FORMS } from '../pages/forms';
 import { freshBatch } from '../support/fresh-batch';
 import { DESK, SEASON_DAY, TestTrug } from '../support/trug';
 

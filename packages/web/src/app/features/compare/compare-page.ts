@@ -27,7 +27,7 @@ import { Units } from '../../units/units';
 import { createDraft } from '../../writing/draft';
 import { type Act, LogWriter } from '../../writing/log-writer';
 
-const FIELDS = { stage: 'set', drinks: '', glass: '', way: 'rank', names: '', seed: '', pressed: '', text: '' };
+const FIELDS = { stage: 'set', drinks: '', glass: '', way: 'rank', names: '', seed: '', tasting: '', pressed: '', text: '' };
 const USUAL_GLASS_ML = 60;
 
 /** Several drinks of the house side by side, judged blind: the same juice by two yeasts, or last year beside this. */
@@ -127,7 +127,7 @@ export class ComparePage {
   protected begin(): void {
     const wrong = this.draft.wrong() ?? this.hindrance();
     this.refusal.set(wrong);
-    if (wrong === null) this.draft.fields.update((now) => ({ ...now, stage: 'pour', seed: String(newSeed()), pressed: '' }));
+    if (wrong === null) this.draft.fields.update((now) => ({ ...now, stage: 'pour', seed: String(newSeed()), tasting: newId(), pressed: '' }));
   }
 
   protected press(pressed: readonly (readonly number[])[]): void {
@@ -141,7 +141,8 @@ export class ComparePage {
   protected async file(): Promise<void> {
     const [session, told] = [this.session(), this.told()];
     if (!session || !told) return;
-    const tastingId = newId();
+    // Of the tasting and not of the press: pressed again it is the same.
+    const tastingId = this.fields().tasting;
     const drinks: ComparedPayload['drinks'] = this.chosen().map(({ drink: { batchId, from } }, i) => ({
       batchId,
       name: this.words()[i] ?? '',
