@@ -1,4 +1,4 @@
-import { IsIn, IsInt, IsNotEmpty, ValidateIf } from 'class-validator';
+import { IsIn, IsInt, IsNotEmpty, IsOptional, ValidateIf } from 'class-validator';
 import { Day, InRange, InRangeOrNull, LIMITS, Text, Ulid } from '../validation/decorators.js';
 
 /** What the cupboard holds besides vessels. */
@@ -38,4 +38,6 @@ export class SupplyDto {
   @ValidateIf((s: SupplyDto) => s.bestBefore !== null)
   @Day()
   bestBefore!: string | null;
+  /** What was paid for all that was brought in, in the maker's money; absent where nobody said. */
+  @IsOptional() @InRange(LIMITS.paid) paid?: number | undefined;
 }

@@ -107,6 +107,7 @@ export const LIMITS = {
   waitMin: { min: 0, max: 86_400 },
   steps: { min: 1, max: 30 },
   costPerL: { min: 0, max: 1000 },
+  paid: { min: 0, max: 10_000 },
   /** Of a device's clock: 2001 to the end of 2199, s. */
   unixS: { min: 1_000_000_000, max: 7_258_118_399 },
   /** Of a made-up device: days of its ferment in a second, and minutes between its figures. */

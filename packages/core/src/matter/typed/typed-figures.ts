@@ -38,6 +38,7 @@ export const TYPED_FIGURES = {
     says: 'Ciders hold 1 volume when still and about 2.5 when sparkling; more than 3.5 is for heavy bottles alone.',
   },
   brix: { name: '°Bx', ...LIMITS.juiceBrix, says: 'A refractometer shows 0 to 30 °Bx in juice.' },
+  paid: { name: 'what was paid', ...LIMITS.paid, says: 'Write what was paid as a plain number, such as 4.50.' },
   costPerL: { name: 'cost of a litre', ...LIMITS.costPerL, says: 'Write what a litre costs as a plain number, such as 1.20.' },
   sampleMl: { name: 'mL', ...LIMITS.sampleMl, says: 'Write millilitres between 0.1 and 100.' },
   normality: { name: 'strength of the base, N', ...LIMITS.normality, says: 'Write the strength on the bottle of base, such as 0.1.' },

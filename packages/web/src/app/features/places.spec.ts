@@ -230,13 +230,15 @@ describe('SupplyList', () => {
     expect(page.text('[role=alert]')).toContain('“a bag” is not a weight');
     expect(page.value('supplyAmount')).toBe('a bag');
     await page.type('supplyAmount', '1 lb');
+    await page.type('supplyPaid', '2.40');
     await page.submit();
     await page.choose('supplyWhat', 'yeast:restart');
     await page.type('supplyAmount', '3');
     await page.submit();
     const saved = page.saved('supplies');
-    expect(saved[0]).toMatchObject({ kind: 'sugar', refId: 'sucrose', unit: 'g', amount: expect.closeTo(453.6, 1) as number, packetG: null });
+    expect(saved[0]).toMatchObject({ kind: 'sugar', refId: 'sucrose', unit: 'g', amount: expect.closeTo(453.6, 1) as number, packetG: null, paid: 2.4 });
     expect(saved[1]).toMatchObject({ kind: 'yeast', refId: 'restart', unit: 'packet', amount: 3, packetG: 5 });
+    expect(saved[1]).not.toHaveProperty('paid', 2.4);
   });
   it('is put right by what is found of it, whatever the logs have used', async () => {
     const pitch = sampleEntry('pitched', 0.1, {

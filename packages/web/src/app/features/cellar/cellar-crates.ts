@@ -3,6 +3,7 @@ import type { Crate } from '@trug/core';
 import { awaitsHeat } from '@trug/core/book/state/crate-heat';
 import { bottleById } from '@trug/core/base/reference/bottle-kinds';
 import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
+import { drinkCost, type DrinkCost, type Prices } from '@trug/core/book/summary/batch-cost';
 import { crateSweetness, type FoundCrate } from '@trug/core/book/tasting/crate-find';
 import { whyUntil } from '@trug/core/finish/bottle/why-until';
 import { readyWindow } from '@trug/core/finish/bottle/ready-window';
@@ -28,6 +29,8 @@ export interface CellarCrate {
   readonly where: string | null;
   /** That little is left; null where there is enough. */
   readonly few: string | null;
+  /** What a bottle cost; null where nothing in it has a price. */
+  readonly cost: string | null;
   readonly found: FoundCrate;
   readonly isReady: boolean;
   /** How its test bottle last felt; null where nobody squeezed it. */
@@ -51,10 +54,11 @@ const MOST_CAPS = 48;
  * @param views - every batch
  * @param now - ISO 8601
  * @param units - the maker's units
+ * @param prices - what was paid, as far as it is known
  * @returns what to show of each
  */
-export function cellarCrates(views: readonly BatchView[], now: string, units: Units): readonly CellarCrate[] {
-  const all = views.flatMap((view) => view.state.crates.map((crate) => cellarCrate(view, crate, now, units)));
+export function cellarCrates(views: readonly BatchView[], now: string, units: Units, prices: Prices): readonly CellarCrate[] {
+  const all = views.flatMap((view) => view.state.crates.map((crate) => cellarCrate(view, crate, now, units, prices)));
   return all.sort((a, b) => Number(a.left === 0) - Number(b.left === 0) || (a.crate.bottledAt < b.crate.bottledAt ? 1 : -1));
 }
 
@@ -64,7 +68,18 @@ function heldWords(crate: Crate): string | null {
   return crate.wakesVolumes === null ? null : 'Only sulfite and sorbate hold its sugar. Keep it cold, open one each week, and drink it within weeks.';
 }
 
-function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): CellarCrate {
+/** What a bottle of a crate cost, as far as prices are known; null where nobody wrote any down. */
+function costWords(crate: Crate, cost: DrinkCost | null): string | null {
+  if (cost === null) return null;
+  const each = crate.lots.map(({ kindId }) => {
+    const { name, sizeMl } = bottleById(kindId);
+    return `${((cost.perLitre * sizeMl) / 1000).toFixed(2)}${crate.lots.length > 1 ? ` for a ${name}` : ' a bottle'}`;
+  });
+  const unpriced = `; ${countText(cost.unpriced, 'thing')} in it ${cost.unpriced === 1 ? 'has' : 'have'} no price`;
+  return `About ${each.join(', ')}${cost.unpriced === 0 ? '' : unpriced}`;
+}
+
+function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units, prices: Prices): CellarCrate {
   const left = crate.lots.reduce((sum, lot) => sum + lot.left, 0);
   const filled = crate.lots.reduce((sum, lot) => sum + lot.filled, 0);
   const window = readyWindow(crate, units.zone());
@@ -99,6 +114,7 @@ function cellarCrate(view: BatchView, crate: Crate, now: string, units: Units): 
     felt: left > 0 && crate.squeezed ? `Test bottle ${crate.squeezed.feel} on ${units.day(crate.squeezed.at)}` : null,
     held: left > 0 ? heldWords(crate) : null,
     awaitsHeat: left > 0 && awaitsHeat(crate),
+    cost: costWords(crate, drinkCost(view.summary, prices)),
     caps: Array.from({ length: Math.min(MOST_CAPS, filled) }, (_, i) => i < Math.round((left / Math.max(1, filled)) * Math.min(MOST_CAPS, filled))),
   };
 }

@@ -1,5 +1,6 @@
 import { PageHarness } from '../../../testing/page-harness';
 import { BATCH_ID, sampleBatch, sampleEntry, testedLog } from '../../../testing/sample-batch';
+import { sampleSupply } from '../../../testing/sample-supply';
 import { MovePage } from '../note/move-page';
 import { Cellar } from './cellar';
 
@@ -42,4 +43,15 @@ it('moves a crate to where it stands from now on', async () => {
   expect(page.written()[0]).toMatchObject({ kind: 'moved', payload: { place: 'under the stairs', crateId: lively.id } });
   const there = await open([...log, ...page.written()]);
   expect(there.text('li')).toContain('Where: under the stairs');
+});
+it('tells what a bottle cost by what was paid, and what has no price', async () => {
+  const pitched = sampleEntry('addition', 3, { what: 'acid', acid: 'malic', massG: 20, supplies: [{ supplyId: 'ACID', amount: 20 }, { supplyId: 'GONE', amount: 1 }] }); // prettier-ignore
+  const priced = (paid?: number) => PageHarness.open(Cellar, { batches: [sampleBatch([...log, pitched])], today: 60, supplies: [sampleSupply({ id: 'ACID', amount: 100, paid })] }); // prettier-ignore
+  expect((await priced()).text()).not.toContain('a bottle');
+  const page = await priced(50);
+  // A fifth of it, 10, over 3.96 L and 10 L in bottle and what still stands.
+  expect(page.texts('.why').filter((text) => text.startsWith('About'))).toEqual([
+    expect.stringMatching(/^About 0\.2\d a bottle; 2 things in it have no price$/),
+    expect.stringMatching(/^About 0\.1\d a bottle; 2 things in it have no price$/),
+  ]);
 });

@@ -19,6 +19,7 @@ import { Units } from '../../units/units';
 import { selectBatchViews } from '../../state/batch-views.selectors';
 import { cellarKegs } from './cellar-kegs';
 import { cellarCrates, type CellarCrate } from './cellar-crates';
+import { selectPrices } from '../../state/prices.selectors';
 import { appFeature } from '../../state/app.reducer';
 import { LogWriter } from '../../writing/log-writer';
 
@@ -38,8 +39,9 @@ export class Cellar {
   private readonly writer = inject(LogWriter);
   private readonly units = inject(Units);
   private readonly views = this.store.selectSignal(selectBatchViews);
+  private readonly prices = this.store.selectSignal(selectPrices);
   private readonly now = this.store.selectSignal(appFeature.selectNow);
-  protected readonly crates = computed(() => cellarCrates(this.views(), this.now(), this.units));
+  protected readonly crates = computed(() => cellarCrates(this.views(), this.now(), this.units, this.prices()));
   protected readonly kegs = computed(() => cellarKegs(this.views(), this.units));
   protected readonly form = new FormGroup({
     find: new FormControl('', { nonNullable: true }),

@@ -7,7 +7,7 @@ import { SUPPLY_CATALOGUE } from '@trug/core/book/cupboard/supply-catalogue';
 import { broughtIn } from '@trug/core/book/cupboard/supply-for';
 import { newId } from '../../browser/new-id';
 import { DateField } from '../../shared/field/date-field';
-import { numberOf, readNumber } from '../../shared/field/number-field';
+import { NumberField, numberOf, readNumber } from '../../shared/field/number-field';
 import { readQuantity } from '../../shared/field/quantity-field';
 import { SelectField } from '../../shared/field/select-field';
 import { TextField } from '../../shared/field/text-field';
@@ -19,7 +19,7 @@ import { createRecordDraft } from '../../writing/record-draft';
 import { holdToContract } from '../../writing/dto-validator';
 import { ResourceWriter } from '../../writing/resource-writer';
 
-const EMPTY = { what: 'yeast:crisp-cider', amount: '', packetG: '', until: '' };
+const EMPTY = { what: 'yeast:crisp-cider', amount: '', packetG: '', until: '', paid: '' };
 
 /** What is counted: of the catalogue, or of the cupboard. */
 type Counted = Pick<SupplyDto, 'kind' | 'refId' | 'name' | 'unit'>;
@@ -38,7 +38,7 @@ const GROUPS = [
 @Component({
   selector: 'trug-supply-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, SelectField, TextField, DateField, Refusal],
+  imports: [ReactiveFormsModule, NumberField, SelectField, TextField, DateField, Refusal],
   template: `
     <form class="card" (ngSubmit)="file()" [formGroup]="draft().form">
       @if (supply(); as own) {
@@ -54,6 +54,14 @@ const GROUPS = [
       @defer (on immediate) {
         <trug-date label="Good until" name="supplyUntil" formControlName="until" />
       }
+      <trug-number
+        label="Paid for it"
+        name="supplyPaid"
+        figure="paid"
+        placeholder="4.50"
+        hint="For all that was brought in, in your own money. A bottle’s cost is told by it."
+        formControlName="paid"
+      />
       <trug-refusal [why]="refusal()" />
       <div class="acts">
         <button class="btn btn-main" type="submit">{{ supply() ? 'Write it down' : 'Put it in' }}</button>
@@ -126,7 +134,8 @@ export class SupplyForm {
     }
     const packetG = offer.unit === 'packet' ? (packet?.value ?? USUAL_PACKET_G) : null;
     const bestBefore = typed.until === '' ? null : typed.until;
-    const resource = this.resourceOf(own, { amount, packetG, bestBefore });
+    const paid = numberOf(typed.paid, 'paid') ?? undefined;
+    const resource = this.resourceOf(own, { amount, packetG, bestBefore, paid });
     if (!resource) return;
     const said = own ? `${resource.name} is kept as it is now.` : `${resource.name} is in the cupboard.`;
     const { refused } = await this.writer.save({ of: 'supplies', resource }, said);
@@ -141,7 +150,7 @@ export class SupplyForm {
     this.done.emit();
   }
 
-  private resourceOf(own: SupplyLeft | null, said: Pick<SupplyDto, 'amount' | 'packetG' | 'bestBefore'>): SupplyDto | null {
+  private resourceOf(own: SupplyLeft | null, said: Pick<SupplyDto, 'amount' | 'packetG' | 'bestBefore' | 'paid'>): SupplyDto | null {
     if (!own) {
       const { kind, refId, name, unit } = this.offer();
       return { id: newId(), version: 0, kind, refId, name, unit, ...said };
@@ -150,9 +159,15 @@ export class SupplyForm {
     return stored ? Object.assign({}, stored, said, { amount: broughtIn(stored.amount, own.left, said.amount) }) : null;
   }
 
-  private factsOf({ kind, refId, left, unit, packetG, bestBefore }: SupplyLeft): typeof EMPTY {
+  private factsOf({ id, kind, refId, left, unit, packetG, bestBefore }: SupplyLeft): typeof EMPTY {
     const amount = unit === 'g' ? this.units.mass(left) : String(left);
-    return { what: keyOf({ kind, refId }), amount, packetG: packetG === null ? '' : String(packetG), until: bestBefore ?? '' };
+    return {
+      what: keyOf({ kind, refId }),
+      amount,
+      packetG: packetG === null ? '' : String(packetG),
+      until: bestBefore ?? '',
+      paid: String(this.stored()[id]?.paid ?? ''),
+    };
   }
 
   /** How much there is of it, or why that cannot be read. */

@@ -4,6 +4,7 @@ import { DEFAULT_SETTINGS } from '@trug/contract/plain';
 import { dayAt, filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../../testing/sample-batch';
 import { Units } from '../../units/units';
 import { levelMm, vesselShape } from '../../shared/vessel/vessel-geometry';
+import type { Prices } from '@trug/core/book/summary/batch-cost';
 import { cellarCrates } from '../cellar/cellar-crates';
 import { shelfItems } from './shelf-items';
 
@@ -47,12 +48,14 @@ describe('shelfItems', () => {
   });
 });
 
+const NO_PRICES: Prices = { perLitre: new Map(), perUnit: new Map() };
+
 describe('cellarCrates', () => {
   it('counts what is left and draws it from the top', () => {
-    const [crate] = cellarCrates([sampleView(bottled(), 60)], dayAt(60), units);
+    const [crate] = cellarCrates([sampleView(bottled(), 60)], dayAt(60), units, NO_PRICES);
     expect(crate).toMatchObject({ left: 35, filled: 38, isReady: false });
     expect(crate?.caps.filter(Boolean)).toHaveLength(35);
-    expect(cellarCrates([sampleView(bottled(), 90)], dayAt(90), units)[0]?.isReady).toBe(true);
+    expect(cellarCrates([sampleView(bottled(), 90)], dayAt(90), units, NO_PRICES)[0]?.isReady).toBe(true);
   });
 });
 
