@@ -14,7 +14,7 @@ export interface UnevenBottle {
   readonly name: string;
   /** Gas in it, volumes. */
   readonly volumes: number;
-  /** About what it feels on the hottest day, bar gauge. */
+  /** What it may feel on the hottest day, at the upper end of what is likely, bar gauge. */
   readonly hotBar: number;
   /** Whether it stands that. */
   readonly holds: boolean;
@@ -46,7 +46,7 @@ export function primingSpread({ gas, fermentableId, massG, mode, bottles, hottes
     const more = mode === 'per-bottle' ? massG + (HEAPED_G * gas.liquid.volumeL * 1000) / bottle.sizeMl : massG * UNSTIRRED_SHARE;
     const uneven = withPriming(gas, { fermentableId, massG: more });
     const { residual, weighed, leftover } = gasParts(uneven);
-    const hotBar = pressureBand(uneven, hottestC).likelyBar;
+    const hotBar = pressureBand(uneven, hottestC).highBar;
     const { id, name, limitBar } = bottle;
     return {
       how: mode === 'per-bottle' ? 'heaped' : 'unstirred',

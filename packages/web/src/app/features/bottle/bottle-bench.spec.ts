@@ -111,7 +111,7 @@ describe('BottleBench', () => {
   it('offers fresh yeast where its own is old, and says what one uneven bottle would feel', async () => {
     const young = await open();
     expect(young.text('[data-test=uneven]')).toMatch(
-      /^Unstirred, one crown-capped 500 mL filled from the foot of the bucket gets about \d\.\d volumes, \d\.\d bar on a hot day/,
+      /^Unstirred, one crown-capped 500 mL filled from the foot of the bucket gets about \d\.\d volumes, up to \d\.\d bar on a hot day/,
     );
     expect(young.text()).not.toContain('fresh yeast');
     const old = await open(testedLog(), 220);

@@ -21,6 +21,9 @@ import { createBatchDraft } from '../../writing/draft';
 import { LogWriter } from '../../writing/log-writer';
 import { countProblem, typedCounts, withKind } from '../bottle/bottle-draft';
 
+/** Gas of its own lies over a drink that works: room does it no harm for a while. */
+const MOST_EMPTY = 0.8;
+
 /** Bottles that gush, or were sealed too soon, emptied into a vessel: a working drink again, whose end is proven anew. */
 @Component({
   selector: 'trug-pour-back-page',
@@ -58,7 +61,7 @@ export class PourBackPage {
   protected readonly usualL = computed(() => litresOf(this.bottles()));
   protected readonly volumeL = computed(() => numberIn(readQuantity(this.units, this.draft.fields().volume, 'volume')) ?? this.usualL());
   protected readonly vessels = computed(() =>
-    pickedVessels({ totalL: this.volumeL(), free: this.free(), chosen: this.draft.fields().vessels, share: this.share }),
+    pickedVessels({ totalL: this.volumeL(), free: this.free(), chosen: this.draft.fields().vessels, share: this.share, mostEmpty: MOST_EMPTY }),
   );
 
   protected count(kindId: string, text: string): void {

@@ -3,6 +3,8 @@ import { fitVessels, type VesselSize } from '@trug/core/finish/rack/fit-vessels'
 
 /** Less than this is no difference in room, L. */
 export const SPLASH_L = 0.05;
+/** A vessel emptier than this is not chosen by itself. */
+const MOST_EMPTY = 0.4;
 /** So many are tried against one another. */
 const MOST_TRIED = 12;
 
@@ -28,9 +30,11 @@ export function pickedVessels(input: {
   readonly free: readonly PickableVessel[];
   readonly chosen: string;
   readonly share: number;
+  /** Most of a vessel that may stay empty where it is chosen by itself; a working drink minds little. */
+  readonly mostEmpty?: number;
 }): PickedVessels {
-  const { totalL, free, chosen, share } = input;
-  const picked = chosen === '' ? best(totalL, free, share) : chosen.split(',').filter((id) => free.some((v) => v.id === id));
+  const { totalL, free, chosen, share, mostEmpty = MOST_EMPTY } = input;
+  const picked = chosen === '' ? best(totalL, free, { share, mostEmpty }) : chosen.split(',').filter((id) => free.some((v) => v.id === id));
   return {
     picked,
     ...fillEvenly(
@@ -40,12 +44,18 @@ export function pickedVessels(input: {
   };
 }
 
-function best(totalL: number, free: readonly PickableVessel[], share: number): readonly string[] {
+function best(
+  totalL: number,
+  free: readonly PickableVessel[],
+  { share, mostEmpty }: { readonly share: number; readonly mostEmpty: number },
+): readonly string[] {
   const vessels = free
     .filter((v) => v.clean)
     .slice(0, MOST_TRIED)
     .map((v) => ({ ...v, capacityL: v.capacityL * share }));
-  return vessels.length === 0 || totalL <= 0 ? [] : fitVessels({ volumeL: totalL, vessels, maxHeadspaceFraction: 0.4 }).value.fills.map((f) => f.vesselId);
+  return vessels.length === 0 || totalL <= 0
+    ? []
+    : fitVessels({ volumeL: totalL, vessels, maxHeadspaceFraction: mostEmpty }).value.fills.map((f) => f.vesselId);
 }
 
 /** The choice with one vessel more or less, as a draft keeps it. */
