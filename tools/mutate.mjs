@@ -61,6 +61,24 @@ const GROUPS = {
     ],
     tests: ['book/kinds/heated', 'finish/bottle/heat-profile', 'finish/bottle/heat-bottles', 'book/state/share-story', 'book/state/heating-properties'],
   },
+  again: {
+    mutate: [
+      'base/reference/own-bottle',
+      'base/reference/own-bottle-id',
+      'book/kinds/poured-back',
+      'finish/bottle/fresh-yeast',
+      'finish/bottle/priming-spread',
+      'finish/rack/barrel-loss',
+    ],
+    tests: [
+      'base/reference/own-bottle',
+      'book/kinds/poured-back',
+      'book/entry/entry-kinds',
+      'finish/bottle/fresh-yeast',
+      'finish/bottle/priming-spread',
+      'finish/rack/barrel-loss',
+    ],
+  },
   verdict: {
     mutate: ['ferment/verdict/judge-fermentation', 'ferment/verdict/fitted-fall'],
     tests: [

@@ -10,6 +10,10 @@ describe('a bottle of one’s own', () => {
     expect(bottleById(id)).toEqual({ id, name: 'Tall brown', sizeMl: 660, limitBar: 5.5, hotLimitBar: null, closure: 'crown' });
     expect(bottleById(ownBottleId({ ...tall, likeId: 'sparkling-750', hotLimitBar: 7.25 }))).toMatchObject({ hotLimitBar: 7.25, closure: 'wired-cork' });
   });
+  it('may stand ten bar, cold or hot', () => {
+    expect(bottleById(ownBottleId({ ...tall, likeId: 'plastic-500', limitBar: 10 })).limitBar).toBe(10);
+    expect(bottleById(ownBottleId({ ...tall, limitBar: 5, hotLimitBar: 10 }))).toMatchObject({ limitBar: 5, hotLimitBar: 10 });
+  });
   it('stands what its kind stands where nothing is marked, and nothing where that is made for no pressure', () => {
     expect(bottleById(ownBottleId({ ...tall, limitBar: null })).limitBar).toBe(bottleById('crown-500').limitBar);
     expect(bottleById(ownBottleId({ ...tall, likeId: 'wine-750', limitBar: null }))).toMatchObject({ limitBar: null, closure: 'cork' });

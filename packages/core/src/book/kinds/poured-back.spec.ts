@@ -1,5 +1,7 @@
+import { DEFAULT_UNITS } from '../../matter/quantity/format-quantity.js';
 import { logOf } from '../../testing/made-logs.js';
 import { checkEntryAgainst } from '../log/check-entry.js';
+import { describeEntry } from '../log/describe-entry.js';
 import { replay } from '../log/replay.js';
 import { judgeState } from '../state/judge-state.js';
 import { sealWay } from '../state/sealing.js';
@@ -76,6 +78,38 @@ describe('bottles poured back', () => {
       [0, 'unproven'],
       [0, 'unread'],
     ]);
+  });
+  it('come out of a crate of several kinds each by its own count, and out of the crate that is named', () => {
+    const mixed = make.bottled(30, {
+      bottles: [
+        { kindId: 'crown-500', count: 20 },
+        { kindId: 'swing-500', count: 6 },
+      ],
+    });
+    const other = make.bottled(31, { count: 4, kindId: 'crown-500' });
+    const some = [...dry, mixed, other];
+    const stoodL = replay(some).liquid?.volumeL ?? 0;
+    const poured = make.entry('poured-back', 40, {
+      crateId: mixed.id,
+      bottles: [
+        { kindId: 'swing-500', count: 6 },
+        { kindId: 'crown-500', count: 5 },
+      ],
+      vessels: [{ vesselId: 'V', volumeL: stoodL + 5.4 }],
+    });
+    const after = replay([...some, poured]);
+    expect(after.issues).toEqual([]);
+    expect(after.crates.map((c) => c.lots.map((lot) => lot.left))).toEqual([[15, 0], [4]]);
+    for (const crateId of [mixed.id, other.id]) expect(checkEntryAgainst(replay(some), null, back({ crateId })).refusal).toBeNull();
+    const wrong = { ...poured, payload: { ...poured.payload, bottles: [{ kindId: 'swing-500', count: 6 }, { kindId: 'wine-750', count: 1 }] } } as Entry; // prettier-ignore
+    expect(replay([...some, wrong]).issues[0]?.text).toMatch(/no bottles of that kind/);
+  });
+  it('are filled by eye: a little more than their sizes say may come out, and no more', () => {
+    expect(issues(back({ vessels: [{ vesselId: 'J', volumeL: 10.2 }] }))).toEqual([]);
+    expect(issues(back({ vessels: [{ vesselId: 'J', volumeL: 10.3 }] }))).toHaveLength(1);
+  });
+  it('are said by their count and by what stands there now', () => {
+    expect(describeEntry(back(), DEFAULT_UNITS)).toEqual({ lead: 'Poured back', rest: '20 × crown-capped 500 mL; 9.8 L in the vessel now' });
   });
   it('join what still stands in a vessel', () => {
     const some = [...dry, make.bottled(30, { count: 20, kindId: 'crown-500' })];

@@ -38,6 +38,12 @@ describe('the bottle that got most of the sugar', () => {
     expect(primingSpread(much)?.holds).toBe(false);
     expect(primingSpread({ ...much, bottles: [bottleById('sparkling-750')] })?.holds).toBe(true);
     expect(primingSpread({ ...much, bottles: [bottleById('sparkling-750'), bottleById('wine-750')] })).toMatchObject({ kindId: 'wine-750', holds: false });
+    expect(primingSpread({ ...much, bottles: [bottleById('wine-750'), bottleById('crown-500'), bottleById('sparkling-750')] })?.kindId).toBe('wine-750');
+    expect(primingSpread({ ...much, bottles: [bottleById('plastic-500'), bottleById('crown-500'), bottleById('sparkling-750')] })?.kindId).toBe('crown-500');
+  });
+  it('counts the sugar that was left in it', () => {
+    const sweeter = { ...asked, gas: { ...asked.gas, liquid: { ...liquid, hexoseGPerL: liquid.hexoseGPerL + 2 } } };
+    expectWithin((primingSpread(sweeter)?.volumes ?? 0) - (primingSpread(asked)?.volumes ?? 0), (2 * 0.489) / 1.9768, { abs: 0.01 });
   });
   it('is none without sugar or bottles', () => {
     expect(primingSpread({ ...asked, massG: 0 })).toBeNull();
