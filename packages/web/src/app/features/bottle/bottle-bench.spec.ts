@@ -138,4 +138,23 @@ describe('BottleBench', () => {
     await page.press('Stop');
     expect(page.text('.timer')).toBe('Time it: 60 min');
   });
+  it('takes the hottest week of the place they will stand in, unless told of a hotter day', async () => {
+    const year = [8, 8, 8, 9, 11, 13, 15, 15, 14, 12, 10, 9];
+    const places = [
+      { id: 'P1', version: 1, name: 'the loft', monthlyC: year.map((c) => c + 18) },
+      { id: 'P2', version: 1, name: 'the old shed', monthlyC: year, retiredOn: '2026-01-01' },
+    ];
+    const page = await PageHarness.open(BottleBench, { batches: [sampleBatch(testedLog())], places, today: 27, inputs: { id: BATCH_ID } });
+    expect(await page.offers('store')).toEqual(['nobody knows yet', 'the loft up to 37 °C']);
+    await page.choose('fizz', '2');
+    expect(page.has('.verdict.bad')).toBe(false);
+    await page.choose('store', 'P1');
+    expect(page.text('trug-pressure-column')).toContain('hot day 37 °C');
+    await page.submit();
+    const run = page.written().find((e) => e.kind === 'bottled');
+    expect(run).toBeUndefined();
+    await page.type('hottest', '20 C');
+    await page.submit();
+    expect(page.written().find((e) => e.kind === 'bottled')?.payload).toMatchObject({ hottestC: 20 });
+  });
 });

@@ -8,6 +8,7 @@ import { USUAL_BATH_C } from '@trug/core/finish/bottle/hot-lot';
 import { CLEANING_WAYS } from '@trug/core/finish/bottle/cleaning-ways';
 import { runSteps } from '@trug/core/finish/bottle/run-steps';
 import { bottleById } from '@trug/core/base/reference/bottle-kinds';
+import { hottestWeekC } from '@trug/core/finish/bottle/hottest-week';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
 import { chanceText } from '@trug/core/finish/bottle/bottle-safety';
 import { STATUS_WORDS } from '@trug/core/ferment/verdict/verdict';
@@ -25,18 +26,19 @@ import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList, unacknowledged } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
-import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import type { ReadingHints } from '../../units/typed-quantity';
 import { Units } from '../../units/units';
 import { Working } from '../../shared/working/working';
 import { CAP_COLOURS } from '@trug/core/book/state/entry-choices';
 import { bottlingPlan } from '@trug/core/book/plan/bottling-plan';
-import { isWithin } from '@trug/core/base/errors/guards';
-import { LIMITS } from '@trug/core/base/errors/limits';
+import { celsiusIn, warmthProblem } from './bench-warmth';
 import { bottleActs } from './bottle-acts';
 import { countProblem, NEW_BENCH, readBottles, ROOMS, typedCounts, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../units/said.pipe';
+import { isInUse } from '../../state/in-use';
+import { placesFeature } from '../../state/resources.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
 import { type Act, LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
@@ -77,6 +79,7 @@ export class BottleBench {
   private readonly router = inject(Router);
   protected readonly units = inject(Units);
   private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
+  private readonly places = this.store.selectSignal(placesFeature.selectAll);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   protected readonly draft = createBatchDraft<BottleBenchFields>('bottle', NEW_BENCH);
@@ -115,18 +118,18 @@ export class BottleBench {
     const state = this.view()?.state;
     return state ? warmestSinceEnd(state) : 15;
   });
-  private celsius(text: string, otherwise: number): number {
-    const typed = numberIn(readQuantity(this.units, text, 'temperature'));
-    return typed !== null && isWithin(typed, LIMITS.hottestC) ? typed : otherwise;
-  }
-  /** Why a temperature that can be read cannot be one of a drink or its store. */
   protected tempProblem(text: string): string | null {
-    const typed = numberIn(readQuantity(this.units, text, 'temperature'));
-    const { min, max } = LIMITS.hottestC;
-    return typed === null || isWithin(typed, LIMITS.hottestC) ? null : this.units.say(`A drink stands between ${min} and ${max} °C. Write it as 24 °C.`);
+    return warmthProblem(this.units, text);
   }
-  protected readonly warmestC = computed(() => this.celsius(this.fields().warmest, this.usualWarmestC()));
-  protected readonly hottestC = computed(() => this.celsius(this.fields().hottest, this.settings().hottestC));
+  protected readonly warmestC = computed(() => celsiusIn(this.units, this.fields().warmest, this.usualWarmestC()));
+  /** Where the bottles can stand, each with the hottest week of its year. */
+  protected readonly stores = computed(() =>
+    this.places()
+      .filter(isInUse)
+      .map(({ id, name, monthlyC }) => ({ id, name, hottestC: hottestWeekC(monthlyC), note: `up to ${this.units.temperature(hottestWeekC(monthlyC))}` })),
+  );
+  private readonly usualHottestC = computed(() => this.stores().find(({ id }) => id === this.fields().store)?.hottestC ?? this.settings().hottestC);
+  protected readonly hottestC = computed(() => celsiusIn(this.units, this.fields().hottest, this.usualHottestC()));
   protected readonly usualLossL = USUAL_LOSS_L;
   private readonly lossL = computed(() => {
     const read = readQuantity(this.units, this.fields().loss, 'volume');

@@ -10,6 +10,8 @@ export interface BottleBenchFields {
   readonly dose: string;
   readonly warmest: string;
   readonly hottest: string;
+  /** The place the bottles will stand in, by id. */
+  readonly store: string;
   readonly loss: string;
   readonly cap: string;
   /** Chosen kinds of bottle, `kind:count` apart by commas; an empty count fills as many as there is drink for. */
@@ -37,6 +39,7 @@ export const NEW_BENCH: BottleBenchFields = {
   dose: '',
   warmest: '',
   hottest: '',
+  store: '',
   // The usual loss, until the maker says.
   loss: '',
   cap: 'rust',
