@@ -18,7 +18,7 @@ import { countProblem, typedCounts, withKind } from './bottle-draft';
       <legend class="visually-hidden">Kinds of bottle</legend>
       @for (kind of kinds(); track kind.id) {
         <div class="kind">
-          <mat-checkbox [disableRipple]="true" [checked]="kind.chosen" (change)="choose(kind.id, $event.checked ? '' : null)"
+          <mat-checkbox [disableRipple]="true" [checked]="kind.chosen" (change)="choose(kind.id, $event.checked ? kind.all : null)"
             >{{ kind.name }}
             @if (kind.note) {
               <span class="option-note">{{ kind.note }}</span>
@@ -42,7 +42,7 @@ import { countProblem, typedCounts, withKind } from './bottle-draft';
       <ng-content />
     </fieldset>
     @defer (when ownOpen()) {
-      <trug-own-bottle (made)="choose($event, '')" />
+      <trug-own-bottle (made)="choose($event.id, $event.count.toString())" />
     } @placeholder {
       <button class="link" type="button" (click)="ownOpen.set(true)">A bottle of my own</button>
     }
@@ -90,6 +90,8 @@ export class BottleChoice {
       const count = typed.get(id);
       return {
         ...{ id, name: bottleById(id).name, chosen: count !== undefined, count: count ?? '', problem: countProblem(count ?? '') },
+        // Of one's own there are so many; of a usual kind as many as there is drink for.
+        all: left === undefined ? '' : String(left),
         note: left === undefined ? '' : `${countText(left, 'bottle')} in the cupboard`,
       };
     });

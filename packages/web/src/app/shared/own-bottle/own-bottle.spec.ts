@@ -21,8 +21,8 @@ it('is kept by what is marked on it, filled and judged by that', async () => {
   await page.press('Keep this bottle');
   expect(page.saved('supplies')).toMatchObject([{ kind: 'bottles', refId: ID, name: 'Tall brown', unit: 'bottle', amount: 12, packetG: null }]);
   expect(page.text('trug-bottle-choice')).toContain('12 bottles in the cupboard');
-  await page.tickBox('crown-capped 500 mL');
-  await page.change(`count-${ID}`, '12');
+  // Those first, and what is over goes into the usual ones.
+  expect(page.text('[data-test=run]')).toMatch(/12 × Tall brown$/);
   expect(page.text('trug-pressure-column')).toContain('Tall brown');
   await page.choose('fizz', '2.6');
   // What a usual crown cap stands is past what these are marked for.

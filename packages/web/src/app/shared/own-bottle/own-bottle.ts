@@ -74,8 +74,8 @@ const LIKE = [
 export class OwnBottleForm {
   private readonly writer = inject(ResourceWriter);
   protected readonly units = inject(Units);
-  /** The id by which it is filled from now on. */
-  readonly made = output<string>();
+  /** The id by which it is filled from now on, and how many there are. */
+  readonly made = output<{ readonly id: string; readonly count: number }>();
   protected readonly longest = LONGEST_OWN_BOTTLE;
   protected readonly like = LIKE;
   protected readonly draft = createDraft('own-bottle', EMPTY);
@@ -113,7 +113,7 @@ export class OwnBottleForm {
     this.refusal.set(refused);
     if (refused !== null) return;
     this.draft.fields.set(EMPTY);
-    this.made.emit(made.value);
+    this.made.emit({ id: made.value, count: many });
   }
 }
 

@@ -24,7 +24,7 @@ import { SPLASH_L, toggled, type PickableVessel, type PickedVessels } from './pi
       }
       <trug-add-vessel [open]="free().length === 0" [forL]="totalL()" (added)="pick($event)" />
     </fieldset>
-    <p class="hint" [class.over]="picked().overL > splashL">{{ says() }}</p>
+    <p class="hint" [class.over]="picked().picked.length > 0 && picked().overL > splashL">{{ says() }}</p>
   `,
   styles: `
     :host {
@@ -64,7 +64,8 @@ export class VesselPick {
   readonly chosen = output<string>();
   protected readonly splashL = SPLASH_L;
   protected readonly says = computed(() => {
-    const { overL, emptyL, fills } = this.picked();
+    const { overL, emptyL, fills, picked } = this.picked();
+    if (picked.length === 0 && overL > SPLASH_L) return `Choose where its ${this.units.volume(Math.round(overL * 100) / 100)} go.`;
     if (overL > SPLASH_L) return `${this.units.volume(Math.round(overL * 100) / 100)} find no room. Choose another vessel.`;
     const above = this.units.volumeAbout(emptyL);
     return fills.length > 0 && emptyL < (this.totalL() + emptyL) * (1 - this.share()) - SPLASH_L
