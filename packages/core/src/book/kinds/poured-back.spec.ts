@@ -1,4 +1,5 @@
 import { DEFAULT_UNITS } from '../../matter/quantity/format-quantity.js';
+import { abvOf, fermentableGPerL, gravityOf } from '../../matter/liquid/views.js';
 import { logOf } from '../../testing/made-logs.js';
 import { checkEntryAgainst } from '../log/check-entry.js';
 import { describeEntry } from '../log/describe-entry.js';
@@ -24,6 +25,10 @@ const issues = (...more: readonly Entry[]) => replay([...log, ...more]).issues.m
 const way = (day: number, ...more: readonly Entry[]) => {
   const state = replay([...log, ...more]);
   return sealWay(state, judgeState(state, make.at(day))?.value ?? null);
+};
+
+const raise = (): never => {
+  throw new Error('something stands in a vessel');
 };
 
 describe('bottles poured back', () => {
@@ -60,6 +65,20 @@ describe('bottles poured back', () => {
     expect(sealWay(state, judgeState(state, make.at(51))?.value ?? null)).toBe('unproven');
     const again = make.bottled(52, { count: 10 });
     expect(checkEntryAgainst(state, judgeState(state, again.at)?.value ?? null, again).refusal).toMatch(/not proven/);
+  });
+  it('hold what a reading finds in them, and all of that counts when they are sealed again', () => {
+    const high = [back(), make.read(51, 1.0), make.read(66, 1.0)];
+    const state = replay([...log, ...high]);
+    // Three points over its end are some seven grams of sugar to the litre.
+    const left = fermentableGPerL(state.liquid ?? raise());
+    expect(left).toBeGreaterThan(4);
+    expect(left).toBeLessThan(9);
+    expect(abvOf(state.liquid ?? raise())).toBeLessThan(abvOf(replay(log).crates[0]?.drink.liquid ?? raise()));
+    const asDry = gravityOf(replay(log).crates[0]?.drink.liquid ?? raise());
+    expect(fermentableGPerL(replay([...log, back(), make.read(51, asDry)]).liquid ?? raise())).toBeLessThan(0.05);
+    const again = make.bottled(67, { count: 10, kindId: 'crown-500' });
+    const { refusal, dangers } = checkEntryAgainst(state, judgeState(state, again.at)?.value ?? null, again);
+    expect(refusal !== null || dangers.length > 0).toBe(true);
   });
   it('of a batch that nobody read begin their weeks anew', () => {
     const unread = [make.filled(), make.pitched(0.1), make.entry('moved', 0.2, { place: 'in', tempC: 20 })];

@@ -30,6 +30,9 @@ function crateOf({ crates }: Pick<BatchState, 'crates'>, crateId: string): Crate
 export const litresOf = (bottles: readonly BottleCount[]): number =>
   bottles.reduce((sum, { kindId, count }) => sum + (count * bottleById(kindId).sizeMl) / 1000, 0);
 
+/** A trace of sugar, from which a reading tells how much more of it there is: out of none it could not, g/L. */
+const TRACE_G_PER_L = 0.01;
+
 /** Bottles are named by size and filled by eye. */
 const BY_EYE = 1.02;
 
@@ -49,7 +52,8 @@ function apply(state: Draft, { at, payload: { crateId, bottles, vessels } }: Fil
     throw new CoreError('NOT_ALLOWED', `${figure(backL, 1)} L cannot come out of ${figure(wentL, 1)} L in bottles`, { backL, wentL });
   }
   const { liquid: sealed, must } = crate.drink;
-  const back = { ...sealed, volumeL: backL };
+  // What the log took for fermented in the bottle nobody has measured.
+  const back = { ...sealed, volumeL: backL, hexoseGPerL: sealed.hexoseGPerL + TRACE_G_PER_L };
   const liquid = state.liquid ? blendLiquids([state.liquid, back]) : back;
   state.crates[state.crates.indexOf(crate)] = { ...crate, lots, lastOpenedAt: at };
   // Whatever was read, tested or dosed before the bottles were filled did not keep them quiet: it proves nothing any more.
