@@ -1,5 +1,4 @@
 import { CoreError } from '../../base/errors/core-error.js';
-import { bottleById } from '../../base/reference/bottle-kinds.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
 import { FIZZY_VOLUMES } from '../../finish/bottle/bottle-safety.js';
 import { filledShare } from '../../finish/bottle/plan-bottles.js';
@@ -8,7 +7,7 @@ import { loseVolume } from '../../matter/liquid/blend-liquids.js';
 import { fermentFraction } from '../../matter/liquid/ferment-to.js';
 import { abvOf } from '../../matter/liquid/views.js';
 import type { BatchState } from '../state/batch-state.js';
-import type { BottleCount } from '../state/bottle-count.js';
+import { bottlesText, litresOf, type BottleCount } from '../state/bottle-count.js';
 import { checkBottling } from '../state/bottling-check.js';
 import { emptied, inHand, type Draft, type Patch } from '../state/draft.js';
 import type { CapColour } from '../state/entry-choices.js';
@@ -36,7 +35,7 @@ function apply(state: Draft, entry: Filed<BottledPayload>): Patch {
   const liquid = inHand(state);
   const { payload } = entry;
   const share = payload.toHeat ? filledShare(payload.toHeat.headspace) : 1;
-  const filledL = payload.bottles.reduce((sum, b) => sum + (b.count * bottleById(b.kindId).sizeMl * share) / 1000, 0);
+  const filledL = litresOf(payload.bottles) * share;
   if (filledL + payload.lossL > liquid.volumeL * 1.02 + 0.05) {
     throw new CoreError('NOT_ALLOWED', `${filledL.toFixed(1)} L of bottles cannot be filled from ${liquid.volumeL.toFixed(1)} L`, {
       filledL,
@@ -94,7 +93,7 @@ export const bottled: Kind<BottledPayload> = {
   apply,
   words: ({ payload }) => ({
     lead: 'Bottled',
-    rest: `${payload.bottles.map((b) => `${b.count} × ${bottleById(b.kindId).name}`).join(', ')}, ${payload.capColour} caps`,
+    rest: `${bottlesText(payload.bottles)}, ${payload.capColour} caps`,
   }),
   check,
 };

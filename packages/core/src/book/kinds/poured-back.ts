@@ -1,10 +1,9 @@
-import { bottleById } from '../../base/reference/bottle-kinds.js';
 import { CoreError } from '../../base/errors/core-error.js';
 import { figure } from '../../base/worked/figures.js';
 import { blendLiquids } from '../../matter/liquid/blend-liquids.js';
 import { litresIn, type VesselFill } from '../state/vessel-fill.js';
 import type { BatchState, Crate } from '../state/batch-state.js';
-import type { BottleCount } from '../state/bottle-count.js';
+import { bottlesText, litresOf, type BottleCount } from '../state/bottle-count.js';
 import type { Draft, Patch } from '../state/draft.js';
 import { CLEAR, refuse, type Filed, type Kind } from './kind.js';
 import { IN_A_KEG } from './kegged.js';
@@ -25,10 +24,6 @@ function crateOf({ crates }: Pick<BatchState, 'crates'>, crateId: string): Crate
   if (!crate) throw new CoreError('NOT_ALLOWED', NO_CRATE, { crateId });
   return crate;
 }
-
-/** What bottles hold, filled as usual, L. */
-export const litresOf = (bottles: readonly BottleCount[]): number =>
-  bottles.reduce((sum, { kindId, count }) => sum + (count * bottleById(kindId).sizeMl) / 1000, 0);
 
 /** A trace of sugar, from which a reading tells how much more of it there is: out of none it could not, g/L. */
 const TRACE_G_PER_L = 0.01;
@@ -69,7 +64,7 @@ export const pouredBack: Kind<PouredBackPayload> = {
   apply,
   words: ({ payload: { bottles, vessels } }, say) => ({
     lead: 'Poured back',
-    rest: `${bottles.map((b) => `${b.count} × ${bottleById(b.kindId).name}`).join(', ')}; ${say.volume(litresIn(vessels))} in the vessel now`,
+    rest: `${bottlesText(bottles)}; ${say.volume(litresIn(vessels))} in the vessel now`,
   }),
   check: ({ keg, crates }, _verdict, { payload: { crateId } }) =>
     keg ? refuse(IN_A_KEG) : crates.some((c) => c.id === crateId) ? CLEAR : refuse(`That does not add up: ${NO_CRATE}.`),

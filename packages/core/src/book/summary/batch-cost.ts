@@ -1,4 +1,4 @@
-import { bottleById } from '../../base/reference/bottle-kinds.js';
+import { litresOf } from '../state/bottle-count.js';
 import type { BatchSummary } from './batch-summary.js';
 
 /** What was paid for the things a batch is made of. */
@@ -33,7 +33,7 @@ export function drinkCost({ state, poured, used, from }: Pick<BatchSummary, 'sta
   const supplies = used.map(({ id, amount }) => ({ amount, price: prices.perUnit.get(id) ?? null }));
   const all = [...juices, ...supplies];
   const priced = all.filter(({ price }) => price !== null);
-  const bottledL = state.crates.flatMap((crate) => crate.lots).reduce((sum, lot) => sum + (lot.filled * bottleById(lot.kindId).sizeMl) / 1000, 0);
+  const bottledL = litresOf(state.crates.flatMap(({ lots }) => lots.map(({ kindId, filled }) => ({ kindId, count: filled }))));
   const madeL = bottledL + (state.liquid?.volumeL ?? 0);
   if (priced.length === 0 || madeL <= 0) return null;
   // A drink poured in from another batch was paid for there, and a must that was bought for it alone has no juice of its own.

@@ -57,7 +57,8 @@ export function primingSpread({ gas, fermentableId, massG, mode, bottles, hottes
       holds: hotBar <= (limitBar ?? 0),
     };
   };
-  const spareOf = (uneven: UnevenBottle): number => (bottles.find((b) => b.id === uneven.kindId)?.limitBar ?? 0) - uneven.hotBar;
-  const [least] = bottles.map(of).sort((a, b) => spareOf(a) - spareOf(b));
-  return least ?? null;
+  const [least] = bottles
+    .map((bottle) => ({ uneven: of(bottle), limitBar: bottle.limitBar ?? 0 }))
+    .sort((a, b) => a.limitBar - a.uneven.hotBar - (b.limitBar - b.uneven.hotBar));
+  return least?.uneven ?? null;
 }

@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { bottleById } from '@trug/core/base/reference/bottle-kinds';
-import { litresOf } from '@trug/core/book/kinds/poured-back';
+import { litresOf } from '@trug/core/book/state/bottle-count';
 import { FOAM_ROOM_FRACTION } from '@trug/core/finish/rack/headspace';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { ActHead } from '../../shared/act-head/act-head';

@@ -1,4 +1,4 @@
-import { bottleById } from '@trug/core/base/reference/bottle-kinds';
+import { litresOf } from '@trug/core/book/state/bottle-count';
 import type { BatchView } from '../../../state/batch-views.selectors';
 
 /** One end of a flow. */
@@ -38,7 +38,7 @@ export function flowOf({ batch, state, summary }: BatchView, nameOf: (vesselId: 
   const splits = summary.into.map((s, i): FlowEnd => ({ key: `s${i}`, name: s.name, litres: s.volumeL, is: 'batch' }));
   const vessels = state.liquid ? state.vessels.map((v): FlowEnd => ({ key: v.vesselId, name: nameOf(v.vesselId), litres: v.volumeL, is: 'vessel' })) : [];
   const crates = state.crates.map((c): FlowEnd => {
-    const litres = c.lots.reduce((sum, lot) => sum + (lot.filled * bottleById(lot.kindId).sizeMl) / 1000, 0);
+    const litres = litresOf(c.lots.map(({ kindId, filled }) => ({ kindId, count: filled })));
     return { key: c.id, name: c.name, litres, is: 'crate' };
   });
   const out = [...splits, ...vessels, ...crates];
