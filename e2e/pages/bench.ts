@@ -1,11 +1,9 @@
 import type { ElementHandle, HTTPRequest, Page } from 'puppeteer-core';
+import { WITHIN_MS } from '../support/trug';
 import { HANDS, type HandName } from './hands';
 
 /** Scrolls something clear of the bar at the bottom of a phone, as a thumb would. */
 const centred = (handle: ElementHandle): Promise<void> => handle.evaluate((el) => el.scrollIntoView({ block: 'center' }));
-
-/** A machine that is busy with other tests may take its time; nothing is measured by this. */
-const SAID_WITHIN_MS = 90_000;
 
 /** Waits until something has stayed in its place for some frames: what was typed may still move the page. */
 const still = (handle: ElementHandle): Promise<void> =>
@@ -28,8 +26,10 @@ const still = (handle: ElementHandle): Promise<void> =>
 /** Nothing was asked for so long: the page has what it wants. */
 const QUIET_MS = 150;
 
-/** A little longer than a second press counts as the first. */
-const BLINK_MS = 1500;
+/** A little longer than a second press of what writes counts as the first. */
+const BLINK_MS = 900;
+/** What writes, and so takes a second press in a blink for the first. */
+const WRITES = '.btn-main, [data-writes]';
 
 /** The selector of the typed field of a name. */
 const fieldOf = (name: string): string => `input[name="${name}"], textarea[name="${name}"]`;
@@ -96,7 +96,7 @@ export class Bench {
         const now = document.querySelector<HTMLElement>('main h1');
         return now !== null && (now !== el || now.innerText !== words);
       },
-      { timeout: SAID_WITHIN_MS },
+      { timeout: WITHIN_MS },
       before,
       head,
     );
@@ -106,7 +106,7 @@ export class Bench {
   /** Waits until nothing more is fetched. Streams stay open for as long as their page. */
   async quiet(): Promise<void> {
     for (const from = Date.now(); this.fetching.size > 0 || Date.now() - this.askedAtMs < QUIET_MS; ) {
-      if (Date.now() - from > SAID_WITHIN_MS) throw new Error(`still fetching ${[...this.fetching].map((request) => request.url()).join(', ')}`);
+      if (Date.now() - from > WITHIN_MS) throw new Error(`still fetching ${[...this.fetching].map((request) => request.url()).join(', ')}`);
       await new Promise((resolve) => setTimeout(resolve, 25));
     }
   }
@@ -181,7 +181,7 @@ export class Bench {
   /** Clicks what a selector finds; twice, as an impatient or a shaky hand does. */
   async pressAt(selector: string, times: 1 | 2 = 1): Promise<void> {
     const target = await this.standing(selector);
-    await this.paced();
+    if (await target.evaluate((el, selector) => el.closest(selector) !== null, WRITES)) await this.paced();
     this.counts.presses += times;
     await HANDS[this.hand].press(this.page, target, times);
     this.pressedAtMs = Date.now();
@@ -217,7 +217,7 @@ export class Bench {
   /** Waits until something holds, asked of the server rather than of the page. */
   async until(holds: () => Promise<boolean>): Promise<void> {
     for (const from = Date.now(); !(await holds()); ) {
-      if (Date.now() - from > SAID_WITHIN_MS) throw new Error(`never came about: ${holds.toString()}`);
+      if (Date.now() - from > WITHIN_MS) throw new Error(`never came about: ${holds.toString()}`);
       await new Promise((resolve) => setTimeout(resolve, 50));
     }
   }
@@ -225,7 +225,7 @@ export class Bench {
   /** Waits until the page whose address ends so was left. */
   async leaves(end: string): Promise<void> {
     try {
-      await this.page.waitForFunction((e) => !location.pathname.endsWith(e), { timeout: SAID_WITHIN_MS }, end);
+      await this.page.waitForFunction((e) => !location.pathname.endsWith(e), { timeout: WITHIN_MS }, end);
     } catch (cause) {
       const said = await this.page.$$eval('[role="alert"], mat-error', (all) => all.map((el) => el.textContent.trim()));
       throw new Error(`stayed on ${end}, which says: ${said.join(' · ') || 'nothing'}`, { cause });
@@ -249,7 +249,7 @@ export class Bench {
   async holds(name: string, value: string): Promise<void> {
     await this.page.waitForFunction(
       (wanted, text) => document.querySelector<HTMLInputElement>(`input[name="${wanted}"]`)?.value === text,
-      { timeout: SAID_WITHIN_MS },
+      { timeout: WITHIN_MS },
       name,
       value,
     );
@@ -259,7 +259,7 @@ export class Bench {
   async says(words: RegExp, selector = 'body'): Promise<void> {
     const wanted = this.page.waitForFunction(
       (sel, source, flags) => new RegExp(source, flags).test(document.querySelector<HTMLElement>(sel)?.innerText ?? ''),
-      { timeout: SAID_WITHIN_MS },
+      { timeout: WITHIN_MS },
       selector,
       words.source,
       words.flags,

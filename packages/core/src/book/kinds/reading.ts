@@ -1,5 +1,5 @@
 import { agreeWithAcidReadings } from '../../matter/liquid/add-acid.js';
-import { agreeWithMustReading, agreeWithReading } from '../../matter/liquid/ferment-to.js';
+import { agreeWithMustReading } from '../../matter/liquid/ferment-to.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { abvOf, gravityOf } from '../../matter/liquid/views.js';
 import { daysBetween } from '../../matter/quantity/days.js';
@@ -8,6 +8,7 @@ import type { RawGravity } from '../../matter/measure/raw-gravity.js';
 import { figure } from '../../base/worked/figures.js';
 import { inHand, type Draft, type Patch } from '../state/draft.js';
 import type { Bubbles } from '../state/entry-choices.js';
+import { workedFromMust } from '../state/worked-from-must.js';
 import type { EntryWords, Filed, Kind, Say } from './kind.js';
 import { rawText } from './raw-gravity-words.js';
 
@@ -28,7 +29,12 @@ function read(state: Draft, entry: Filed<ReadingPayload>): Patch {
   const { payload } = entry;
   if (payload.placeC !== null) state.temps.push({ at: entry.at, tempC: payload.placeC });
   const patch: Patch = payload.placeC === null ? {} : { placeC: payload.placeC };
-  if (payload.gravity) readGravity(state, entry, payload.gravity, patch);
+  if (payload.gravity) {
+    const { sg, plusMinus } = correctGravity(payload.gravity, state.pitchedAt ? state.must : null);
+    const { sampleC, reading: raw, instrument } = payload.gravity;
+    Object.assign(patch, readGravity(state, entry, payload.gravity, sg));
+    state.readings.push({ id: entry.id, at: entry.at, sg, plusMinus, tempC: payload.placeC ?? sampleC, raw, instrument });
+  }
   if (payload.taGPerL !== null) patch.acidMeasured = true;
   const liquid = patch.liquid ?? state.liquid;
   if (liquid && (payload.ph !== null || payload.taGPerL !== null)) {
@@ -38,25 +44,18 @@ function read(state: Draft, entry: Filed<ReadingPayload>): Patch {
   return patch;
 }
 
-function readGravity(state: Draft, entry: Filed<ReadingPayload>, gravity: RawGravity, patch: Patch): void {
-  const { sg, plusMinus } = correctGravity(gravity, state.pitchedAt ? state.must : null);
-  const tempC = entry.payload.placeC ?? gravity.sampleC;
-  state.readings.push({ id: entry.id, at: entry.at, sg, plusMinus, tempC, raw: gravity.reading, instrument: gravity.instrument });
-  if (!state.liquid) return;
-  if (tellsOriginal(state, entry, sg)) {
-    Object.assign(patch, withOriginal(state, sg));
-    return;
-  }
-  patch.weighedGPerL = 0;
-  if (state.heldVolumes && daysBetween(state.heldVolumes.at, entry.at) >= FLAT_AFTER_DAYS) patch.heldVolumes = null;
+/** What a gravity, as corrected, tells of the drink. */
+function readGravity(state: Draft, entry: Filed<ReadingPayload>, { instrument }: RawGravity, sg: number): Patch {
+  if (!state.liquid) return {};
+  if (tellsOriginal(state, entry, sg)) return withOriginal(state, sg);
+  const isFlat = state.heldVolumes !== null && daysBetween(state.heldVolumes.at, entry.at) >= FLAT_AFTER_DAYS;
+  const known: Patch = { weighedGPerL: 0, heldVolumes: isFlat ? null : state.heldVolumes };
   if (state.pitchedAt) {
-    patch.liquid = withoutBoundSulfite(state.liquid, agreeWithReading(state.liquid, sg));
-    return;
+    const worked = workedFromMust(state, state.liquid, sg);
+    return { ...known, ...worked, liquid: withoutBoundSulfite(state.liquid, worked.liquid) };
   }
   const must = agreeWithMustReading(state.liquid, sg);
-  patch.liquid = must;
-  patch.must = must;
-  if (gravity.instrument !== 'carton') patch.originalBy = 'glass';
+  return { ...known, liquid: must, must, originalBy: instrument === 'carton' ? state.originalBy : 'glass' };
 }
 
 /** So soon after the pitch a reading off glass is the must's own, days. @source a yeast's usual lag */

@@ -9,7 +9,8 @@ import { describeEntry } from '../log/describe-entry.js';
 import { replay } from '../log/replay.js';
 import type { BatchState } from '../state/batch-state.js';
 import { judgeState } from '../state/judge-state.js';
-import { hasFreshReading, sugarFound, type SugarTest } from './tested.js';
+import { hasFreshReading } from '../state/sugar-known.js';
+import { sugarFound, type SugarTest } from './tested.js';
 
 const make = logOf();
 const { read } = make;

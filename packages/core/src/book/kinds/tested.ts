@@ -6,9 +6,9 @@ import { fermentableGPerL } from '../../matter/liquid/views.js';
 import { correctGravity } from '../../matter/measure/correct-gravity.js';
 import type { RawGravity } from '../../matter/measure/raw-gravity.js';
 import { countText } from '../../matter/quantity/count-text.js';
-import { daysBetween } from '../../matter/quantity/days.js';
 import type { BatchState } from '../state/batch-state.js';
 import { inHand, type Draft, type Patch } from '../state/draft.js';
+import { hasFreshReading, withoutSugar } from '../state/sugar-known.js';
 import { CLEAR, refuse, unless, type EntryCheck, type Filed, type Kind } from './kind.js';
 import { figureText } from './raw-gravity-words.js';
 
@@ -50,23 +50,6 @@ export function sugarFound(test: SugarTest, must: Liquid | null): number {
   return Math.max(0, fall * 1000 * HEXOSE_G_PER_L_PER_POINT);
 }
 
-/** Sugar that a test did not find is other matter; what it did find is sugar. */
-function withSugar(liquid: Liquid, leftGPerL: number, goneGPerL: number): Liquid {
-  const sugar = liquid.sucroseGPerL + liquid.hexoseGPerL;
-  const hexoseGPerL = Math.max(0, Math.max(leftGPerL, sugar - goneGPerL));
-  return { ...liquid, sucroseGPerL: 0, hexoseGPerL, otherSolidsGPerL: liquid.otherSolidsGPerL + sugar - hexoseGPerL };
-}
-
-/** A reading this old still belongs to a test of the same drink, days. @source our estimate */
-const FRESH_DAYS = 2;
-
-/** Whether the gravity was read so shortly before that a test can tell what of it is not sugar. */
-export function hasFreshReading({ readings, judged }: Pick<BatchState, 'readings' | 'judged'>, at: string): boolean {
-  const last = readings.at(-1);
-  const moved = judged.filter((e) => e.kind === 'gravity-changed').at(-1);
-  return last !== undefined && daysBetween(last.at, at) <= FRESH_DAYS && (moved === undefined || moved.at <= last.at);
-}
-
 /**
  * What a test of the sugar left changes: the sums believe it. Sugar it does not find is other matter where the gravity was
  * read with it; where nobody read, it may as well have fermented, and the next reading tells.
@@ -81,13 +64,13 @@ function apply(state: Draft, { at, payload }: Filed<TestedPayload>): Patch {
     return { ...found, liquid: fermented, lastLiquid: fermented };
   }
   const goneGPerL = liquid.sucroseGPerL + liquid.hexoseGPerL - leftGPerL;
-  const calibrated = withSugar(liquid, leftGPerL, goneGPerL);
+  const calibrated = withoutSugar(liquid, goneGPerL, leftGPerL);
   return {
     ...found,
     liquid: calibrated,
     lastLiquid: calibrated,
-    must: state.must ? withSugar(state.must, 0, goneGPerL) : null,
-    pitch: state.pitch ? { ...state.pitch, liquid: withSugar(state.pitch.liquid, 0, goneGPerL) } : null,
+    must: state.must ? withoutSugar(state.must, goneGPerL) : null,
+    pitch: state.pitch ? { ...state.pitch, liquid: withoutSugar(state.pitch.liquid, goneGPerL) } : null,
   };
 }
 

@@ -15,6 +15,9 @@ const LONGEST_DAYS = 42;
 /** Shortest wait: a sample costs drink and lets air in. @source usual practice, no oftener than every other day */
 const SHORTEST_DAYS = 2;
 
+/** From so many times the days for half of what is left on, more than half has gone, and the end may be near. @source our estimate: at twice the days the present pace would have taken all */
+const [MORE_THAN_HALF, NEAR_THE_END] = [1.2, 1.7];
+
 /** Waits that a maker's method sets, days. */
 export const DEFAULT_WAITS = { firstReadingDays: 4, readingDays: 7 } as const;
 
@@ -50,6 +53,12 @@ export function nextReading(facts: Facts): NextReading {
   const days = Math.min(LONGEST_DAYS, Math.max(SHORTEST_DAYS, half, seen, readingDays / 2));
   return {
     on: after(days),
-    why: days >= LONGEST_DAYS ? 'so slow a ferment tells nothing sooner' : 'at its pace of late about half of what is left will have gone by then',
+    why: days >= LONGEST_DAYS ? 'so slow a ferment tells nothing sooner' : `at its pace of late ${goneBy(days / half)} by then`,
   };
+}
+
+/** What should have gone by a day, by how many times that day is later than the one on which half has. */
+function goneBy(halves: number): string {
+  if (halves >= NEAR_THE_END) return 'it could be near its end';
+  return halves >= MORE_THAN_HALF ? 'most of what is left will have gone' : 'about half of what is left will have gone';
 }

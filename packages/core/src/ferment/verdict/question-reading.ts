@@ -17,7 +17,7 @@ const FASTEST_FALL_SG_PER_DAY = 0.03;
 /** How far a must may read from what it reckons to: at least so much, SG, and by a share of its points. @source our estimate; a carton's sugar may be 20 % off by law, a steep's is rougher */
 const OFF_SUM = { glass: { sg: 0.006, share: 0.08 }, carton: { sg: 0.01, share: 0.25 }, sum: { sg: 0.01, share: 0.3 } } as const;
 /** How far below the reckoned dry gravity a reading may lie. @source estimate: unmeasured acid and sorbitol are worth ±0.004 */
-const BELOW_DRY_SG = 0.005;
+export const BELOW_DRY_SG = 0.005;
 
 function likelyMeant(value: number): number | null {
   const candidates = [value / 1000, 1 + (value - 1) / 10, 1 + value / 10, 1 + value / 1000, 1 + value];
