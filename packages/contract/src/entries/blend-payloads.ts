@@ -79,6 +79,7 @@ export class ShareStoryDto {
   @OrNull() @ValidateNested() @Type(() => StoryTestDto) tested!: StoryTestDto | null;
   @IsBoolean() acidMeasured!: boolean;
   @InRange(LIMITS.sugarGPerL) weighedGPerL!: number;
+  @IsOptional() @InRange(LIMITS.sugarGPerL) weighedSdGPerL?: number | undefined;
   @OrNull() @Instant() wokenAt!: string | null;
   @OrNull() @Instant() stabilisedAt!: string | null;
 }

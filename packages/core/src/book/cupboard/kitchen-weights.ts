@@ -1,3 +1,4 @@
+import { gramsPerLitre, isPoured, isSyrup } from '../../base/reference/fermentables.js';
 import { SO2_MG_PER_UNIT } from '../../juice/adjust/sulfite-dose.js';
 import type { Weights } from '../../matter/typed/parse-quantity.js';
 
@@ -17,6 +18,7 @@ const TEASPOON_G = {
   yeast: 3.2,
 } as const;
 
+const TEASPOON_ML = 5;
 /** g of a priming drop. @source our estimate, 2.5 to 4: the packet says */
 const DROP_G = 3;
 /** g of citric acid in a lemon. @source our estimate: 45 mL of juice at 50 g/L */
@@ -25,15 +27,6 @@ const LEMON_G = 2.2;
 const TEA_BAG_G = 0.15;
 /** g in a packet whose weight nobody wrote down. @source the usual packet, for 20 to 25 L */
 export const USUAL_PACKET_G = 5;
-const SYRUPS: ReadonlySet<string> = new Set([
-  'honey',
-  'maple-syrup',
-  'refiners-syrup',
-  'invert-syrup',
-  'apple-concentrate',
-  'pear-concentrate',
-  'grape-concentrate',
-]);
 
 /**
  * What a spoon, a tablet, a lemon or a tea bag weighs when it is this ingredient.
@@ -45,7 +38,9 @@ const SYRUPS: ReadonlySet<string> = new Set([
 export function kitchenWeights(kind: string, refId: string | null): Weights {
   switch (kind) {
     case 'sugar':
-      return { gramsPerTeaspoon: refId !== null && SYRUPS.has(refId) ? TEASPOON_G.syrup : TEASPOON_G.sugar, gramsPerDrop: DROP_G };
+      return refId !== null && isPoured(refId)
+        ? { gramsPerTeaspoon: (gramsPerLitre(refId) * TEASPOON_ML) / 1000, gramsPerLitre: gramsPerLitre(refId) }
+        : { gramsPerTeaspoon: refId !== null && isSyrup(refId) ? TEASPOON_G.syrup : TEASPOON_G.sugar, gramsPerDrop: DROP_G };
     case 'acid':
       return { gramsPerTeaspoon: TEASPOON_G.acid, ...(refId === 'citric' ? { gramsPerLemon: LEMON_G } : {}) };
     case 'carbonate':

@@ -33,12 +33,12 @@ const FERMENTED_ABV = 0.5;
 
 /** A share of one drink: the same drink in another vessel, whose readings, yeast and proof go with it. */
 function retold(state: Draft, { at, payload: { vessels, tempC } }: Filed<BlendedPayload>, { liquid, yeastId }: BlendPart, story: ShareStory): Patch {
-  const { readings, temps, judged, pitchedGPerL, ...known } = story;
+  const { readings, temps, judged, pitchedGPerL, weighedSdGPerL = 0, ...known } = story;
   state.readings.push(...readings);
   state.temps.push(...temps);
   state.judged.push(...judged);
   const pitch = pitchedGPerL === null ? null : { at: known.pitchedAt, gPerL: pitchedGPerL, liquid: known.must };
-  return { ...known, pitch, liquid, lastLiquid: liquid, vessels, yeastId, filledAt: at, filledUpAt: at, placeC: tempC };
+  return { ...known, weighedSdGPerL, pitch, liquid, lastLiquid: liquid, vessels, yeastId, filledAt: at, filledUpAt: at, placeC: tempC };
 }
 
 export const blended: Kind<BlendedPayload> = {
@@ -61,12 +61,13 @@ export const blended: Kind<BlendedPayload> = {
     // Ciders poured together may work again, so the proof of the end begins anew, unless next to no sugar came in.
     const woken = state.liquid && state.pitchedAt ? noteSugar(state, entry.at, state.liquid, liquid) : {};
     if (!state.liquid || !state.pitchedAt) state.judged.push({ at: entry.at, kind: 'gravity-changed' });
-    const weighedGPerL = state.liquid ? (state.weighedGPerL * state.liquid.volumeL) / liquid.volumeL : 0;
+    const share = state.liquid ? state.liquid.volumeL / liquid.volumeL : 0;
+    const weighed = { weighedGPerL: state.weighedGPerL * share, weighedSdGPerL: state.weighedSdGPerL * share };
     const strongest = parts.reduce<(typeof parts)[number] | null>(
       (best, p) => (p.yeastId !== null && (!best || p.liquid.volumeL > best.liquid.volumeL) ? p : best),
       null,
     );
-    return { ...patch, ...woken, weighedGPerL, pitch: null, pitchedAt: state.pitchedAt ?? entry.at, yeastId: state.yeastId ?? strongest?.yeastId ?? null };
+    return { ...patch, ...woken, ...weighed, pitch: null, pitchedAt: state.pitchedAt ?? entry.at, yeastId: state.yeastId ?? strongest?.yeastId ?? null };
   },
   words: ({ payload: { parts } }, say) => ({
     lead: `Poured ${say.volume(parts.reduce((sum, p) => sum + p.liquid.volumeL, 0))}`,

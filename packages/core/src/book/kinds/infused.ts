@@ -3,7 +3,7 @@ import type { SupplyUse } from '../../juice/adjust/addition-payload.js';
 import { countText } from '../../matter/quantity/count-text.js';
 import { inHand } from '../state/draft.js';
 import type { Kind } from './kind.js';
-import { moveGravity } from './sugar-moves.js';
+import { moveGravity, type WeighedSugar } from './sugar-moves.js';
 
 /** Something put in to steep, to be taken out again. */
 export interface InfusedPayload {
@@ -14,6 +14,10 @@ export interface InfusedPayload {
   readonly supplies?: readonly SupplyUse[] | undefined;
 }
 
+/** Of the sugar in fruit, as a share of it. @source our estimate: fruit of one kind differs by a third */
+const FRUIT_SUGAR_SD = 0.15;
+const fruitSugar = (hexoseG: number): WeighedSugar => ({ hexoseG, sdG: hexoseG * FRUIT_SUGAR_SD });
+
 export const infused: Kind<InfusedPayload> = {
   apply: (state, { id, at, payload: { infusionId, massG, days } }) => {
     const infusion = infusionById(infusionId);
@@ -23,7 +27,7 @@ export const infused: Kind<InfusedPayload> = {
       { id, name: infusion.name, isFruit: isFruit(infusion), massG, at, firstDays: infusion.days[0], days, tastedAt: null },
     ];
     if (infusion.sugarGPerG === 0 && infusion.acidGPerG === 0) return { infusions };
-    return { ...moveGravity(state, at, (l) => withInfusion(l, { infusion, massG }), infusedSugarG(infusion, massG)), infusions };
+    return { ...moveGravity(state, at, (l) => withInfusion(l, { infusion, massG }), fruitSugar(infusedSugarG(infusion, massG))), infusions };
   },
   words: ({ payload: { infusionId, massG, days } }, say) => ({
     lead: 'Steeping in it',

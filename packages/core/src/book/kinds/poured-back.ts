@@ -56,7 +56,7 @@ function apply(state: Draft, { at, payload: { crateId, bottles, vessels } }: Fil
   return {
     ...{ liquid, lastLiquid: liquid, vessels, must: state.liquid ? state.must : (must ?? state.must) },
     ...{ pitch: null, tested: null, wokenAt: null, primed: null, stabilisedAt: null, clarified: null, heldVolumes: null },
-    ...{ weighedGPerL: 0, rackedAt: at, filledUpAt: at },
+    ...{ weighedGPerL: 0, weighedSdGPerL: 0, rackedAt: at, filledUpAt: at },
   };
 }
 

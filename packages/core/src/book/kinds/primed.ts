@@ -1,10 +1,10 @@
-import { fermentableById } from '../../base/reference/fermentables.js';
 import { figure } from '../../base/worked/figures.js';
 import type { PrimingMode } from '../../finish/bottle/priming-sugar.js';
-import { addFermentable, hexoseFrom } from '../../matter/liquid/additions.js';
+import { addFermentable } from '../../matter/liquid/additions.js';
 import { sealWay, unprovenWords } from '../state/sealing.js';
 import { CLEAR, refuse, type Kind } from './kind.js';
-import { weighedIn } from './sugar-moves.js';
+import { sweetAmount } from './sweet-amount.js';
+import { weighedIn, weighedSugar } from './sugar-moves.js';
 
 /** Sugar for the fizz. */
 export interface PrimedPayload {
@@ -20,12 +20,12 @@ export interface PrimedPayload {
 export const primed: Kind<PrimedPayload> = {
   // Priming leaves the proof as it is: its sugar is weighed, and meant to ferment in the bottle.
   apply: (state, { at, payload }) => ({
-    ...weighedIn(state, (l) => addFermentable(l, payload), hexoseFrom(payload)),
+    ...weighedIn(state, (l) => addFermentable(l, payload), weighedSugar(payload)),
     primed: { at, mode: payload.mode },
   }),
   words: ({ payload }, say) => ({
     lead: 'Primed',
-    rest: `with ${say.mass(payload.massG)} ${fermentableById(payload.fermentableId).name} for ${figure(payload.targetVolumes, 1)} volumes${payload.freshYeastG === undefined ? '' : `, and ${say.mass(payload.freshYeastG)} of fresh yeast`}`,
+    rest: `with ${sweetAmount(payload, say)} for ${figure(payload.targetVolumes, 1)} volumes${payload.freshYeastG === undefined ? '' : `, and ${say.mass(payload.freshYeastG)} of fresh yeast`}`,
   }),
   check: (state, verdict) => {
     const way = sealWay(state, verdict);

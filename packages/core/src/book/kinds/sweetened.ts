@@ -1,6 +1,6 @@
-import { fermentableById } from '../../base/reference/fermentables.js';
 import type { SupplyUse } from '../../juice/adjust/addition-payload.js';
 import type { Kind } from './kind.js';
+import { sweetAmount } from './sweet-amount.js';
 import { sugared } from './sugar-moves.js';
 
 /** Sweetened to taste: whatever of it ferments counts. */
@@ -12,7 +12,7 @@ export interface SweetenedPayload {
 
 export const sweetened: Kind<SweetenedPayload> = {
   apply: (state, { at, payload: { sweetenerId, massG } }) => sugared(state, at, { fermentableId: sweetenerId, massG }),
-  words: ({ payload }, say) => ({ lead: 'Sweetened', rest: `with ${say.mass(payload.massG)} ${fermentableById(payload.sweetenerId).name}` }),
+  words: ({ payload }, say) => ({ lead: 'Sweetened', rest: `with ${sweetAmount({ fermentableId: payload.sweetenerId, massG: payload.massG }, say)}` }),
   onTheDrink: true,
   supplies: ({ supplies = [] }) => supplies,
 };

@@ -57,7 +57,11 @@ export function sugarFound(test: SugarTest, must: Liquid | null): number {
 function apply(state: Draft, { at, payload }: Filed<TestedPayload>): Patch {
   const liquid = inHand(state);
   const leftGPerL = sugarFound(payload, state.must);
-  const found = { weighedGPerL: 0, tested: { at, leftGPerL, sdGPerL: payload.by === 'sugar-test' ? SUGAR_TEST_SD_G_PER_L : FORCED_SD_G_PER_L } };
+  const found = {
+    weighedGPerL: 0,
+    weighedSdGPerL: 0,
+    tested: { at, leftGPerL, sdGPerL: payload.by === 'sugar-test' ? SUGAR_TEST_SD_G_PER_L : FORCED_SD_G_PER_L },
+  };
   const sums = fermentableGPerL(liquid);
   if (!hasFreshReading(state, at) && leftGPerL < sums) {
     const fermented = fermentFraction(liquid, 1 - leftGPerL / sums);

@@ -40,6 +40,14 @@ describe('bottlingPlan', () => {
     expect(plan?.priming?.ok === true && plan.priming.value.value.massG).toBeCloseTo(6.5946 * 20, 0);
     expect(plan?.run.ok === true && plan.run.value.value.lots.map((l) => l.count)).toEqual([1, 38]);
   });
+  it('fills more bottles where juice primes it, and is less sure of what they will feel', () => {
+    const [sugar, juice] = ['sucrose', 'apple-juice'].map((fermentableId) => bottlingPlan({ ...input, fermentableId }));
+    const bottles = (plan: typeof sugar): number => (plan?.run.ok === true ? plan.run.value.value.bottleCount : NaN);
+    const hot = (plan: typeof sugar): { readonly likelyBar: number; readonly highBar: number } => plan?.bands.at(-1) ?? { likelyBar: NaN, highBar: NaN };
+    expect(bottles(juice)).toBeGreaterThanOrEqual(bottles(sugar) + 2);
+    expect(Math.abs(hot(juice).likelyBar - hot(sugar).likelyBar)).toBeLessThan(0.1);
+    expect(hot(juice).highBar - hot(juice).likelyBar).toBeGreaterThan(1.08 * (hot(sugar).highBar - hot(sugar).likelyBar));
+  });
   it('shows the pressure at three heats, rising', () => {
     const bars = bottlingPlan(input)?.bands.map((b) => b.likelyBar) ?? [];
     expect([...bars].sort((a, b) => a - b)).toEqual(bars);

@@ -5,6 +5,7 @@ import type { BatchState } from '../state/batch-state.js';
 import type { BottlingCheck } from '../state/bottling-check.js';
 import type { Worked } from '../../base/worked/worked.js';
 import { BOTTLE_KINDS, bottleById } from '../../base/reference/bottle-kinds.js';
+import { roomLPerKg } from '../../base/reference/fermentables.js';
 import { hottestTaken } from '../../finish/bottle/bottle-safety.js';
 import { filledShare, planBottles, type BottlePlan } from '../../finish/bottle/plan-bottles.js';
 import { CoreError } from '../../base/errors/core-error.js';
@@ -83,6 +84,7 @@ const asleep = (gas: SealedGas): SealedGas => ({
   ...gas,
   liquid: { ...gas.liquid, sucroseGPerL: 0, hexoseGPerL: 0 },
   weighedGPerL: 0,
+  weighedSdGPerL: 0,
   sugarSdGPerL: 0,
   malolactic: 'over',
 });
@@ -94,6 +96,16 @@ const FINED_BY: readonly ClearingMeans[] = ['finings', 'bentonite'];
 /** More than this is no fizz that any bottle of the bench holds, volumes. */
 const MOST_VOLUMES = 6;
 
+/** What a dose in each bottle comes to in all: it takes up room in the bottle, which so much less drink fills. */
+function inAll(
+  doseG: number,
+  { fermentableId, bottleMl, volumeL }: { readonly fermentableId: string; readonly bottleMl: number; readonly volumeL: number },
+): number {
+  const drinkL = (bottleMl - doseG * roomLPerKg(fermentableId)) / 1000;
+  if (drinkL <= 0) throw new CoreError('NOT_ALLOWED', 'That is more than goes into the bottle');
+  return (doseG / drinkL) * volumeL;
+}
+
 /** The fizz of the dose a maker gives by habit. */
 function fizzOfHabit({ mode, bottles, fermentableId, warmestC }: BottlingInputs, doseG: number, liquid: Liquid, bottleMl: number): number {
   if (mode === 'per-bottle' && new Set(bottles.map((b) => bottleById(b.kindId).sizeMl)).size > 1) {
@@ -102,7 +114,7 @@ function fizzOfHabit({ mode, bottles, fermentableId, warmestC }: BottlingInputs,
       'One dose makes more fizz in a small bottle than in a large one: choose bottles of one size, or let it go in by the litre',
     );
   }
-  const massG = mode === 'bulk' ? doseG : (doseG / (bottleMl / 1000)) * liquid.volumeL;
+  const massG = mode === 'bulk' ? doseG : inAll(doseG, { fermentableId, bottleMl, volumeL: liquid.volumeL });
   const volumes = fizzFromDose({ liquid, massG, fermentableId, warmestSinceEndC: warmestC });
   if (volumes > MOST_VOLUMES) {
     throw new CoreError('NOT_ALLOWED', `That dose makes ${volumes.toFixed(1)} volumes, more than any bottle here stands`);
@@ -143,14 +155,15 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
     : null;
   const massG = priming?.ok === true ? priming.value.value.massG : 0;
   const primedGas = massG > 0 ? withPriming({ ...gas, liquid: primed }, { fermentableId, massG }) : gas;
+  const volumeL = liquid.volumeL + primedGas.liquid.volumeL - (massG > 0 ? primed : gas.liquid).volumeL;
   const toHeat = input.route === 'heated' ? { headspace: input.headspace } : undefined;
   // Once its yeast is dead a sweet drink makes no more gas.
   const sealed = toHeat ? asleep(gas) : primedGas;
   const run = attempt(() =>
     planBottles({
-      volumeL: liquid.volumeL,
+      volumeL,
       bottles: kinds,
-      lossL: Math.min(liquid.volumeL, input.lossL),
+      lossL: Math.min(volumeL, input.lossL),
       ...(toHeat ? { headspace: filledShare(toHeat.headspace) } : {}),
     }),
   );

@@ -171,6 +171,8 @@ export interface BatchState {
   readonly acidMeasured: boolean;
   /** Sugar weighed in since the last reading, g/L as hexose. */
   readonly weighedGPerL: number;
+  /** How well that is known beside the scales, g/L as hexose, one standard deviation. */
+  readonly weighedSdGPerL: number;
   /** When something fermentable last went into a drink whose end was proven. */
   readonly wokenAt: string | null;
   readonly primed: { readonly at: string; readonly mode: 'bulk' | 'per-bottle' } | null;
@@ -220,6 +222,7 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   tested: null,
   acidMeasured: false,
   weighedGPerL: 0,
+  weighedSdGPerL: 0,
   wokenAt: null,
   primed: null,
   crates: [],

@@ -19,7 +19,10 @@ const USUAL_C = 15;
 /** How far back a drink at its end is looked at for the warmest it has been, days. */
 const LOOK_BACK_DAYS = 7;
 
-type GasState = Pick<BatchState, 'liquid' | 'weighedGPerL' | 'tested' | 'acidMeasured' | 'malolactic' | 'temps' | 'placeC' | 'readings' | 'heldVolumes'>;
+type GasState = Pick<
+  BatchState,
+  'liquid' | 'weighedGPerL' | 'weighedSdGPerL' | 'tested' | 'acidMeasured' | 'malolactic' | 'temps' | 'placeC' | 'readings' | 'heldVolumes'
+>;
 
 /** How well the sugar of a drink is known that was not weighed in, g/L as hexose. */
 function sugarSdGPerL({ tested, acidMeasured }: GasState, { fruit }: Liquid): number {
@@ -67,6 +70,7 @@ export function sealedGasOf(state: GasState): SealedGas | null {
   return {
     liquid,
     weighedGPerL: state.weighedGPerL,
+    weighedSdGPerL: state.weighedSdGPerL,
     sugarSdGPerL: sugarSdGPerL(state, liquid),
     malolactic: malolacticGas(state, liquid),
     warmestSinceEndC: warmestSinceEnd(state),

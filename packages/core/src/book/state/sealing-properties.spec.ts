@@ -41,6 +41,8 @@ interface Truth {
   stemOffSg: number;
   /** Fruit that steeps in it: what it still holds of sugar and malic acid, g. */
   fruit: { sugarG: number; malicG: number };
+  /** Sugar in the juice it is primed with, beside what the label says. */
+  juice: number;
   /** Share of that which comes out of it in a quarter of a day: whole fruit gives it up slowly. */
   leaching: number;
 }
@@ -133,6 +135,7 @@ function begin(random: Random, make: LogMaker): Run {
     so2MgPerL: 0,
     stemOffSg: (random.uniform() * 2 - 1) * 0.0006,
     fruit: { sugarG: 0, malicG: 0 },
+    juice: 1,
     leaching: 0.03,
   };
   truth.sugarG = sugarFor(truth, sg);
@@ -235,9 +238,18 @@ function mistyped({ truth: t, acts }: Run, random: Random, make: LogMaker): Entr
   return make.read(t.day, sg, t.tempC);
 }
 
+/** Juice by food tables, g in a gram; the law lets its label be a fifth off. */
+const JUICE = { sugar: 0.108, malic: 0.006, other: 0.012 } as const;
+
 /** What an accepted act did in truth. */
 function happen(t: Truth, entry: Entry): void {
-  if (entry.kind === 'sweetened' || entry.kind === 'primed' || (entry.kind === 'addition' && entry.payload.what === 'fermentable')) {
+  if (entry.kind === 'primed' && entry.payload.fermentableId === 'apple-juice') {
+    const { massG } = entry.payload;
+    t.sugarG += massG * JUICE.sugar * t.juice;
+    t.malicG += massG * JUICE.malic;
+    t.otherG += massG * JUICE.other;
+    t.litres += (massG / 1000) * 0.954;
+  } else if (entry.kind === 'sweetened' || entry.kind === 'primed' || (entry.kind === 'addition' && entry.payload.what === 'fermentable')) {
     const isSucrose = entry.kind !== 'addition';
     const { massG } = entry.payload as { massG: number };
     t.sugarG += massG * (isSucrose ? 360.31 / 342.3 : 1);
@@ -315,6 +327,12 @@ interface Walked {
   readonly pouredBack: number;
 }
 
+/** Primed with sugar, or with as much in juice, whose label may be a fifth off. */
+function primedWith(make: LogMaker, truth: Truth, { massG, withJuice }: { readonly massG: number; readonly withJuice: boolean }): Entry {
+  const { payload, ...entry } = make.primed(truth.day + 0.01, withJuice ? massG / JUICE.sugar : massG);
+  return { ...entry, payload: withJuice ? { ...payload, fermentableId: 'apple-juice' } : payload } as Entry;
+}
+
 /** Walks seasons of acts to the bottle, as far as they are accepted; a slip is written after some of them. */
 function walk(seasons: number, seed: number, slip: (run: Run, random: Random, make: LogMaker) => Entry | null): Walked {
   const random = seededRandom(seed);
@@ -323,6 +341,7 @@ function walk(seasons: number, seed: number, slip: (run: Run, random: Random, ma
   for (let season = 0; season < seasons; season += 1) {
     const make = logOf();
     const run = begin(random, make);
+    run.truth.juice = 0.8 + 0.4 * ((season * 0.618) % 1);
     const pitch = make.pitched(0.1);
     run.log.push(pitch);
     happen(run.truth, pitch);
@@ -353,7 +372,7 @@ function walk(seasons: number, seed: number, slip: (run: Run, random: Random, ma
       const log = [...run.log];
       const truth = { ...run.truth, fruit: { ...run.truth.fruit } };
       if (massG > 0) {
-        const primed = make.primed(truth.day + 0.01, massG);
+        const primed = primedWith(make, truth, { massG, withJuice: season % 4 === 2 });
         if (!accepts(log, primed)) continue;
         log.push(primed);
         happen(truth, primed);

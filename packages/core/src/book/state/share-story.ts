@@ -18,6 +18,8 @@ export interface ShareStory {
   readonly tested: BatchState['tested'];
   readonly acidMeasured: boolean;
   readonly weighedGPerL: number;
+  /** Absent where all that was weighed in was plain sugar. */
+  readonly weighedSdGPerL?: number | undefined;
   readonly wokenAt: string | null;
   readonly stabilisedAt: string | null;
 }
@@ -48,6 +50,7 @@ export function storyOf(state: BatchState, volumeL: number): ShareStory | null {
     tested: state.tested,
     acidMeasured: state.acidMeasured,
     weighedGPerL: state.weighedGPerL,
+    ...(state.weighedSdGPerL > 0 ? { weighedSdGPerL: state.weighedSdGPerL } : {}),
     wokenAt: state.wokenAt,
     stabilisedAt: state.stabilisedAt,
   };

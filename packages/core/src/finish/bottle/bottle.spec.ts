@@ -72,6 +72,17 @@ describe('primingSugar', () => {
       expectWithin(volumes, 2.6, { abs: 0.02 });
     }
   });
+  it('gives a juice the fizz of the room it takes up as well, in all of it and in each bottle', () => {
+    // 0.108 of a juice is sugar, 0.489 g of gas from a gram of it; a kilogram is 0.954 L. Worked the other way round, by hand.
+    for (const mode of ['bulk', 'per-bottle'] as const) {
+      const { massG, residualVolumes, perBottleG } = primingSugar({ ...priming, fermentableId: 'apple-juice', mode, bottleMl: 500 }).value;
+      const litres = 20 + (massG * 0.954) / 1000;
+      expectWithin((residualVolumes * 20 + (massG * 0.053) / 1.9768) / litres, 2.6, { abs: 1e-6 });
+      expect(litres - 20).toBeGreaterThan(1);
+      if (perBottleG !== null) expectWithin(perBottleG * (litres / 0.5), massG, { abs: 1e-6 });
+      expectWithin(fizzFromDose({ ...priming, fermentableId: 'apple-juice', massG }), 2.6, { abs: 1e-9 });
+    }
+  });
   it('shares it over bottles', () => {
     const each = primingSugar({ ...priming, mode: 'per-bottle', bottleMl: 500 }).value;
     expectWithin(each.perBottleG ?? NaN, each.gPerL / 2, { abs: 1e-9 });

@@ -1,4 +1,5 @@
 import type { BottleKind } from '../../base/reference/bottle-kinds.js';
+import { isPoured } from '../../base/reference/fermentables.js';
 import type { PrimingMode } from './priming-sugar.js';
 import { gasParts, pressureBand, withPriming, type SealedGas } from './sealed-gas.js';
 
@@ -41,7 +42,8 @@ export interface SpreadAsked {
  * @source mass balance and Henry’s law; how uneven it gets is our estimate
  */
 export function primingSpread({ gas, fermentableId, massG, mode, bottles, hottestC }: SpreadAsked): UnevenBottle | null {
-  if (massG <= 0) return null;
+  // A measure of juice is right to a drop of it.
+  if (massG <= 0 || (mode === 'per-bottle' && isPoured(fermentableId))) return null;
   const of = (bottle: BottleKind): UnevenBottle => {
     const more = mode === 'per-bottle' ? massG + (HEAPED_G * gas.liquid.volumeL * 1000) / bottle.sizeMl : massG * UNSTIRRED_SHARE;
     const uneven = withPriming(gas, { fermentableId, massG: more });

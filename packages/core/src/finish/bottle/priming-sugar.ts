@@ -5,7 +5,7 @@ import { caution } from '../../base/cautions/catalogue.js';
 import { addFermentable } from '../../matter/liquid/additions.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { CO2_PER_HEXOSE, dryAbvOf, fermentableGPerL } from '../../matter/liquid/views.js';
-import { fermentableById } from '../../base/reference/fermentables.js';
+import { fermentableById, roomLPerKg } from '../../base/reference/fermentables.js';
 import { celsius, figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 import { residualCo2 } from './co2-solubility.js';
@@ -32,7 +32,10 @@ export interface PrimingInput {
 
 /** How much sugar, and where the fizz comes from. */
 export interface Priming {
+  /** For each litre before it goes in, g. */
   readonly gPerL: number;
+  /** In each litre as it is bottled, of which what went in is a part, g. */
+  readonly gPerBottledL: number;
   /** For the whole volume, g. */
   readonly massG: number;
   /** For one bottle, g; null in bulk. */
@@ -55,9 +58,21 @@ export interface Priming {
  */
 export function fizzFromDose(input: Pick<PrimingInput, 'liquid' | 'warmestSinceEndC' | 'fermentableId'> & { readonly massG: number }): number {
   const { liquid, massG } = input;
-  const added = (massG * fermentableById(input.fermentableId).co2GPerG) / liquid.volumeL / CO2_G_PER_VOLUME;
-  return residualCo2({ warmestSinceEndC: input.warmestSinceEndC }) + volumesFromHexose(fermentableGPerL(liquid)) + added;
+  const { co2GPerG } = fermentableById(input.fermentableId);
+  const there = residualCo2({ warmestSinceEndC: input.warmestSinceEndC }) + volumesFromHexose(fermentableGPerL(liquid));
+  return (there * liquid.volumeL + (massG * co2GPerG) / CO2_G_PER_VOLUME) / (liquid.volumeL + (massG * roomLPerKg(input.fermentableId)) / 1000);
 }
+
+/**
+ * What goes into one bottle, which it then fills to the same mark.
+ *
+ * @param priming - of {@link primingSugar}
+ * @param bottleMl - mL
+ * @returns g
+ * @throws {CoreError} OUT_OF_RANGE
+ */
+export const primingPerBottle = ({ gPerBottledL }: Pick<Priming, 'gPerBottledL'>, bottleMl: number): number =>
+  gPerBottledL * (inRange('bottleMl', bottleMl, LIMITS.bottleMl) / 1000);
 
 /**
  * Sugar that brings a finished drink to a level of fizz: the carbon dioxide wanted, less what is still dissolved,
@@ -85,13 +100,16 @@ export function primingSugar(input: PrimingInput): Worked<Priming> {
       withoutSugarVolumes: residualVolumes + fromLeftoverVolumes,
     });
   }
-  const gPerL = Math.max(0, missing * CO2_G_PER_VOLUME) / kind.co2GPerG;
+  const takenUpGPerG = (targetVolumes * CO2_G_PER_VOLUME * roomLPerKg(fermentableId)) / 1000;
+  const gPerL = Math.max(0, missing * CO2_G_PER_VOLUME) / (kind.co2GPerG - takenUpGPerG);
   const massG = gPerL * liquid.volumeL;
   const primed = massG > 0 ? addFermentable(liquid, { fermentableId, massG }) : liquid;
-  const perBottleG = mode === 'per-bottle' ? gPerL * (inRange('bottleMl', input.bottleMl ?? NaN, LIMITS.bottleMl) / 1000) : null;
+  const gPerBottledL = gPerL / (1 + (gPerL * roomLPerKg(fermentableId)) / 1000);
+  const perBottleG = mode === 'per-bottle' ? primingPerBottle({ gPerBottledL }, input.bottleMl ?? NaN) : null;
   return worked(
     {
       gPerL,
+      gPerBottledL,
       massG,
       perBottleG,
       residualVolumes,
@@ -114,9 +132,9 @@ export function primingSugar(input: PrimingInput): Worked<Priming> {
       },
       {
         label: 'Sugar to add',
-        expression: `(${figure(targetVolumes, 2)} − ${figure(residualVolumes, 2)} − ${figure(fromLeftoverVolumes, 2)}) × ${CO2_G_PER_VOLUME} ÷ ${kind.co2GPerG}`,
+        expression: `(${figure(targetVolumes, 2)} − ${figure(residualVolumes, 2)} − ${figure(fromLeftoverVolumes, 2)}) × ${CO2_G_PER_VOLUME} ÷ ${takenUpGPerG > 0 ? `(${kind.co2GPerG} − ${figure(takenUpGPerG, 4)})` : kind.co2GPerG}`,
         result: `${figure(gPerL, 2)} g/L`,
-        source: 'CO₂ of this sugar by molar mass',
+        source: `CO₂ of this sugar by molar mass${takenUpGPerG > 0 ? ', less the fizz of the room it takes up' : ''}`,
       },
       {
         label: 'For the whole of it',

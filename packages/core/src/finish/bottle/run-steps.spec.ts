@@ -10,7 +10,7 @@ const run = {
   cleanedBy: 'no-rinse' as const,
   today: '2026-11-23T10:00:00.000Z',
 };
-const bulk = { massG: 76, of: 'white sugar', mode: 'bulk' as const };
+const bulk = { massG: 76, litres: null, of: 'white sugar', mode: 'bulk' as const };
 const ids = (steps: readonly { readonly id: string }[]): readonly string[] => steps.map((s) => s.id);
 
 describe('the steps of a bottle run', () => {
@@ -33,6 +33,14 @@ describe('the steps of a bottle run', () => {
   it('dose bottle by bottle, or not at all', () => {
     expect(ids(runSteps({ ...run, priming: { ...bulk, mode: 'per-bottle' } }))).toContain('dose');
     expect(ids(runSteps({ ...run, priming: null, testBottle: false }))).toEqual(['clean', 'fill', 'cap', 'rest']);
+  });
+  it('pour a juice by the litre, with no syrup to boil', () => {
+    const juice = { massG: 1900, litres: 1.81, of: 'apple juice', mode: 'bulk' as const };
+    const steps = runSteps({ ...run, priming: juice });
+    expect(ids(steps).slice(1, 3)).toEqual(['syrup', 'stir']);
+    expect(steps[1]?.how).toMatch(/^1\.81 L of it/);
+    expect(steps[1]?.how).not.toContain('boiled');
+    expect(runSteps({ ...run, priming: { ...juice, mode: 'per-bottle' } })[1]?.how).toContain('syringe');
   });
   it('leave the room that heat wants, and end in the bath', () => {
     const steps = runSteps({ ...run, priming: null, testBottle: false, heatedRoom: 0.07 });

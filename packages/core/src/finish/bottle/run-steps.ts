@@ -1,13 +1,14 @@
 import { CLEANING_WAYS, type CleaningMeans } from './cleaning-ways.js';
 import { figure, trimmed } from '../../base/worked/figures.js';
 import { dateAfter, dayText } from '../../matter/quantity/days.js';
+import type { PrimingMode } from './priming-sugar.js';
 import { countText } from '../../matter/quantity/count-text.js';
 
 /** What a bottle run is made of. */
 export interface RunInput {
   readonly bottleCount: number;
-  /** The sugar that goes in; null for a still drink. */
-  readonly priming: { readonly massG: number; readonly of: string; readonly mode: 'bulk' | 'per-bottle' } | null;
+  /** The sugar that goes in, g, and how much that is where it is poured, L; null for a still drink. */
+  readonly priming: { readonly massG: number; readonly litres: number | null; readonly of: string; readonly mode: PrimingMode } | null;
   /** Fresh yeast that goes in with the sugar, g; null for none. */
   readonly freshYeastG: number | null;
   readonly testBottle: boolean;
@@ -52,6 +53,30 @@ function restStep({ priming, heatedRoom }: Pick<RunInput, 'priming' | 'heatedRoo
     : { id: 'warm', text: `In the warm until ${warmUntil}`, how: 'Closed crate, away from people, then cool and dark.' };
 }
 
+function sweetSteps(priming: RunInput['priming']): readonly RunStep[] {
+  if (priming === null) return [];
+  const { massG, litres, of, mode } = priming;
+  if (mode === 'per-bottle') {
+    return litres === null
+      ? [{ id: 'dose', text: 'Sugar into each bottle', how: 'Level, never heaped, and each bottle once: tick them off as you go.' }]
+      : [{ id: 'dose', text: `So much ${of} into each bottle`, how: 'With a syringe or a small measure, and each bottle once: tick them off as you go.' }];
+  }
+  return [
+    litres === null
+      ? {
+          id: 'syrup',
+          text: 'Syrup in, and the drink on top of it',
+          how: `${figure(massG, 0)} g of ${of} in ${syrupWaterMl(massG)} mL of boiled water, cooled. No splashing.`,
+        }
+      : {
+          id: 'syrup',
+          text: `The ${of} in, and the drink on top of it`,
+          how: `${trimmed(litres, 2)} L of it, fresh out of its carton or bottle and as warm as the drink. No splashing.`,
+        },
+    { id: 'stir', text: 'Stir slowly, thirty turns', how: 'From the bottom: uneven sugar is the usual burst bottle.' },
+  ];
+}
+
 /**
  * The steps of a bottle run, in the order they are done.
  *
@@ -61,19 +86,6 @@ function restStep({ priming, heatedRoom }: Pick<RunInput, 'priming' | 'heatedRoo
  */
 export function runSteps({ bottleCount, priming, freshYeastG, testBottle, heatedRoom, capColour, cleanedBy, today, zone }: RunInput): readonly RunStep[] {
   const warmUntil = dayText(dateAfter(today, WARM_DAYS, zone), true);
-  const sweet: readonly RunStep[] =
-    priming === null
-      ? []
-      : priming.mode === 'bulk'
-        ? [
-            {
-              id: 'syrup',
-              text: 'Syrup in, and the drink on top of it',
-              how: `${figure(priming.massG, 0)} g of ${priming.of} in ${syrupWaterMl(priming.massG)} mL of boiled water, cooled. No splashing.`,
-            },
-            { id: 'stir', text: 'Stir slowly, thirty turns', how: 'From the bottom: uneven sugar is the usual burst bottle.' },
-          ]
-        : [{ id: 'dose', text: 'Sugar into each bottle', how: 'Level, never heaped, and each bottle once: tick them off as you go.' }];
   const clean = CLEANING_WAYS.find(({ id }) => id === cleanedBy);
   const yeast: readonly RunStep[] =
     freshYeastG === null
@@ -98,7 +110,7 @@ export function runSteps({ bottleCount, priming, freshYeastG, testBottle, heated
       ...(clean ? { waitMin: clean.waitMin } : {}),
     },
     ...yeast,
-    ...sweet,
+    ...sweetSteps(priming),
     {
       id: 'fill',
       text: 'Fill from the bottom up',

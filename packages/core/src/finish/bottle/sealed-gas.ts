@@ -1,4 +1,4 @@
-import { addFermentable, hexoseFrom } from '../../matter/liquid/additions.js';
+import { addFermentable, hexoseFrom, hexoseSdFrom } from '../../matter/liquid/additions.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { abvOf, dryAbvOf, fermentableGPerL } from '../../matter/liquid/views.js';
 import { normalCdf, normalPdf } from '../../base/numeric/normal.js';
@@ -25,6 +25,8 @@ export interface SealedGas {
   readonly liquid: Liquid;
   /** Of the sugar in it, what was weighed in since the last reading, g/L as hexose: known by the scales, not by the hydrometer. */
   readonly weighedGPerL: number;
+  /** How well that is known beside the scales, where a label or a hive says how sweet it was, g/L as hexose; absent for plain sugar. */
+  readonly weighedSdGPerL?: number | undefined;
   /** How well the rest of the sugar is known, g/L as hexose. */
   readonly sugarSdGPerL: number;
   readonly malolactic: MalolacticGas;
@@ -46,6 +48,7 @@ export interface GasParts {
   /** Still dissolved, at most. */
   readonly residual: number;
   readonly weighed: number;
+  readonly weighedSd: number;
   /** From sugar that the sums still find. */
   readonly leftover: number;
   readonly leftoverSd: number;
@@ -60,6 +63,7 @@ export function gasParts(gas: SealedGas): GasParts {
   return {
     residual: Math.max(gas.heldVolumes ?? 0, residualCo2({ warmestSinceEndC: gas.warmestSinceEndC, abv: Math.min(25, abvOf(gas.liquid)) })),
     weighed: volumesFromHexose(weighedGPerL),
+    weighedSd: Math.hypot(WEIGHING_SD * volumesFromHexose(weighedGPerL), volumesFromHexose(gas.weighedSdGPerL ?? 0)),
     leftover: volumesFromHexose(sugar - weighedGPerL),
     leftoverSd: volumesFromHexose(gas.sugarSdGPerL),
     malic: gas.malolactic === 'over' ? 0 : gas.liquid.malicGPerL * VOLUMES_PER_MALIC_G_PER_L,
@@ -74,7 +78,13 @@ export function gasParts(gas: SealedGas): GasParts {
  */
 export function withPriming(gas: SealedGas, priming: { readonly fermentableId: string; readonly massG: number }): SealedGas {
   const liquid = addFermentable(gas.liquid, priming);
-  return { ...gas, liquid, weighedGPerL: (gas.weighedGPerL * gas.liquid.volumeL + hexoseFrom(priming)) / liquid.volumeL };
+  const { volumeL } = gas.liquid;
+  return {
+    ...gas,
+    liquid,
+    weighedGPerL: (gas.weighedGPerL * volumeL + hexoseFrom(priming)) / liquid.volumeL,
+    weighedSdGPerL: Math.hypot((gas.weighedSdGPerL ?? 0) * volumeL, hexoseSdFrom(priming)) / liquid.volumeL,
+  };
 }
 
 /** Strength once everything has fermented, as the solubility takes it. */
@@ -100,7 +110,7 @@ const OTHER_STEPS = 8;
  */
 export function chanceOverPressure(gas: SealedGas, limit: { readonly bar: number; readonly tempC: number; readonly bottleCount: number }): number {
   const parts = gasParts(gas);
-  const sharedSd = Math.hypot(WEIGHING_SD * parts.weighed, WARMTH_SD_VOLUMES);
+  const sharedSd = Math.hypot(parts.weighedSd, WARMTH_SD_VOLUMES);
   const bottleSd = Math.hypot(BOTTLE_SD * parts.weighed, BOTTLE_SD_VOLUMES);
   const residuals = spreadOver({ least: RESIDUAL_SHARE.least * parts.residual, most: RESIDUAL_SHARE.most * parts.residual }, 4);
   const rooms = spreadOver(TRAPPED_AIR_BAR, 3).map((airBar) =>
@@ -150,12 +160,9 @@ const MOST_VOLUMES = 20;
  */
 export function pressureBand(gas: SealedGas, tempC: number): PressureBand {
   const parts = gasParts(gas);
-  const sd = FIVE_PERCENT_Z * Math.hypot(WEIGHING_SD * parts.weighed, WARMTH_SD_VOLUMES, parts.leftoverSd);
+  const sd = FIVE_PERCENT_Z * Math.hypot(parts.weighedSd, WARMTH_SD_VOLUMES, parts.leftoverSd);
   // Sugar that is not there cannot be less: downwards, leftover sugar can only be missing as far as there is any.
-  const down = Math.hypot(
-    FIVE_PERCENT_Z * Math.hypot(WEIGHING_SD * parts.weighed, WARMTH_SD_VOLUMES),
-    Math.min(FIVE_PERCENT_Z * parts.leftoverSd, parts.leftover),
-  );
+  const down = Math.hypot(FIVE_PERCENT_Z * Math.hypot(parts.weighedSd, WARMTH_SD_VOLUMES), Math.min(FIVE_PERCENT_Z * parts.leftoverSd, parts.leftover));
   const sugar = parts.weighed + parts.leftover;
   const at = (co2Volumes: number, airBar: number): number =>
     Math.max(

@@ -17,6 +17,8 @@ export interface Weights {
   readonly gramsPerTeaBag?: number | undefined;
   readonly gramsPerDrop?: number | undefined;
   readonly gramsPerPacket?: number | undefined;
+  /** Grams in a litre of what is poured. */
+  readonly gramsPerLitre?: number | undefined;
 }
 
 /** How to read a maker's writing. */
@@ -100,7 +102,10 @@ function weighed(amount: number, unit: UnitId, options: ParseQuantityOptions): n
 }
 
 function toCanonical(amount: number, unit: UnitId, text: string, options: ParseQuantityOptions): number {
-  if (unit in LITRES_PER) return amount * LITRES_PER[unit as keyof typeof LITRES_PER];
+  if (unit in LITRES_PER) {
+    const litres = amount * LITRES_PER[unit as keyof typeof LITRES_PER];
+    return options.dimension === 'mass' && options.gramsPerLitre !== undefined ? litres * options.gramsPerLitre : litres;
+  }
   if (unit in GRAMS_PER) return amount * GRAMS_PER[unit as keyof typeof GRAMS_PER];
   if (unit in BAR_PER) return amount * BAR_PER[unit as keyof typeof BAR_PER];
   if (unit === 'degF') return fahrenheitToCelsius(amount);
@@ -108,6 +113,12 @@ function toCanonical(amount: number, unit: UnitId, text: string, options: ParseQ
   const known = weighed(amount, unit, options);
   if (known !== undefined) return known;
   throw refuse(`Trug does not know what “${text}” weighs here: weigh it, such as ${EXAMPLES.mass}.`, text, options.dimension, 'weight-unknown');
+}
+
+/** The unit a word names; a volume too, of what is poured. */
+function unitWritten(word: string, { dimension, gallon = 'us', gramsPerLitre }: ParseQuantityOptions): UnitId | undefined {
+  const poured = dimension === 'mass' && gramsPerLitre !== undefined;
+  return unitOfWord(word, dimension, gallon) ?? (poured ? unitOfWord(word, 'volume', gallon) : undefined);
 }
 
 /** The parts of `2 lb 4 oz`, each a number and the word behind it. */
@@ -165,7 +176,7 @@ export function parseQuantity(text: string, options: ParseQuantityOptions): Pars
     if (sign !== '' && !(dimension === 'temperature' && parts.length === 1)) {
       throw refuse(`“${text}” has a sign, and a ${NOUNS[dimension]} has none: write it as ${example}.`, text, dimension, 'sign');
     }
-    const partUnit = word === '' ? (options.bareUnit ?? CANONICAL[dimension]) : unitOfWord(word, dimension, options.gallon ?? 'us');
+    const partUnit = word === '' ? (options.bareUnit ?? CANONICAL[dimension]) : unitWritten(word, options);
     if (partUnit === undefined) {
       throw refuse(`“${word}” is not a unit of ${NOUNS[dimension]} Trug can read: write it as ${example}.`, text, dimension, 'unit');
     }

@@ -1,5 +1,6 @@
 import { PageHarness } from '../../../testing/page-harness';
 import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry, testedLog } from '../../../testing/sample-batch';
+import { sampleSupply } from '../../../testing/sample-supply';
 import { BottleBench } from './bottle-bench';
 
 const keg = { id: 'K', name: 'Steel keg', kind: 'keg' as const, capacityL: 19 };
@@ -23,6 +24,32 @@ describe('BottleBench', () => {
         { kindId: 'crown-500', count: 38 },
       ],
     });
+  });
+  it('primes with juice by the litre, and with a sweet thing of the maker’s own', async () => {
+    const own = sampleSupply({ kind: 'sugar', refId: 'own:80:0:clear:Hedge jelly', name: 'Hedge jelly', unit: 'g', amount: 400 });
+    const page = await PageHarness.open(BottleBench, {
+      batches: [sampleBatch(testedLog())],
+      vessels: [],
+      supplies: [own],
+      today: 27,
+      inputs: { id: BATCH_ID },
+    });
+    await page.choose('sugar', 'apple-juice');
+    await page.type('warmest', '18 C');
+    await page.choose('fizz', '2');
+    expect(page.text('[data-test=priming]')).toMatch(/^8\d\d mL$/);
+    expect(page.text('[data-test=mind-sugar]')).toContain('sorbate');
+    expect(page.text('trug-run-list')).not.toContain('syrup');
+    await page.type('dose', '1 L');
+    expect(page.text('[data-test=priming]')).toBe('1 L');
+    await page.choose('mode', 'per-bottle');
+    await page.type('dose', '30 mL');
+    expect(page.text('.figures-list')).toMatch(/crown-capped 500 mL30 mL/);
+    await page.type('dose', '');
+    expect(await page.options('sugar')).toContain(own.refId);
+    await page.choose('sugar', own.refId ?? '');
+    await page.submit();
+    expect(page.written()[0]?.payload).toMatchObject({ fermentableId: own.refId });
   });
   it('offers only the cold keg while it works, which has a page of its own', async () => {
     const page = await working();

@@ -17,7 +17,9 @@ import { warmestSinceEnd } from '@trug/core/book/state/sealed-gas-of';
 import { hasFruitIn } from '@trug/core/book/state/fruit-out';
 import { mayHeat } from '@trug/core/book/state/heat-way';
 import { maySeal, sealWay } from '@trug/core/book/state/sealing';
-import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
+import { fermentableById, fermentableWord, isPoured, litresPoured, PRIMING_SUGARS } from '@trug/core/base/reference/fermentables';
+import { primingPerBottle } from '@trug/core/finish/bottle/priming-sugar';
+import { selectOwnSugars } from '../../state/own-sugars.selectors';
 import { BottleChoice } from './bottle-choice';
 import { PrimingDrawn } from './priming-drawn';
 import { RunList } from './run-list';
@@ -87,7 +89,7 @@ export class BottleBench {
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
   protected readonly caps = CAP_COLOURS.map((colour) => ({ id: colour, name: colour }));
-  protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable' && f.co2GPerG > 0.3);
+  private readonly ownSugars = this.store.selectSignal(selectOwnSugars);
   protected readonly chanceText = chanceText;
   protected readonly bathC = USUAL_BATH_C;
   private readonly verdict = computed(() => this.view()?.verdict?.value ?? null);
@@ -136,7 +138,12 @@ export class BottleBench {
     return read?.ok === true ? Math.max(0, read.value.value) : USUAL_LOSS_L;
   });
   protected readonly chosen = computed(() => readBottles(this.fields().bottles));
-  protected readonly doseHints = computed((): ReadingHints => ({ bareUnit: 'g', weights: kitchenWeights('sugar', this.fields().sugar) }));
+  protected readonly doseHints = computed(
+    (): ReadingHints => ({
+      bareUnit: isPoured(this.fields().sugar) ? 'mL' : 'g',
+      weights: kitchenWeights('sugar', this.fields().sugar),
+    }),
+  );
   private readonly doseRead = computed(() => readQuantity(this.units, this.fields().dose, 'mass', this.doseHints()));
   private readonly doseG = computed(() => {
     const read = this.doseRead();
@@ -146,7 +153,7 @@ export class BottleBench {
   protected readonly perBottle = computed(() => {
     const priming = this.priming();
     if (!priming || this.fields().mode !== 'per-bottle') return [];
-    return this.chosen().map(({ kindId }) => ({ name: this.nameOf(kindId), massG: (priming.value.gPerL * bottleById(kindId).sizeMl) / 1000 }));
+    return this.chosen().map(({ kindId }) => ({ name: this.nameOf(kindId), massG: primingPerBottle(priming.value, bottleById(kindId).sizeMl) }));
   });
   protected readonly plan = computed(() => {
     const view = this.view();
@@ -177,7 +184,14 @@ export class BottleBench {
       name: `${name}, ${volumes} vol${holds ? '' : ': too much for these'}`,
     })),
   );
-  protected readonly sugarChoices = computed(() => this.sugars.map(({ id, name }) => ({ id, name: this.units.say(name) })));
+  protected readonly sugarChoices = computed(() => [...PRIMING_SUGARS.map(({ id, name }) => ({ id, name: this.units.say(name) })), ...this.ownSugars()]);
+  /** What to mind with that sugar. */
+  protected readonly sugarCaution = computed(() => fermentableById(this.fields().sugar).caution);
+  /** An amount of it as it is measured: a juice by its volume. */
+  protected readonly amount = (massG: number): string => {
+    const litres = litresPoured(this.fields().sugar, massG);
+    return litres === null ? this.units.mass(massG) : this.units.volume(litres);
+  };
   protected readonly priming = computed(() => {
     const priming = this.plan()?.priming;
     return priming?.ok === true ? priming.value : null;
@@ -211,14 +225,22 @@ export class BottleBench {
     return fresh === '' ? (this.plan()?.freshYeast ?? null) !== null : fresh === 'yes';
   });
   private readonly freshYeastG = computed(() => (this.takesFresh() && this.priming() !== null ? (this.plan()?.freshYeast?.value.massG ?? null) : null));
-  protected readonly sugarName = computed(() => this.sugarChoices().find((c) => c.id === this.fields().sugar)?.name ?? '');
+  protected readonly sugarName = computed(() => this.units.say(fermentableById(this.fields().sugar).name));
+  protected readonly pouredL = computed(() => litresPoured(this.fields().sugar, this.priming()?.value.massG ?? 0));
   protected readonly steps = computed(() => {
     const bottleCount = this.run()?.value.bottleCount ?? 0;
     if (bottleCount === 0) return [];
     const { mode, cap, cleanedBy } = this.fields();
     const massG = this.priming()?.value.massG;
     const priming =
-      massG === undefined ? null : { massG, of: this.sugarName().toLowerCase(), mode: mode === 'per-bottle' ? ('per-bottle' as const) : ('bulk' as const) };
+      massG === undefined
+        ? null
+        : {
+            massG,
+            litres: this.pouredL(),
+            of: fermentableWord(this.fields().sugar),
+            mode: mode === 'per-bottle' ? ('per-bottle' as const) : ('bulk' as const),
+          };
     return runSteps({
       bottleCount,
       priming,
