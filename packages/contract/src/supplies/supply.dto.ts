@@ -35,6 +35,8 @@ export class SupplyDto {
   @IsIn(SUPPLY_UNITS) unit!: (typeof SUPPLY_UNITS)[number];
   /** What one packet holds, g; null when it is not counted in packets. */
   @InRangeOrNull(LIMITS.packetG) packetG!: number | null;
+  /** What a level teaspoon of it weighs, g, as the maker weighed it; absent where nobody did. */
+  @IsOptional() @InRange(LIMITS.teaspoonG) teaspoonG?: number | undefined;
   @ValidateIf((s: SupplyDto) => s.bestBefore !== null)
   @Day()
   bestBefore!: string | null;

@@ -66,6 +66,7 @@ export const LIMITS = {
   steepedKg: { min: 0.1, max: 500 },
   driedFruitG: { min: 0, max: 50_000 },
   packetG: { min: 0.1, max: 5000 },
+  teaspoonG: { min: 0.2, max: 20 },
   packetGPerL: { min: 0.001, max: 20 },
   supplyAmount: { min: 0, max: 100_000 },
   // What is in it

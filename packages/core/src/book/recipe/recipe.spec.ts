@@ -1,3 +1,4 @@
+import { kitchenWeights } from '../cupboard/kitchen-weights.js';
 import fc from 'fast-check';
 import { FERMENTABLES } from '../../base/reference/fermentables-data.js';
 import { ownFermentableId } from '../../base/reference/own-fermentable.js';
@@ -109,6 +110,8 @@ describe('recipeLine', () => {
             batches: [],
             yeasts: YEAST_KINDS.map(({ id, name }) => ({ id, names: [name] })),
             today: '2026-11-27',
+            weightsOf: kitchenWeights,
+            sweets: [],
             gallon: 'us',
             degrees: 'degC',
           });

@@ -1,3 +1,4 @@
+import { kitchenWeights } from '../cupboard/kitchen-weights.js';
 import fc from 'fast-check';
 import { YEAST_KINDS } from '../../base/reference/yeast-kinds-data.js';
 import { parseScribble, type ScribbleContext } from './parse-scribble.js';
@@ -13,6 +14,8 @@ const CONTEXT: ScribbleContext = {
   yeasts: YEAST_KINDS.map(({ id, name }) => ({ id, names: id === 'english-ale' ? [name, 'Shed packet'] : [name] })),
   // A Friday.
   today: '2026-11-27',
+  weightsOf: kitchenWeights,
+  sweets: [],
   gallon: 'us',
   degrees: 'degC',
 };

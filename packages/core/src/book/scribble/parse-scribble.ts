@@ -1,6 +1,8 @@
 import type { Gallon } from '../../matter/quantity/units.js';
 import { plainWriting } from '../../matter/typed/written-number.js';
 import { withCountsInDigits } from '../../matter/typed/written-counts.js';
+import type { WeightsOf } from '../cupboard/own-spoons.js';
+import type { OwnSweet } from './scribble-ingredients.js';
 import { readPart, type PartContext } from './read-part.js';
 import { batchNamedIn } from './scribble-batch.js';
 import { saidWhen } from './scribble-day.js';
@@ -13,6 +15,10 @@ import type { NamedYeast } from './scribble-yeast.js';
 export interface ScribbleContext {
   readonly batches: readonly NamedBatch[];
   readonly yeasts: readonly NamedYeast[];
+  /** What spoons weigh in the maker's kitchen. */
+  readonly weightsOf: WeightsOf;
+  /** Sweet things of the maker's own. */
+  readonly sweets: readonly OwnSweet[];
   /** `YYYY-MM-DD`, the maker's own day. */
   readonly today: string;
   readonly gallon: Gallon;
@@ -42,8 +48,8 @@ const COMMON =
  */
 export function parseScribble(text: string, context: ScribbleContext): Scribble {
   const line = withCountsInDigits(plainWriting(text.slice(0, LONGEST_SCRIBBLE)));
-  const { gallon, degrees, yeasts } = context;
-  const part: PartContext = { gallon, degrees, yeasts };
+  const { gallon, degrees, yeasts, weightsOf, sweets } = context;
+  const part: PartContext = { gallon, degrees, yeasts, weightsOf, sweets };
   const isKnown = (word: string): boolean => COMMON.test(word) || withoutFillers(word) === '' || readPart(word, part).some((said) => said.is !== 'words');
   const named = batchNamedIn(line, context.batches, isKnown);
   const when = saidWhen(named.rest, context.today);

@@ -3,7 +3,8 @@ import { parseQuantity } from '../../matter/typed/parse-quantity.js';
 import { writtenNumber } from '../../matter/typed/written-number.js';
 import type { Gallon } from '../../matter/quantity/units.js';
 import { kitchenWeights } from '../cupboard/kitchen-weights.js';
-import { ingredientsIn, type FoundIngredient } from './scribble-ingredients.js';
+import type { WeightsOf } from '../cupboard/own-spoons.js';
+import { ingredientsIn, type FoundIngredient, type OwnSweet } from './scribble-ingredients.js';
 import { readingIn, withoutFillers } from './scribble-reading.js';
 import { pitchIn, type NamedYeast } from './scribble-yeast.js';
 import { warmthIn, WARMTH, type Degrees } from './scribble-warmth.js';
@@ -15,6 +16,10 @@ export interface PartContext {
   readonly gallon: Gallon;
   readonly degrees: Degrees;
   readonly yeasts: readonly NamedYeast[];
+  /** What spoons weigh in the maker's kitchen. */
+  readonly weightsOf: WeightsOf;
+  /** Sweet things of the maker's own. */
+  readonly sweets: readonly OwnSweet[];
 }
 
 /** What was left undone, is only planned, or is asked, is no act: it is kept in the maker's words. */
@@ -79,12 +84,12 @@ function partRead(part: string, context: PartContext): readonly Said[] {
   if (vent !== undefined) return [{ is: 'vent', text: part, vent }];
   const moved = MOVED.exec(part);
   if (moved) return [movedTo(part, moved[1] ?? '', context.degrees)];
-  const found = ingredientsIn(part);
+  const found = ingredientsIn(part, context.sweets);
   if (found.length > 1) return [{ is: 'unread', text: part, why: 'That names two things: put a comma between them, each with its own amount.' }];
-  const pitch = found.length === 0 ? pitchIn(part, context.yeasts, context.degrees) : null;
+  const pitch = found.length === 0 ? pitchIn(part, context) : null;
   if (pitch) return [pitch];
   const [first] = found;
-  if (first) return [addition(part, first, context.gallon)];
+  if (first) return [addition(part, first, context)];
   for (const [is, words] of [
     ['stirred', STIRRED],
     ['let-off', LET_OFF],
@@ -133,7 +138,7 @@ function movedTo(part: string, to: string, degrees: Degrees): Said {
   return { is: 'moved', text: part, place, tempC: warmthIn(warmth, degrees) };
 }
 
-function addition(part: string, { ingredient, rest }: FoundIngredient, gallon: Gallon): Said {
+function addition(part: string, { ingredient, rest }: FoundIngredient, { gallon, weightsOf }: PartContext): Said {
   const { what, refId, usual = false } = ingredient;
   if (HEAPED.test(rest)) {
     return { is: 'unread', text: part, why: 'A heaped spoon is a gram or more either way: level it with a knife and write “2 level tsp”, or weigh it.' };
@@ -145,9 +150,11 @@ function addition(part: string, { ingredient, rest }: FoundIngredient, gallon: G
   if (inLitre) return { ...said, amount: writtenNumber(inLitre[1] ?? '', false), mgPerL: true, spooned: false };
   if (refId === 'tablet') return { ...said, amount: writtenNumber(written.replace(TABLETS, ''), false), spooned: false };
   const isVolume = what === 'water' || refId === 'lemon';
-  const weights = kitchenWeights(what, refId === 'tea' ? null : refId);
+  const weights = weightsOf(what, refId === 'tea' ? null : refId);
+  // A spoon that the maker weighed is no guess.
+  const isOwnSpoon = weights.gramsPerTeaspoon !== kitchenWeights(what, refId).gramsPerTeaspoon;
   const { value, unit, assumedUnit } = parseQuantity(written, { dimension: isVolume ? 'volume' : 'mass', gallon, ...(isVolume ? {} : weights) });
   if (assumedUnit) return { is: 'unread', text: part, why: `${written} of what measure? Write it as ${written} ${isVolume ? 'L' : 'g'}.` };
   // Lemon juice is counted in millilitres.
-  return { ...said, amount: refId === 'lemon' ? value * 1000 : value, spooned: !isVolume && SPOONED.has(unit) };
+  return { ...said, amount: refId === 'lemon' ? value * 1000 : value, spooned: !isVolume && SPOONED.has(unit) && !isOwnSpoon };
 }

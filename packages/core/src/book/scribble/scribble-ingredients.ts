@@ -73,6 +73,19 @@ export const INGREDIENTS: readonly NamedIngredient[] = [
   { what: 'water', refId: 'water', written: 'water', words: any('(?:boiled |tap |cold |warm |cooled )*water') },
 ];
 
+/** A sweet thing of the maker's own. */
+export interface OwnSweet {
+  readonly id: string;
+  readonly name: string;
+}
+
+const ofOwn = ({ id, name }: OwnSweet): NamedIngredient => ({
+  what: 'sugar',
+  refId: id,
+  written: name,
+  words: any(name.replace(/[.*+?^${}()|[\]\\]/g, String.raw`\$&`)),
+});
+
 /** An ingredient in a part of a line. */
 export interface FoundIngredient {
   readonly ingredient: NamedIngredient;
@@ -84,12 +97,13 @@ export interface FoundIngredient {
  * The ingredients that a part of a line names, each once, the most exact name first.
  *
  * @param part - in plain writing
+ * @param sweets - sweet things of the maker's own, which go before all others
  * @returns none, one, or several that a line should part by a comma
  */
-export function ingredientsIn(part: string): readonly FoundIngredient[] {
+export function ingredientsIn(part: string, sweets: readonly OwnSweet[] = []): readonly FoundIngredient[] {
   const found: FoundIngredient[] = [];
   let left = part;
-  for (const ingredient of INGREDIENTS) {
+  for (const ingredient of [...sweets.map(ofOwn), ...INGREDIENTS]) {
     const match = ingredient.words.exec(left);
     if (!match) continue;
     left = `${left.slice(0, match.index)} ${left.slice(match.index + match[0].length)}`;

@@ -1,3 +1,4 @@
+import { kitchenWeights } from '../cupboard/kitchen-weights.js';
 import { YEAST_KINDS } from '../../base/reference/yeast-kinds-data.js';
 import { addFermentable } from '../../matter/liquid/additions.js';
 import { gravityOf } from '../../matter/liquid/views.js';
@@ -21,6 +22,8 @@ function lines(line: string, log: readonly Entry[] = WORKING, changes: Partial<S
     batches: [],
     yeasts: YEAST_KINDS.map(({ id, name }) => ({ id, names: [name] })),
     today: make.at(9).slice(0, 10),
+    weightsOf: kitchenWeights,
+    sweets: [],
     gallon: 'us',
     degrees: 'degC',
   });

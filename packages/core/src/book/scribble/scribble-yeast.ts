@@ -1,6 +1,8 @@
+import { isOwnYeast } from '../../base/reference/own-yeast.js';
+import { YEAST_KINDS } from '../../base/reference/yeast-kinds-data.js';
 import { parseQuantity } from '../../matter/typed/parse-quantity.js';
 import { NUMBER_PATTERN, writtenNumber } from '../../matter/typed/written-number.js';
-import { kitchenWeights } from '../cupboard/kitchen-weights.js';
+import type { WeightsOf } from '../cupboard/own-spoons.js';
 import type { PitchMethod } from '../state/entry-choices.js';
 import { warmthIn, WARMTH, type Degrees } from './scribble-warmth.js';
 import type { SaidPitch } from './scribble-types.js';
@@ -9,6 +11,29 @@ import type { SaidPitch } from './scribble-types.js';
 export interface NamedYeast {
   readonly id: string;
   readonly names: readonly string[];
+}
+
+/** What a part about yeast is read by. */
+export interface YeastContext {
+  /** Every kind there is, with the names of the maker's own packets. */
+  readonly yeasts: readonly NamedYeast[];
+  /** Taken where a warmth names none. */
+  readonly degrees: Degrees;
+  readonly weightsOf: WeightsOf;
+}
+
+/**
+ * Every kind of yeast with all it is called: by the catalogue, on the maker's packets, and yeasts of the maker's own.
+ *
+ * @param supplies - everything in the cupboard
+ */
+export function namedYeasts(supplies: readonly { readonly kind: string; readonly refId: string | null; readonly name: string }[]): readonly NamedYeast[] {
+  const packets = supplies.flatMap(({ kind, refId, name }) => (kind === 'yeast' && refId !== null ? [{ id: refId, name }] : []));
+  const own = packets.filter(({ id }) => isOwnYeast(id));
+  return [...new Map([...YEAST_KINDS, ...own].map((kind) => [kind.id, kind])).values()].map(({ id, name }) => ({
+    id,
+    names: [name, ...packets.filter((p) => p.id === id && p.name !== name).map((p) => p.name)],
+  }));
 }
 
 const PACKETS = new RegExp(String.raw`(${NUMBER_PATTERN})\s*(?:packets?|sachets?)(?:\s+of)?`, 'i');
@@ -31,12 +56,11 @@ const wordsIn = (text: string): readonly string[] => (text.toLowerCase().match(/
  * Reads which yeast went in, how much and how.
  *
  * @param part - in plain writing
- * @param yeasts - every kind there is, with the names of the maker's own packets
- * @param degrees - the maker's own, where a warmth names none
+ * @param context - every kind of yeast, the maker's degrees, and what their spoons weigh
  * @returns null when the part is about no yeast that went in
  * @throws {CoreError} UNREADABLE or OUT_OF_RANGE for an amount or a warmth that cannot be read
  */
-export function pitchIn(part: string, yeasts: readonly NamedYeast[], degrees: Degrees): SaidPitch | null {
+export function pitchIn(part: string, { yeasts, degrees, weightsOf }: YeastContext): SaidPitch | null {
   const [packets, mass] = [PACKETS.exec(part), MASS.exec(part)];
   const isOfYeast = /\byeast\b/i.test(part) && (packets !== null || mass !== null);
   if (!isOfYeast && !WENT_IN.test(part)) return null;
@@ -44,7 +68,7 @@ export function pitchIn(part: string, yeasts: readonly NamedYeast[], degrees: De
     is: 'pitch',
     text: part,
     yeastIds: kindsNamed(part, yeasts),
-    massG: mass ? parseQuantity(mass[0], { dimension: 'mass', ...kitchenWeights('yeast', null) }).value : null,
+    massG: mass ? parseQuantity(mass[0], { dimension: 'mass', ...weightsOf('yeast', null) }).value : null,
     packets: packets ? writtenNumber(packets[1] ?? '', false) : null,
     method: METHODS.find(({ words }) => words.test(part))?.method ?? null,
     juiceC: warmthIn(JUICE_WARMTH.exec(part), degrees),

@@ -46,6 +46,11 @@ export const TYPED_FIGURES = {
   count: { name: 'number', min: 0, max: 1000, says: 'Write how many, as a number such as 2.' },
   labels: { name: 'number of labels', ...LIMITS.labels, says: `Write how many, as a number up to ${LIMITS.labels.max}.` },
   cups: { name: 'cups', ...LIMITS.teaCups, says: 'Write how many cups, such as 2.' },
+  teaspoonG: {
+    name: 'grams in a level teaspoon',
+    ...LIMITS.teaspoonG,
+    says: 'Write what a level teaspoon of it weighs in grams, such as 4.2: weigh ten and take a tenth.',
+  },
   packetG: { name: 'grams in a packet', ...LIMITS.packetG, says: 'Write the grams one packet holds, such as 5. It stands on the packet.' },
   infusionDays: { name: 'days in the drink', ...LIMITS.infusionDays, says: 'Write how many days, such as 14.' },
   heatedMin: { name: 'minutes in the bath', ...LIMITS.heatedMin, says: 'Write how many minutes it was held, such as 11.' },

@@ -8,7 +8,7 @@ import { NUTRIENTS } from '@trug/core/juice/adjust/nutrient-plan';
 import type { AcidId } from '@trug/core/matter/liquid/acid-chemistry';
 import { supplyOfAddition } from '@trug/core/book/cupboard/addition-supply';
 import { additionAsk } from '@trug/core/book/plan/addition-ask';
-import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
+import { injectWeightsOf } from '../../shared/kitchen';
 import { fermentableById } from '@trug/core/base/reference/fermentables';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { figure } from '@trug/core/base/worked/figures';
@@ -103,6 +103,7 @@ export class AdjustPage {
   protected readonly sugars = FERMENTABLES.filter((f) => f.kind === 'fermentable');
   /** What stays sweet and keeps its gravity: told here, it is no sugar to any later sum. */
   protected readonly lasting = FERMENTABLES.filter((f) => LASTING.includes(f.id));
+  private readonly weightsOf = injectWeightsOf();
   private readonly ownSugars = inject(Store).selectSignal(selectOwnSugars);
   protected readonly sugarChoices = computed(() => [
     ...this.sugars.map(({ id, name }) => ({ id, name: this.units.say(name) })),
@@ -128,7 +129,7 @@ export class AdjustPage {
     const refId = REF_OF[this.what()](this.fields());
     const small = this.what() !== 'sugar';
     return {
-      weights: kitchenWeights(this.what(), refId),
+      weights: this.weightsOf()(this.what(), refId),
       ...(this.unit() === 'mL' ? { bareUnit: 'mL' } : small && this.unit() === 'g' ? { bareUnit: 'g' } : {}),
     };
   });

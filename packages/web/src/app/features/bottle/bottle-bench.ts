@@ -9,7 +9,7 @@ import { CLEANING_WAYS } from '@trug/core/finish/bottle/cleaning-ways';
 import { runSteps } from '@trug/core/finish/bottle/run-steps';
 import { bottleById } from '@trug/core/base/reference/bottle-kinds';
 import { hottestWeekC } from '@trug/core/finish/bottle/hottest-week';
-import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
+import { injectWeightsOf } from '../../shared/kitchen';
 import { chanceText } from '@trug/core/finish/bottle/bottle-safety';
 import { STATUS_WORDS } from '@trug/core/ferment/verdict/verdict';
 import { bottlingRoutes, type RouteId } from '@trug/core/book/plan/bottling-routes';
@@ -89,6 +89,7 @@ export class BottleBench {
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
   protected readonly caps = CAP_COLOURS.map((colour) => ({ id: colour, name: colour }));
+  private readonly weightsOf = injectWeightsOf();
   private readonly ownSugars = this.store.selectSignal(selectOwnSugars);
   protected readonly chanceText = chanceText;
   protected readonly bathC = USUAL_BATH_C;
@@ -141,7 +142,7 @@ export class BottleBench {
   protected readonly doseHints = computed(
     (): ReadingHints => ({
       bareUnit: isPoured(this.fields().sugar) ? 'mL' : 'g',
-      weights: kitchenWeights('sugar', this.fields().sugar),
+      weights: this.weightsOf()('sugar', this.fields().sugar),
     }),
   );
   private readonly doseRead = computed(() => readQuantity(this.units, this.fields().dose, 'mass', this.doseHints()));

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
+import { injectWeightsOf } from '../../shared/kitchen';
 import { syrupWaterMl } from '@trug/core/finish/bottle/run-steps';
 import { figure } from '@trug/core/base/worked/figures';
 import { Units } from '../../units/units';
@@ -101,6 +101,7 @@ const JUG = { foot: 128, brim: 22 };
 })
 export class PrimingDrawn {
   private readonly units = inject(Units);
+  private readonly weightsOf = injectWeightsOf();
   /** Of the sugar in all, g. */
   readonly massG = input.required<number>();
   /** Which sugar, by id and in words. */
@@ -126,7 +127,7 @@ export class PrimingDrawn {
   protected readonly level = computed(() => this.yOf(this.waterMl()));
   protected readonly marks = computed(() => [0.25, 0.5, 0.75].map((share) => ({ ml: Math.round(this.jugMl() * share), y: this.yOf(this.jugMl() * share) })));
   protected readonly spoons = computed(() => {
-    const gramsPerTeaspoon = kitchenWeights('sugar', this.sugarId()).gramsPerTeaspoon;
+    const gramsPerTeaspoon = this.weightsOf()('sugar', this.sugarId()).gramsPerTeaspoon;
     const each = this.eachG();
     if (gramsPerTeaspoon === undefined) return '';
     if (each !== null) return `about ${figure(each / gramsPerTeaspoon, 1)} level teaspoons a bottle; weighing is better`;

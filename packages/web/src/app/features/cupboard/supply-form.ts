@@ -19,7 +19,7 @@ import { createRecordDraft } from '../../writing/record-draft';
 import { holdToContract } from '../../writing/dto-validator';
 import { ResourceWriter } from '../../writing/resource-writer';
 
-const EMPTY = { what: 'yeast:crisp-cider', amount: '', packetG: '', until: '', paid: '' };
+const EMPTY = { what: 'yeast:crisp-cider', amount: '', packetG: '', until: '', teaspoonG: '', paid: '' };
 
 /** What is counted: of the catalogue, or of the cupboard. */
 type Counted = Pick<SupplyDto, 'kind' | 'refId' | 'name' | 'unit'>;
@@ -50,6 +50,16 @@ const GROUPS = [
       <trug-text [label]="amountLabel()" name="supplyAmount" [placeholder]="amountHint()" formControlName="amount" />
       @if (offer().unit === 'packet') {
         <trug-text label="One packet holds, g" name="supplyG" placeholder="5" formControlName="packetG" />
+      }
+      @if (isSpooned()) {
+        <trug-number
+          label="A level teaspoon of it, g"
+          name="supplySpoon"
+          figure="teaspoonG"
+          [placeholder]="usualSpoon()"
+          hint="Weigh ten and take a tenth. Spoons that you write anywhere are counted by it."
+          formControlName="teaspoonG"
+        />
       }
       @defer (on immediate) {
         <trug-date label="Good until" name="supplyUntil" formControlName="until" />
@@ -103,6 +113,10 @@ export class SupplyForm {
     if (this.supply()) return what === '' ? 'How much is left' : `How many ${what} are left`;
     return what === '' ? 'How much' : `How many ${what}`;
   });
+  private readonly usualSpoonG = computed(() => kitchenWeights(this.offer().kind, this.offer().refId).gramsPerTeaspoon);
+  /** Whether it is spooned at all: a powder, grains or a syrup. */
+  protected readonly isSpooned = computed(() => this.usualSpoonG() !== undefined && this.offer().unit !== 'tablet');
+  protected readonly usualSpoon = computed(() => String(this.usualSpoonG() ?? ''));
   protected readonly amountHint = computed(() => ({ packet: '2', tablet: '50', g: '250 g', mL: '250', bottle: '24' })[this.offer().unit]);
 
   constructor() {
@@ -135,7 +149,8 @@ export class SupplyForm {
     const packetG = offer.unit === 'packet' ? (packet?.value ?? USUAL_PACKET_G) : null;
     const bestBefore = typed.until === '' ? null : typed.until;
     const paid = numberOf(typed.paid, 'paid') ?? undefined;
-    const resource = this.resourceOf(own, { amount, packetG, bestBefore, paid });
+    const teaspoonG = this.isSpooned() ? (numberOf(typed.teaspoonG, 'teaspoonG') ?? undefined) : undefined;
+    const resource = this.resourceOf(own, { amount, packetG, bestBefore, paid, teaspoonG });
     if (!resource) return;
     const said = own ? `${resource.name} is kept as it is now.` : `${resource.name} is in the cupboard.`;
     const { refused } = await this.writer.save({ of: 'supplies', resource }, said);
@@ -150,7 +165,7 @@ export class SupplyForm {
     this.done.emit();
   }
 
-  private resourceOf(own: SupplyLeft | null, said: Pick<SupplyDto, 'amount' | 'packetG' | 'bestBefore' | 'paid'>): SupplyDto | null {
+  private resourceOf(own: SupplyLeft | null, said: Pick<SupplyDto, 'amount' | 'packetG' | 'bestBefore' | 'paid' | 'teaspoonG'>): SupplyDto | null {
     if (!own) {
       const { kind, refId, name, unit } = this.offer();
       return { id: newId(), version: 0, kind, refId, name, unit, ...said };
@@ -166,6 +181,7 @@ export class SupplyForm {
       amount,
       packetG: packetG === null ? '' : String(packetG),
       until: bestBefore ?? '',
+      teaspoonG: String(this.stored()[id]?.teaspoonG ?? ''),
       paid: String(this.stored()[id]?.paid ?? ''),
     };
   }

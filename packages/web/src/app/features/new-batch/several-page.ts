@@ -7,7 +7,7 @@ import { attempt } from '@trug/core/base/errors/attempt';
 import { LIMITS } from '@trug/core/base/errors/limits';
 import { USUAL_YEAST_ID } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
-import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
+import { injectWeightsOf } from '../../shared/kitchen';
 import { gridBatches, gridJuices, MOST_IN_A_GRID, type GridBatch } from '@trug/core/book/plan/grid-plan';
 import { pitchRate, USUAL_MUST_C } from '@trug/core/ferment/yeast/pitch-rate';
 import { liquidFromReadings } from '@trug/core/matter/liquid/liquid-from-readings';
@@ -62,7 +62,8 @@ export class SeveralPage {
   protected readonly draft = createDraft('several', FIELDS);
   protected readonly refusal = signal<string | null>(null);
   protected readonly yeasts = YEAST_KINDS.map(({ id, name }) => ({ id, name: this.units.say(name) }));
-  protected readonly hints: ReadingHints = { weights: kitchenWeights('yeast', null), bareUnit: 'g' };
+  private readonly weightsOf = injectWeightsOf();
+  protected readonly hints = computed((): ReadingHints => ({ weights: this.weightsOf()('yeast', null), bareUnit: 'g' }));
   protected readonly usualC = USUAL_MUST_C;
   protected readonly places = PLACES;
   /** Jars that are in the cupboard already, by the batch they were put there for: a second try puts in no second ones. */
@@ -78,7 +79,7 @@ export class SeveralPage {
     return PLACES.flatMap(({ yeast, mass }) => {
       const yeastId = f[yeast];
       if (yeastId === '') return [];
-      const massG = numberIn(readQuantity(this.units, f[mass], 'mass', this.hints)) ?? this.usualG(yeastId);
+      const massG = numberIn(readQuantity(this.units, f[mass], 'mass', this.hints())) ?? this.usualG(yeastId);
       return [{ yeastId, massG: Math.min(massG, LIMITS.smallDoseG.max) }];
     });
   });

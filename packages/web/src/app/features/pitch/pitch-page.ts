@@ -33,7 +33,8 @@ import { Icon } from '../../shared/icon/icon';
 import { Working } from '../../shared/working/working';
 import { WarmthNote } from './warmth-note';
 import { SaidPipe } from '../../units/said.pipe';
-import { kitchenWeights, USUAL_PACKET_G } from '@trug/core/book/cupboard/kitchen-weights';
+import { injectWeightsOf } from '../../shared/kitchen';
+import { USUAL_PACKET_G } from '@trug/core/book/cupboard/kitchen-weights';
 import { type Act, LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
@@ -81,7 +82,6 @@ function packetsText(count: number): string {
 
 /** Kinds shown before the rest are asked for. */
 const SHOWN = 4;
-const TEASPOON_G = kitchenWeights('yeast', null).gramsPerTeaspoon ?? 3;
 
 /** Pitch: which kind, how much of it for this must, and what to mind first. */
 @Component({
@@ -161,9 +161,11 @@ export class PitchPage {
   protected readonly way = computed((): PitchWay => this.ways().find((w) => w.id === this.fields().way)?.id ?? this.usualWay());
   /** The packet of the cupboard that holds the chosen kind. */
   private readonly packet = computed(() => this.stock().find((s) => s.yeastId === this.yeastId()) ?? null);
+  private readonly weightsOf = injectWeightsOf();
+  private readonly weights = computed(() => this.weightsOf()('yeast', this.yeastId()));
   protected readonly givenHints = computed((): ReadingHints => {
     const { packetG } = this.packet() ?? {};
-    const weights = kitchenWeights('yeast', null);
+    const weights = this.weights();
     return { weights: packetG ? { ...weights, gramsPerPacket: packetG } : weights, bareUnit: 'g' };
   });
   /** What goes in: what the maker says, or else the usual rate. */
@@ -218,7 +220,9 @@ export class PitchPage {
     const massG = this.massG();
     const packetG = this.packet()?.packetG ?? USUAL_PACKET_G;
     const count = massG / packetG;
-    return massG === 0 ? '' : `${packetsText(count)} of ${packetG} g, or about ${(massG / TEASPOON_G).toFixed(1)} level teaspoons. Weigh it if you can.`;
+    return massG === 0
+      ? ''
+      : `${packetsText(count)} of ${packetG} g, or about ${(massG / (this.weights().gramsPerTeaspoon ?? NaN)).toFixed(1)} level teaspoons. Weigh it if you can.`;
   });
   protected readonly rate = computed(() => {
     const liquid = this.view()?.state.liquid;

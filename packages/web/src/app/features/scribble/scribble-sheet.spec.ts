@@ -1,5 +1,6 @@
 import { PageHarness } from '../../../testing/page-harness';
 import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch } from '../../../testing/sample-batch';
+import { sampleSupply } from '../../../testing/sample-supply';
 import { until } from '../../../testing/until';
 import { ScribbleSheet } from './scribble-sheet';
 
@@ -20,6 +21,28 @@ it('reads a line back before it files it, and files it as acts of one moment', a
     { kind: 'stirred' },
   ]);
   expect(localStorage.getItem(Object.keys(localStorage).find((key) => key.startsWith('trug.draft.scribble')) ?? '')).toBeNull();
+});
+it('knows yeasts and sweet things of the maker’s own by their names, and a spoon as they weighed it', async () => {
+  const own = [
+    sampleSupply({ id: '01S000000000000000000SWEET', kind: 'sugar', refId: 'own:80:0:clear:Hedge jelly', name: 'Hedge jelly', unit: 'g', amount: 400 }),
+    sampleSupply({
+      id: '01S000000000000000000YEAST',
+      kind: 'yeast',
+      refId: 'own:crisp-cider:12:15-24:Orchard gold',
+      name: 'Orchard gold',
+      unit: 'packet',
+      packetG: 5,
+    }),
+    sampleSupply({ id: '01S000000000000000000FEED0', kind: 'nutrient', refId: 'organic', name: 'Food', unit: 'g', amount: 50, teaspoonG: 3 }),
+  ];
+  const page = await PageHarness.open(ScribbleSheet, { batches: [sampleBatch([filled()])], supplies: own, today: 2 });
+  await page.type('scribble', 'lot 200 g hedge jelly, 2 tsp nutrient, pitched 5 g orchard gold');
+  await page.submit();
+  expect(page.written()).toMatchObject([
+    { kind: 'addition', payload: { what: 'fermentable', fermentableId: own[0]?.refId, massG: 200 } },
+    { kind: 'addition', payload: { what: 'nutrient', massG: 6 } },
+    { kind: 'pitched', payload: { yeastId: own[1]?.refId, massG: 5 } },
+  ]);
 });
 it('keeps nothing of what was filed when the sheet goes in that very moment', async () => {
   const page = await open();

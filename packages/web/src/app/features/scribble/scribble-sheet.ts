@@ -3,7 +3,8 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Entry } from '@trug/core';
-import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
+import { namedYeasts } from '@trug/core/book/scribble/scribble-yeast';
+import { selectOwnSugars } from '../../state/own-sugars.selectors';
 import { actMoment } from '@trug/core/book/entry/act-moment';
 import { describeEntry } from '@trug/core/book/log/describe-entry';
 import { LONGEST_SCRIBBLE, parseScribble } from '@trug/core/book/scribble/parse-scribble';
@@ -22,6 +23,7 @@ import { selectBatchViews, type BatchView } from '../../state/batch-views.select
 import { isInUse } from '../../state/in-use';
 import { instrumentsFeature, placesFeature } from '../../state/resources.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
+import { injectWeightsOf } from '../../shared/kitchen';
 import { selectSuppliesLeft } from '../../state/supplies.selectors';
 import { vesselsFeature } from '../../state/vessels.reducer';
 import { momentProblemText } from '../../units/moment-words';
@@ -62,6 +64,8 @@ export class ScribbleSheet {
   private readonly views = this.store.selectSignal(selectBatchViews);
   private readonly vessels = this.store.selectSignal(vesselsFeature.selectVesselById);
   private readonly supplies = this.store.selectSignal(selectSuppliesLeft);
+  private readonly weightsOf = injectWeightsOf();
+  private readonly sweets = this.store.selectSignal(selectOwnSugars);
   private readonly places = this.store.selectSignal(placesFeature.selectAll);
   private readonly instruments = this.store.selectSignal(instrumentsFeature.selectAll);
   private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
@@ -72,10 +76,9 @@ export class ScribbleSheet {
         id: batch.id,
         names: [batch.name, ...state.vessels.flatMap(({ vesselId }) => this.vessels().get(vesselId)?.name ?? [])],
       })),
-      yeasts: YEAST_KINDS.map(({ id, name }) => ({
-        id,
-        names: [name, ...this.supplies().flatMap((s) => (s.kind === 'yeast' && s.refId === id ? [s.name] : []))],
-      })),
+      yeasts: namedYeasts(this.supplies()),
+      sweets: this.sweets(),
+      weightsOf: this.weightsOf(),
       today: this.units.dateOf(this.writer.now()),
       gallon: this.settings().volume === 'imp-gal' ? 'imperial' : 'us',
       degrees: this.settings().temperature,

@@ -3,7 +3,7 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { attempt } from '@trug/core/base/errors/attempt';
 import { fermentableById } from '@trug/core/base/reference/fermentables';
-import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
+import { injectWeightsOf } from '../../shared/kitchen';
 import type { Need } from '@trug/core/book/cupboard/supply-for';
 import { sweetenPlan } from '@trug/core/book/plan/sweeten-plan';
 import { holdsDose } from '@trug/core/book/state/sealing';
@@ -36,6 +36,7 @@ import { LogWriter } from '../../writing/log-writer';
 export class SweetenPage {
   private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
+  private readonly weightsOf = injectWeightsOf();
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   protected readonly draft = createBatchDraft('sweeten', { sweetener: '', level: 'off-dry', sg: '', mass: '' });
@@ -55,7 +56,7 @@ export class SweetenPage {
     return state && holdsDose(state) ? 'sucrose' : 'erythritol';
   });
   protected readonly sweetener = computed(() => fermentableById(this.fields().sweetener || this.usual()));
-  protected readonly hints = computed((): ReadingHints => ({ bareUnit: 'g', weights: kitchenWeights('sugar', this.sweetener().id) }));
+  protected readonly hints = computed((): ReadingHints => ({ bareUnit: 'g', weights: this.weightsOf()('sugar', this.sweetener().id) }));
   private readonly massG = computed(() => numberIn(readQuantity(this.units, this.fields().mass, 'mass', this.hints())));
   private readonly worked = computed(() => {
     const view = this.view();

@@ -29,6 +29,7 @@ import { Working } from '../../../shared/working/working';
 import { vesselChoices } from '../../../shared/vessel/vessel-choices';
 import { SaidPipe } from '../../../units/said.pipe';
 import { kitchenWeights } from '@trug/core/book/cupboard/kitchen-weights';
+import { injectWeightsOf } from '../../../shared/kitchen';
 import { batchesFeature } from '../../../state/batches.reducer';
 import { selectFreeVessels } from '../../../state/free-vessels';
 import { LogWriter } from '../../../writing/log-writer';
@@ -100,8 +101,9 @@ export class SteepPage {
   protected readonly heavy: ReadingHints = { heavy: true };
   private readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
   private readonly fruitG = computed(() => this.read(this.fields().fruit, 'mass', this.heavy));
-  protected readonly acidHints: ReadingHints = { weights: kitchenWeights('acid', 'citric') };
-  protected readonly sugarHints = computed((): ReadingHints => ({ weights: kitchenWeights('sugar', this.fields().sugarKind) }));
+  private readonly weightsOf = injectWeightsOf();
+  protected readonly acidHints = computed((): ReadingHints => ({ weights: this.weightsOf()('acid', 'citric') }));
+  protected readonly sugarHints = computed((): ReadingHints => ({ weights: this.weightsOf()('sugar', this.fields().sugarKind) }));
   private readonly ownSugars = computed(() => {
     const massG = this.read(this.fields().sugar, 'mass', this.sugarHints()) ?? 0;
     return massG > 0 ? [{ fermentableId: this.fields().sugarKind, massG }] : [];
@@ -152,7 +154,7 @@ export class SteepPage {
         fruitId: f.fruitId === '' ? null : f.fruitId,
         targetSg,
         targetTaGPerL: numberOf(f.ta, 'taGPerL'),
-        ownAcidG: this.read(f.acid, 'mass', this.acidHints) ?? 0,
+        ownAcidG: this.read(f.acid, 'mass', this.acidHints()) ?? 0,
         otherSugars: this.ownSugars(),
         loose: f.held === 'loose',
         teaCups: numberOf(f.tea, 'cups') ?? 0,
