@@ -15,7 +15,7 @@ export const routes: Routes = [
     title: 'Correct a reading · Trug',
     loadComponent: async () => (await import('./features/reading/reading-page')).ReadingPage,
   },
-  { path: 'batch/:id/when/:entryId', title: 'When was it? · Trug', loadComponent: async () => (await import('./features/when/when-page')).WhenPage },
+  { path: 'batch/:id/when/:entryId', title: 'Correct it · Trug', loadComponent: async () => (await import('./features/when/when-page')).WhenPage },
   { path: 'batch/:id/pitch', title: 'Pitch · Trug', loadComponent: async () => (await import('./features/pitch/pitch-page')).PitchPage },
   { path: 'batch/:id/adjust', title: 'Adjust · Trug', loadComponent: async () => (await import('./features/adjust/adjust-page')).AdjustPage },
   { path: 'batch/:id/strain', title: 'Strain it · Trug', loadComponent: async () => (await import('./features/strain/strain-page')).StrainPage },

@@ -44,6 +44,7 @@ export const TYPED_FIGURES = {
   normality: { name: 'strength of the base, N', ...LIMITS.normality, says: 'Write the strength on the bottle of base, such as 0.1.' },
   givenMl: { name: 'mL', ...LIMITS.givenMl, says: 'Write millilitres, such as 40.' },
   count: { name: 'number', min: 0, max: 1000, says: 'Write how many, as a number such as 2.' },
+  mgPerL: { name: 'mg/L', min: 0, max: 1000, says: 'Write milligrams in a litre, such as 50.' },
   labels: { name: 'number of labels', ...LIMITS.labels, says: `Write how many, as a number up to ${LIMITS.labels.max}.` },
   cups: { name: 'cups', ...LIMITS.teaCups, says: 'Write how many cups, such as 2.' },
   teaspoonG: {

@@ -16,5 +16,5 @@ export const MOMENT_WORDS: Readonly<Record<Exclude<MomentProblem, 'before-log'>,
 export function momentProblemText(why: MomentProblem, last: string | null): string {
   if (why !== 'before-log') return MOMENT_WORDS[why];
   const until = last === null ? '' : ` to ${last}`;
-  return `The log goes on${until}, and what came after is worked out from it. Choose a later moment, or write this down as done now and press “Its day” beside it in the log.`;
+  return `The log goes on${until}, and what came after is worked out from it. Choose a later moment, or write this down as done now and press “Correct” beside it in the log, or “Its day” beside a reading.`;
 }

@@ -1,4 +1,4 @@
-import { BATCH_ID, filled, pitched, reading, sampleBatch, sampleEntry } from '../../../testing/sample-batch';
+import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry, testedLog } from '../../../testing/sample-batch';
 import { PageHarness } from '../../../testing/page-harness';
 import { WhenPage } from './when-page';
 
@@ -33,6 +33,60 @@ describe('WhenPage', () => {
     await page.submit();
     expect(page.text('[role=alert]')).toMatch(why);
     expect(page.written()).toEqual([]);
+  });
+  it('puts an amount right in the maker’s own units, and shows what follows before anything is filed', async () => {
+    const sugar = sampleEntry('addition', 2, { what: 'fermentable', fermentableId: 'sucrose', massG: 453.6 });
+    const page = await PageHarness.open(WhenPage, {
+      batches: [sampleBatch([filled(), sugar, pitched(), reading(4, 1.05)])],
+      today: 6,
+      settings: { mass: 'imperial' },
+      inputs: { id: BATCH_ID, entryId: sugar.id },
+    });
+    expect(page.text('aside')).toContain('Nothing yet');
+    await page.submit();
+    expect(page.text('[role=alert]')).toContain('Nothing is different yet');
+    await page.type('massG', 'two handfuls');
+    await page.submit();
+    expect(page.written()).toEqual([]);
+    await page.type('massG', '2 lb');
+    const [volume, gravity, , strength] = page.texts('aside tbody tr');
+    expect(volume).toMatch(/^Volume/);
+    expect(gravity).toContain('1.0500');
+    // What is read stays what is read; the sugar went to strength.
+    expect(strength).toMatch(/Strength % ?\d\.\d ?\d\.\d/);
+    expect(page.text('aside')).not.toContain('Nothing yet');
+    await page.submit();
+    expect(page.written()).toMatchObject([
+      {
+        kind: 'corrected',
+        payload: {
+          entryId: sugar.id,
+          replacement: { kind: 'addition', at: sugar.at, payload: { what: 'fermentable', massG: expect.closeTo(907.2, 0) as number } },
+        },
+      },
+    ]);
+    expect(Object.keys((page.written()[0]?.payload as { replacement: object }).replacement).sort()).toEqual(['at', 'kind', 'note', 'payload']);
+  });
+  it('tells that striking it out leaves the end unproven, and warns where bottles hold more than was thought', async () => {
+    const log = finishedLog();
+    const last = log.filter((e) => e.kind === 'reading').at(-1);
+    const page = await PageHarness.open(WhenPage, { batches: [sampleBatch(log)], today: 27, inputs: { id: BATCH_ID, entryId: last?.id ?? '' } });
+    await page.tickBox('It never happened');
+    expect(page.text('aside')).toMatch(/The verdict turns from “finished dry” to “/);
+    await page.submit();
+    expect(page.written()).toMatchObject([{ kind: 'corrected', payload: { entryId: last?.id, replacement: null } }]);
+    const primed = sampleEntry('primed', 27, { fermentableId: 'sucrose', massG: 100, mode: 'bulk', targetVolumes: 2, warmestSinceEndC: 18 });
+    const bottled = sampleEntry('bottled', 27.1, {
+      ...{ bottles: [{ kindId: 'crown-500', count: 30 }], testBottle: false, lossL: 0.4, crate: 'Lot one', capColour: 'rust', hottestC: 20, acknowledged: [] },
+    });
+    const filledPage = await PageHarness.open(WhenPage, {
+      batches: [sampleBatch([...testedLog(), primed, bottled])],
+      today: 30,
+      inputs: { id: BATCH_ID, entryId: primed.id },
+    });
+    await filledPage.type('massG', '300 g');
+    expect(filledPage.text('aside')).toMatch(/Lot one comes to \d\.\d volumes of fizz, not/);
+    expect(filledPage.text('trug-cautions')).toMatch(/burst/i);
   });
   it('says so when there is no such entry any more', async () => {
     const page = await PageHarness.open(WhenPage, { batches: [sampleBatch([filled()])], inputs: { id: BATCH_ID, entryId: 'gone' } });

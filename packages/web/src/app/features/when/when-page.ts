@@ -1,52 +1,49 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
-import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { FormControl, FormGroup, FormRecord, ReactiveFormsModule } from '@angular/forms';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
 import type { Entry } from '@trug/core';
-import { describeEntry } from '@trug/core/book/log/describe-entry';
+import { caution } from '@trug/core/base/cautions/catalogue';
+import { amountsOf, withAmounts, type EntryAmount } from '@trug/core/book/entry/entry-amounts';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
+import type { EntryPayloads, Replacement } from '@trug/core/book/entry/entry';
+import { describeEntry } from '@trug/core/book/log/describe-entry';
+import { whatFollows } from '@trug/core/book/log/what-follows';
 import { parseHour } from '@trug/core/matter/quantity/hour';
 import { momentIn } from '@trug/core/matter/quantity/zone';
 import { ActHead } from '../../shared/act-head/act-head';
+import { BeforeAfter } from '../../shared/before-after/before-after';
+import { CautionList } from '../../shared/caution/caution-list';
 import { injectBatchView } from '../../state/batch-of-page';
+import { settingsFeature } from '../../state/settings.reducer';
+import { vesselsFeature } from '../../state/vessels.reducer';
 import { MOMENT_WORDS } from '../../units/moment-words';
 import { Units } from '../../units/units';
 import { DateField, NO_DAY } from '../../shared/field/date-field';
+import { NumberField, readNumber } from '../../shared/field/number-field';
+import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { TextField } from '../../shared/field/text-field';
 import { LogWriter } from '../../writing/log-writer';
 import { Refusal } from '../../shared/refusal/refusal';
+import { followRows, turnWords } from './follows-words';
 
-/** The day and hour an entry says it happened, put right: for one written on a wrong day, or while a clock was wrong. */
+const text = (): FormControl<string> => new FormControl('', { nonNullable: true });
+
+/** An entry put right: its day and hour, the amounts it states and its note, or struck out, with what follows from it before it is filed. */
 @Component({
   selector: 'trug-when-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ActHead, ReactiveFormsModule, RouterLink, DateField, TextField, Refusal],
-  template: `
-    @if (entry(); as e) {
-      <form class="page" [formGroup]="form" (ngSubmit)="file(e)">
-        @if (view(); as v) {
-          <trug-act-head [view]="v" act="When was it?" [says]="words(e) + ', written down for ' + units.moment(e.at)" />
-        }
-        <div class="sheet">
-          <trug-date label="Day" name="day" formControlName="day" />
-          <trug-text label="Hour, on your clock" name="hour" formControlName="hour" placeholder="14:30" />
-          <trug-refusal [why]="refusal()" />
-          <div class="acts">
-            <button class="btn btn-main" type="submit">Put it right</button>
-            <a class="link" [routerLink]="['/batch', id()]">Not yet</a>
-          </div>
-        </div>
-      </form>
-    } @else {
-      <section class="page">
-        <h1>No such entry</h1>
-        <p>It may have been struck out in another window.</p>
-        <a class="btn" [routerLink]="['/batch', id()]">To the batch</a>
-      </section>
-    }
-  `,
+  imports: [ActHead, BeforeAfter, CautionList, ReactiveFormsModule, RouterLink, DateField, MatCheckbox, NumberField, QuantityField, TextField, Refusal],
+  templateUrl: './when-page.html',
+  styleUrl: './when-page.scss',
 })
 export class WhenPage {
   private readonly writer = inject(LogWriter);
+  private readonly store = inject(Store);
+  private readonly vessels = this.store.selectSignal(vesselsFeature.selectVesselById);
+  private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   readonly entryId = input.required<string>();
@@ -54,12 +51,48 @@ export class WhenPage {
   protected readonly refusal = signal<string | null>(null);
   /** The entry as it stands. */
   protected readonly entry = computed(() => effectiveEntries(this.view()?.log ?? []).entries.find((e) => e.id === this.entryId()) ?? null);
-  protected readonly form = new FormGroup({ day: new FormControl('', { nonNullable: true }), hour: new FormControl('', { nonNullable: true }) });
+  /** What takes an entry's place begins as what it says. */
+  private readonly stands = computed((): Replacement | null => {
+    const entry = this.entry();
+    return entry && entry.kind !== 'corrected' ? entry : null;
+  });
+  protected readonly form = new FormGroup({ day: text(), hour: text(), note: text(), amounts: new FormRecord<FormControl<string>>({}) });
+  protected readonly struck = signal(false);
+  private readonly typed = toSignal(this.form.valueChanges, { initialValue: this.form.getRawValue() });
+  /** The amounts it states; an empty field leaves one as it is. */
+  protected readonly amounts = computed(() => {
+    const stands = this.stands();
+    return stands ? amountsOf(stands).map((amount) => ({ ...amount, label: this.labelOf(amount), was: this.said(amount) })) : [];
+  });
+  /** The correction as the form has it; null while something in it cannot be used, and while it would change nothing. */
+  private readonly correction = computed((): EntryPayloads['corrected'] | null => {
+    this.typed();
+    const stands = this.stands();
+    if (!stands) return null;
+    if (this.struck()) return { entryId: this.entryId(), replacement: null };
+    const read = this.replacement(stands);
+    return typeof read === 'string' || read === stands ? null : { entryId: this.entryId(), replacement: read };
+  });
+  protected readonly follows = computed(() => {
+    const [view, correction] = [this.view(), this.correction()];
+    if (!view || !correction) return null;
+    const { timeZone: zone, strengthSchool: school } = this.settings();
+    return whatFollows(view.log, correction, { at: this.writer.now(), zone, by: { school } });
+  });
+  protected readonly rows = computed(() => {
+    const follows = this.follows();
+    return follows ? followRows(follows, this.units) : [];
+  });
+  protected readonly turns = computed(() => turnWords(this.follows()?.turns ?? [], this.view()?.log ?? [], this.units));
+  /** Bottles that hold more gas than the log thought when they were filled. */
+  protected readonly cautions = computed(() =>
+    this.follows()?.turns.some((t) => t.is === 'fizz' && t.toVolumes > t.fromVolumes) === true ? [caution('burst-glass')] : [],
+  );
 
   constructor() {
     effect(() => {
-      const at = this.entry()?.at;
-      if (at !== undefined) untracked(() => this.startFrom(at));
+      const stands = this.stands();
+      if (stands) untracked(() => this.startFrom(stands));
     });
   }
 
@@ -68,29 +101,68 @@ export class WhenPage {
     return `${lead} ${rest}`.trim();
   }
 
-  protected async file(entry: Entry): Promise<void> {
-    const view = this.view();
-    const { day, hour } = this.form.getRawValue();
-    const clock = parseHour(hour);
-    if (!view || entry.kind === 'corrected') return;
-    if (day === '' || day === NO_DAY) {
-      this.refusal.set(MOMENT_WORDS['no-day']);
+  protected async file(): Promise<void> {
+    const [view, stands] = [this.view(), this.stands()];
+    if (!view || !stands) return;
+    const right = this.struck() ? null : this.replacement(stands);
+    if (typeof right === 'string') {
+      this.refusal.set(right);
       return;
     }
-    if (clock === null) {
-      this.refusal.set(MOMENT_WORDS['no-hour']);
+    if (right === stands) {
+      this.refusal.set('Nothing is different yet. Change its day, an amount or the note, or say that it never happened.');
       return;
     }
-    const at = momentIn(day, clock, this.units.zone());
-    const replacement = { kind: entry.kind, at, note: entry.note, payload: entry.payload };
     // The entry's own kind and payload stand beside one another again.
-    const payload = { entryId: entry.id, replacement } as Extract<Entry, { kind: 'corrected' }>['payload'];
-    this.refusal.set(await this.writer.write(view, [{ kind: 'corrected', payload, note: 'its day put right' }], 'Put right. What it said before is kept.'));
+    const payload = { entryId: this.entryId(), replacement: right } as EntryPayloads['corrected'];
+    const said = this.struck() ? 'Struck out. It stays in the log.' : 'Put right. What it said before is kept.';
+    this.refusal.set(await this.writer.write(view, [{ kind: 'corrected', payload, note: this.struck() ? 'struck out' : 'put right' }], said));
+  }
+
+  /** What takes the entry's place, itself where nothing is another; or why something typed cannot be used. */
+  private replacement(stands: Replacement): Replacement | string {
+    const { day, hour, note, amounts } = this.form.getRawValue();
+    const clock = parseHour(hour);
+    if (day === '' || day === NO_DAY) return MOMENT_WORDS['no-day'];
+    if (clock === null) return MOMENT_WORDS['no-hour'];
+    const values = new Map<string, number>();
+    for (const amount of this.amounts()) {
+      const read = this.read(amount, amounts[amount.key] ?? '');
+      if (typeof read === 'string') return read;
+      if (read !== null) values.set(amount.key, read);
+    }
+    const isSameHour = day === this.units.dateOf(stands.at) && hour === this.units.hour(stands.at);
+    const amended = withAmounts(stands, values);
+    const at = isSameHour ? stands.at : momentIn(day, clock, this.units.zone());
+    return amended === stands && at === stands.at && note === stands.note ? stands : { ...contentOf(amended), at, note };
+  }
+
+  /** An amount as typed; null for an empty field, and a sentence where it cannot be used. */
+  private read({ measure }: EntryAmount, typed: string): number | string | null {
+    const read =
+      measure === 'mg/L' || measure === 'count' ? readNumber(typed, measure === 'count' ? 'count' : 'mgPerL') : readQuantity(this.units, typed, measure);
+    if (read?.ok === false) return read.error.message;
+    return read === null ? null : typeof read.value === 'number' ? read.value : read.value.value;
+  }
+
+  private labelOf({ label, vesselId }: EntryAmount): string {
+    const vessel = vesselId === undefined ? undefined : this.vessels().get(vesselId);
+    return this.units.say(vessel ? `In ${vessel.name}` : label);
+  }
+
+  private said({ measure, value }: EntryAmount): string {
+    if (measure === 'mass') return this.units.mass(value);
+    if (measure === 'volume') return this.units.volume(value);
+    return measure === 'temperature' ? this.units.temperature(value) : String(Math.round(value * 10) / 10);
   }
 
   /** The maker's own day and hour; an untouched form follows what another window puts right. */
-  private startFrom(at: string): void {
+  private startFrom(stands: Replacement): void {
     if (this.form.dirty) return;
-    this.form.setValue({ day: this.units.dateOf(at), hour: this.units.hour(at) });
+    for (const { key } of amountsOf(stands)) this.form.controls.amounts.setControl(key, text());
+    this.form.patchValue({ day: this.units.dateOf(stands.at), hour: this.units.hour(stands.at), note: stands.note });
   }
 }
+
+/** An entry's content as a correction carries it, without what tells the entry itself. */
+const contentOf = ({ kind, at, note, payload }: Replacement): Replacement => ({ kind, at, note, payload }) as Replacement;

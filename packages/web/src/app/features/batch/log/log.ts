@@ -60,8 +60,8 @@ import { LogWriter } from '../../../writing/log-writer';
               <a
                 class="link"
                 [routerLink]="['/batch', view().batch.id, 'when', line.id]"
-                [attr.aria-label]="'Put the day of ' + line.lead + ' right, ' + line.day"
-                >Its day</a
+                [attr.aria-label]="(line.kind === 'reading' ? 'Put the day of ' + line.lead + ' right, ' : 'Correct ' + line.lead + ' of ') + line.day"
+                >{{ line.kind === 'reading' ? 'Its day' : 'Correct' }}</a
               >
               <button class="link" type="button" data-writes (click)="strike(line)" [attr.aria-label]="'Strike out ' + line.lead + ' of ' + line.day">
                 Strike out
