@@ -1,8 +1,7 @@
 // Benchmarks. Each prints its figure and its ratio to a named reference; nothing here passes or fails.
-import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
-import { brotliCompressSync, constants } from 'node:zlib';
 import puppeteer from 'puppeteer-core';
 import { replay } from '../packages/core/dist/index.js';
 import { withImports } from '../tools/chunks.mjs';
@@ -71,11 +70,11 @@ export function benchReplay() {
 }
 
 const DIST = join(ROOT, 'packages/web/dist');
-/** A script's size as a good server sends it, kB. */
-const compressedKb = (file) => brotliCompressSync(readFileSync(join(DIST, file)), { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } }).length / 1000;
-const sumKb = (files) => [...files].reduce((sum, file) => sum + compressedKb(file), 0);
+/** A file's size as it is sent, kB: packed where the build has packed it. */
+const sentKb = (file) => statSync(join(DIST, existsSync(join(DIST, `${file}.br`)) ? `${file}.br` : file)).size / 1000;
+const sumKb = (files) => [...files].reduce((sum, file) => sum + sentKb(file), 0);
 
-/** What the browser fetches before any place is opened, and what the heaviest page brings of its own: script and style, as a good server compresses them. */
+/** What the browser fetches before any place is opened, and what the heaviest page brings of its own: script and style, as they are sent. */
 export function benchFirstLoad() {
   const html = readFileSync(join(DIST, 'index.html'), 'utf8');
   const files = readdirSync(DIST);
@@ -84,7 +83,7 @@ export function benchFirstLoad() {
     files.find((file) => /^main-.*\.js$/.test(file)),
   );
   const styles = [...html.matchAll(/href="([^"]+\.css)"/g)].map((m) => m[1]);
-  const kb = sumKb(main) + sumKb(styles) + compressedKb('index.html');
+  const kb = sumKb(main) + sumKb(styles) + sentKb('index.html');
   const scripts = files.filter((file) => file.endsWith('.js'));
   const whole = scripts.reduce((sum, file) => sum + statSync(join(DIST, file)).size, 0) / 1000;
   say(

@@ -1,7 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { API_PATHS } from '@trug/contract';
-import compression from 'compression';
+import expressStaticGzip from 'express-static-gzip';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
@@ -120,23 +120,27 @@ function shelfChunks(webDir: string): readonly string[] {
 
 function serveWeb(app: Express, webDir: string): void {
   const index = join(webDir, 'index.html');
-  // The app's own files alone: whoever asks is on this machine, and packing two megabytes of batches takes ten times as long as sending them.
-  app.use(compression());
   if (!existsSync(index)) throw new Error(`the web app is not built: ${index} is missing`);
+  const shelfLinks = shelfChunks(webDir).map((file) => `</${file}>; rel=modulepreload`);
+  app.get(/^\/(?!api\/)[^.]*$/, (request, response, next) => {
+    if (SHELF_PATHS.includes(request.path) && shelfLinks.length > 0) response.setHeader('Link', shelfLinks.join(', '));
+    request.url = '/index.html';
+    next();
+  });
+  // The build has packed the app's own files, once and as tightly as can be. Nothing else is packed: whoever asks is on this machine,
+  // and packing two megabytes of batches takes ten times as long as sending them.
   app.use(
-    express.static(webDir, {
+    expressStaticGzip(webDir, {
+      enableBrotli: true,
+      orderPreference: ['br'],
       index: false,
-      setHeaders: (response, path) => {
-        // Built files carry a hash in their name, so a change is a new file.
-        const hashed = /-[A-Z0-9]{8}\.\w+$/.test(path);
-        response.setHeader('Cache-Control', hashed ? `public, max-age=${YEAR_MS / 1000}, immutable` : 'no-cache');
+      serveStatic: {
+        setHeaders: (response, path) => {
+          // Built files carry a hash in their name, so a change is a new file.
+          const hashed = /-[A-Z0-9]{8}\.\w+(?:\.(?:br|gz))?$/.test(path);
+          response.setHeader('Cache-Control', hashed ? `public, max-age=${YEAR_MS / 1000}, immutable` : 'no-cache');
+        },
       },
     }),
   );
-  const shelfLinks = shelfChunks(webDir).map((file) => `</${file}>; rel=modulepreload`);
-  app.get(/^\/(?!api\/)[^.]*$/, (request, response) => {
-    response.setHeader('Cache-Control', 'no-cache');
-    if (SHELF_PATHS.includes(request.path) && shelfLinks.length > 0) response.setHeader('Link', shelfLinks.join(', '));
-    response.sendFile(index);
-  });
 }

@@ -72,9 +72,9 @@ export const PRIMING_SUGARS: readonly Fermentable[] = FERMENTABLES.filter((f) =>
  * The plain name of a fermentable, as it stands in a sentence.
  *
  * @param id - as {@link fermentableById} takes it
- * @returns such as `white sugar`, without what stands in brackets behind it
+ * @returns such as `white sugar`, without what stands in brackets or after a comma
  */
 export const fermentableWord = (id: string): string =>
   fermentableById(id)
-    .name.replace(/\s*\(.*\)$/, '')
+    .name.replace(/\s*[(,].*$/, '')
     .toLowerCase();

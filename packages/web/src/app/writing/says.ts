@@ -1,5 +1,5 @@
-import { inject, Injectable } from '@angular/core';
-import { MatSnackBar, type MatSnackBarRef, type TextOnlySnackBar } from '@angular/material/snack-bar';
+import { inject, Injectable, Injector } from '@angular/core';
+import type { MatSnackBar } from '@angular/material/snack-bar';
 
 /** How long an undo is offered, ms. */
 const UNDO_MS = 10_000;
@@ -7,25 +7,48 @@ const UNDO_MS = 10_000;
 /** Tells the maker what became of what they wrote, and offers to take it back. */
 @Injectable({ providedIn: 'root' })
 export class Says {
-  private readonly bar = inject(MatSnackBar);
+  private readonly injector = inject(Injector);
+  /** Fetched beside the page and not before it: nothing is said until something is pressed. */
+  private bar: Promise<MatSnackBar> | null = null;
+
+  constructor() {
+    // Where it cannot be fetched now, it is tried again once there is something to say.
+    this.fetched().catch(() => (this.bar = null));
+  }
 
   /** Something was written; taking it back is one click for ten seconds. */
   written(said: string, undo: () => void): void {
-    this.tell(said, 'Undo', UNDO_MS).onAction().subscribe(undo);
+    this.tell(said, { action: 'Undo', duration: UNDO_MS, undo });
   }
 
   /** Something was done that is taken back elsewhere. */
   note(said: string): void {
-    this.tell(said, undefined, UNDO_MS / 2);
+    this.tell(said, { duration: UNDO_MS / 2 });
   }
 
   /** Something was refused; it is not in the book, and the form still holds it. */
   refused(detail: string): void {
-    this.tell(detail, 'Close', 2 * UNDO_MS, ['slip', 'slip-refused']);
+    this.tell(detail, { action: 'Close', duration: 2 * UNDO_MS, panelClass: ['slip', 'slip-refused'] });
+  }
+
+  private fetched(): Promise<MatSnackBar> {
+    this.bar ??= import('@angular/material/snack-bar').then((material) => this.injector.get(material.MatSnackBar));
+    return this.bar;
   }
 
   /** At the head of the page: what is pressed next lies at its foot. */
-  private tell(text: string, action: string | undefined, duration: number, panelClass = ['slip']): MatSnackBarRef<TextOnlySnackBar> {
-    return this.bar.open(text, action, { duration, panelClass, verticalPosition: 'top' });
+  private tell(
+    text: string,
+    {
+      action,
+      duration,
+      undo,
+      panelClass = ['slip'],
+    }: { readonly action?: string; readonly duration: number; readonly undo?: () => void; readonly panelClass?: string[] },
+  ): void {
+    void this.fetched().then((bar) => {
+      const ref = bar.open(text, action, { duration, panelClass, verticalPosition: 'top' });
+      if (undo) ref.onAction().subscribe(undo);
+    });
   }
 }

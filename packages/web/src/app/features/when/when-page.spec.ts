@@ -16,6 +16,7 @@ describe('WhenPage', () => {
     const page = await open('Pacific/Auckland');
     expect(page.value('hour')).toBe('22:30');
     expect(page.text('trug-act-head')).toContain('Wed 30 Dec 2026, 22:30');
+    await page.shows('trug-date');
     await page.change('day', 'Mon, 5 Oct 2026');
     await page.type('hour', '8:15');
     await page.submit();
@@ -29,6 +30,7 @@ describe('WhenPage', () => {
     ['day', 'never', /Pick the day/],
   ])('says what is wrong with a %s of “%s”, and files nothing', async (field, text, why) => {
     const page = await open();
+    await page.shows('trug-date');
     await page.change(field, text);
     await page.submit();
     expect(page.text('[role=alert]')).toMatch(why);

@@ -5,6 +5,7 @@ import { MatFormField, MatSuffix } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { controlled, type Controlled } from './controlled';
 import { MakersDateAdapter } from './makers-date-adapter';
+import { NO_DAY } from './no-day';
 
 const DAYS: MatDateFormats = {
   parse: { dateInput: null },
@@ -15,9 +16,6 @@ const DAYS: MatDateFormats = {
     monthYearA11yLabel: { month: 'long', year: 'numeric' },
   },
 };
-
-/** What a date field holds while what is typed into it is no day. */
-export const NO_DAY = 'unreadable';
 
 let made = 0;
 
