@@ -162,6 +162,36 @@ describe('a split', () => {
   });
 });
 
+describe('a vessel that becomes a lot by itself', () => {
+  it('stays where it is, and is taken by the new batch alone', async () => {
+    const first = pour(8, [part(russet, 15)], 15) as { payload: object };
+    const vessels = [
+      { vesselId: 'lot-a', volumeL: 10 },
+      { vesselId: 'lot-b', volumeL: 5 },
+    ];
+    await send('POST', '/api/batches', { batches: [batch(8, 'Two jars')], entries: [{ ...first, payload: { ...first.payload, vessels } }] });
+    const out = entry(8, 'split', {
+      into: [{ batchId: id(9), name: 'Jar two', volumeL: 5 }],
+      vessels: vessels.slice(0, 1),
+      lossL: 0,
+      why: 'bottled by itself',
+    });
+    const lot = pour(9, [part(russet, 5, 'batch', id(8))], 5) as { payload: object };
+    const into = { ...lot, payload: { ...lot.payload, vessels: vessels.slice(1) } };
+    const { status, body } = await send('POST', '/api/batches', { batches: [batch(9, 'Jar two')], entries: [out, into] });
+    expect(status).toBe(201);
+    expect(body.batches.map((b) => replay(b.entries).vessels.map((v) => v.vesselId))).toEqual(expect.arrayContaining([['lot-a'], ['lot-b']]));
+    // Whoever wants it as well is told who stands in it.
+    const third = pour(6, [part(russet, 2)], 2) as { payload: object };
+    const refused = await send('POST', '/api/batches', {
+      batches: [batch(6, 'Third')],
+      entries: [{ ...third, payload: { ...third.payload, vessels: [{ vesselId: 'lot-b', volumeL: 2 }] } }],
+    });
+    expect(refused.status).toBe(422);
+    expect(refused.body.detail).toContain('Jar two');
+  });
+});
+
 describe('taking back', () => {
   it('takes a split and what came of it back together, last first, and nothing of it the other way round', async () => {
     await send('POST', '/api/batches', { batches: [batch(3, 'Gate')], entries: [pour(3, [part(russet, 15)], 15)] });

@@ -161,6 +161,25 @@ describe('SplitPage', () => {
       payload: { why: 'with nutrient', into: [{ volumeL: expect.closeTo(4.6, 6) as number }] },
     });
   });
+  it('makes a lot by itself of one of its vessels as it stands, and leaves the others as they are', async () => {
+    const jars = ['J01', 'J02'].map((end) => ({ id: `01J00000000000000000000${end}`, name: `Jar ${end}`, kind: 'jar' as const, capacityL: 12 }));
+    const [one, two] = jars.map(({ id }) => id);
+    const stands = {
+      ...filled(),
+      payload: { ...filled().payload, vessels: [one, two].map((vesselId) => ({ vesselId: vesselId ?? '', volumeL: 10 })) },
+    } as Entry;
+    const p = await PageHarness.open(SplitPage, { batches: [sampleBatch([stands])], vessels: jars, today: 1, inputs });
+    for (const name of ['Jar J01', 'Jar J02']) await p.tickBox(name);
+    await p.submit();
+    expect(p.text('[role=alert]')).toContain('Something must stay');
+    await p.tickBox('Jar J01');
+    expect(p.text('[role=status]')).toContain('10 L stay');
+    await p.submit();
+    expect(p.filed()[0]?.entries).toMatchObject([
+      { kind: 'split', payload: { into: [{ volumeL: 10 }], vessels: [{ vesselId: one, volumeL: 10 }] } },
+      { kind: 'blended', payload: { vessels: [{ vesselId: two, volumeL: 10 }] } },
+    ]);
+  });
   it('asks for a vessel first', async () => {
     const p = await page();
     await p.submit();

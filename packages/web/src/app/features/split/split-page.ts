@@ -5,7 +5,7 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Liquid } from '@trug/core';
-import { FOAM_ROOM_FRACTION } from '@trug/core/finish/rack/headspace';
+import { splitPlan, SPLIT_FULL } from '@trug/core/book/plan/split-plan';
 import { AddVessel } from '../../shared/add-vessel/add-vessel';
 import { ActHead } from '../../shared/act-head/act-head';
 import { injectBatchView } from '../../state/batch-of-page';
@@ -19,9 +19,7 @@ import { LogWriter } from '../../writing/log-writer';
 import { SelectField } from '../../shared/field/select-field';
 import { Refusal } from '../../shared/refusal/refusal';
 
-/** A trial jar goes on working: it leaves room for foam. */
-const FULL = 1 - FOAM_ROOM_FRACTION;
-const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without sulfite', 'another place'] as const;
+const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without sulfite', 'another place', 'bottled by itself'] as const;
 
 /** Split: one juice into several vessels, with one thing changed, kept as sibling batches. */
 @Component({
@@ -33,10 +31,15 @@ const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without s
       <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
         <trug-act-head [view]="v" [dated]="true" act="Split it for a trial" how="rack" />
         <div class="sheet">
-          <p>Each vessel you tick becomes a batch of its own, of the same juice. Change one thing in it, and compare them at the end.</p>
+          <p>Each vessel you tick becomes a batch of its own, of the same drink. Change one thing in it, and compare them at the end.</p>
           <trug-select label="What will be different" name="change" formControlName="change" [options]="changes" />
           <fieldset>
             <legend>Into</legend>
+            @for (vessel of own(); track vessel.id) {
+              <mat-checkbox [disableRipple]="true" [checked]="picked().includes(vessel.id)" (change)="toggle(vessel.id)">
+                {{ vessel.name }} <span class="quiet">as it stands, {{ units.volume(vessel.volumeL) }}</span>
+              </mat-checkbox>
+            }
             @for (vessel of free(); track vessel.id) {
               <mat-checkbox [disableRipple]="true" [checked]="picked().includes(vessel.id)" (change)="toggle(vessel.id)">
                 {{ vessel.name }} <span class="quiet">takes {{ units.volume(vessel.capacityL * full) }}{{ vessel.clean ? '' : ', to be cleaned first' }}</span>
@@ -83,21 +86,29 @@ export class SplitPage {
   private readonly byId = this.store.selectSignal(vesselsFeature.selectVesselById);
   protected readonly draft = createBatchDraft('split', { change: CHANGES[0] as string, picked: '' });
   protected readonly changes = CHANGES.map((change) => ({ id: change, name: change }));
-  protected readonly full = FULL;
+  protected readonly full = SPLIT_FULL;
+  /** Its own vessels, where there are several: each can be a lot by itself without being moved. */
+  protected readonly own = computed(() => {
+    const stands = this.view()?.state.vessels ?? [];
+    return stands.length > 1 ? stands.map(({ vesselId, volumeL }) => ({ id: vesselId, name: this.byId().get(vesselId)?.name ?? 'a vessel', volumeL })) : [];
+  });
   protected readonly refusal = signal<string | null>(null);
   protected readonly volumeL = computed(() => this.view()?.state.liquid?.volumeL ?? 0);
   protected readonly picked = computed(() =>
     this.draft
       .fields()
       .picked.split(',')
-      .filter((id) => this.free().some((v) => v.id === id)),
+      .filter((id) => this.free().some((v) => v.id === id) || this.own().some((v) => v.id === id)),
   );
-  private readonly shares = computed(() => this.picked().map((vesselId) => ({ vesselId, volumeL: (this.byId().get(vesselId)?.capacityL ?? 0) * FULL })));
-  private readonly staysL = computed(() => this.volumeL() - this.shares().reduce((sum, s) => sum + s.volumeL, 0));
+  private readonly plan = computed(() =>
+    splitPlan({ volumeL: this.volumeL(), vessels: this.view()?.state.vessels ?? [], picked: this.picked(), free: this.free() }),
+  );
   protected readonly says = computed(() => {
-    if (this.shares().length === 0) return 'Tick one vessel or more.';
-    if (this.staysL() < 0) return `That takes ${this.units.volume(-this.staysL())} more than there is.`;
-    return `${this.units.volumeAbout(this.staysL())} stay in ${this.view()?.batch.name ?? ''}.`;
+    const { shares, staysL } = this.plan();
+    if (shares.length === 0) return 'Tick one vessel or more.';
+    if (staysL < 0) return `That takes ${this.units.volume(-staysL)} more than there is.`;
+    if (staysL === 0) return 'Something must stay: leave one of its vessels out.';
+    return `${this.units.volumeAbout(staysL)} stay in ${this.view()?.batch.name ?? ''}.`;
   });
 
   protected toggle(id: string): void {
@@ -108,20 +119,20 @@ export class SplitPage {
   protected async file(): Promise<void> {
     const view = this.view();
     const liquid = view?.state.liquid;
-    if (!view || !liquid || this.shares().length === 0 || this.staysL() < 0) {
+    const { shares, stays, staysL } = this.plan();
+    if (!view || !liquid || shares.length === 0 || staysL <= 0) {
       this.refusal.set(this.says());
       return;
     }
     const at = this.writer.now();
-    const siblings = this.shares().map((share, i) => ({
+    const siblings = shares.map((share, i) => ({
       share,
       batch: { id: newId(), name: `${view.batch.name.slice(0, 56)} ${letter(i)}`, methodId: view.batch.methodId, tape: view.batch.tape, startedAt: at },
     }));
-    const stays = view.state.vessels.map((f) => ({ ...f, volumeL: (f.volumeL * this.staysL()) / this.volumeL() }));
     const into = siblings.map(({ share, batch }) => ({ batchId: batch.id, name: batch.name, volumeL: share.volumeL }));
     const out = this.writer.entry(
       view.batch.id,
-      { kind: 'split', payload: { into, vessels: stays, lossL: 0, why: this.draft.fields().change } },
+      { kind: 'split', payload: { into, vessels: [...stays], lossL: 0, why: this.draft.fields().change } },
       view.state.lastEntryAt,
     );
     const begun = siblings.map(({ share, batch }) => {
