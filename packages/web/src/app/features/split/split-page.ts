@@ -30,32 +30,38 @@ const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without s
     @if (view(); as v) {
       <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
         <trug-act-head [view]="v" [dated]="true" act="Split it for a trial" how="rack" />
-        <div class="sheet">
-          <p>Each vessel you tick becomes a batch of its own, of the same drink. Change one thing in it, and compare them at the end.</p>
-          <trug-select label="What will be different" name="change" formControlName="change" [options]="changes" />
-          <fieldset>
-            <legend>Into</legend>
-            @for (vessel of own(); track vessel.id) {
-              <mat-checkbox [disableRipple]="true" [checked]="picked().includes(vessel.id)" (change)="toggle(vessel.id)">
-                {{ vessel.name }} <span class="quiet">as it stands, {{ units.volume(vessel.volumeL) }}</span>
-              </mat-checkbox>
-            }
-            @for (vessel of free(); track vessel.id) {
-              <mat-checkbox [disableRipple]="true" [checked]="picked().includes(vessel.id)" (change)="toggle(vessel.id)">
-                {{ vessel.name }} <span class="quiet">takes {{ units.volume(vessel.capacityL * full) }}{{ vessel.clean ? '' : ', to be cleaned first' }}</span>
-              </mat-checkbox>
-            } @empty {
-              <p class="hint">No vessel is free. Empty one, or add another.</p>
-            }
-            <trug-add-vessel [open]="free().length === 0" (added)="toggle($event)" />
-          </fieldset>
-          <p role="status">{{ says() | said }}</p>
-          <trug-refusal [why]="refusal()" />
-          <div class="acts">
-            <button class="btn btn-main" type="submit">Split it</button>
-            <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>
+        @if (!v.state.liquid) {
+          <p>There is nothing in its vessels to split.</p>
+          <a class="btn" [routerLink]="['/batch', v.batch.id]">To the batch</a>
+        } @else {
+          <div class="sheet">
+            <p>Each vessel you tick becomes a batch of its own, of the same drink. Change one thing in it, and compare them at the end.</p>
+            <trug-select label="What will be different" name="change" formControlName="change" [options]="changes" />
+            <fieldset>
+              <legend>Into</legend>
+              @for (vessel of own(); track vessel.id) {
+                <mat-checkbox [disableRipple]="true" [checked]="picked().includes(vessel.id)" (change)="toggle(vessel.id)">
+                  {{ vessel.name }} <span class="quiet">as it stands, {{ units.volume(vessel.volumeL) }}</span>
+                </mat-checkbox>
+              }
+              @for (vessel of free(); track vessel.id) {
+                <mat-checkbox [disableRipple]="true" [checked]="picked().includes(vessel.id)" (change)="toggle(vessel.id)">
+                  {{ vessel.name }}
+                  <span class="quiet">takes {{ units.volume(vessel.capacityL * full) }}{{ vessel.clean ? '' : ', to be cleaned first' }}</span>
+                </mat-checkbox>
+              } @empty {
+                <p class="hint">No vessel is free. Empty one, or add another.</p>
+              }
+              <trug-add-vessel [open]="free().length === 0" (added)="toggle($event)" />
+            </fieldset>
+            <p role="status">{{ says() | said }}</p>
+            <trug-refusal [why]="refusal()" />
+            <div class="acts">
+              <button class="btn btn-main" type="submit">Split it</button>
+              <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>
+            </div>
           </div>
-        </div>
+        }
       </form>
     }
   `,
