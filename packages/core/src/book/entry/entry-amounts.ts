@@ -30,6 +30,14 @@ const lens = (key: string, label: string, measure: AmountMeasure, value: number,
 const taken = (supplies: readonly SupplyUse[] | undefined, share: number): { readonly supplies?: readonly SupplyUse[] } =>
   supplies === undefined || !Number.isFinite(share) ? {} : { supplies: supplies.map((s) => ({ ...s, amount: s.amount * share })) };
 
+/** What was weighed, with what came out of the cupboard for it. */
+type Weighed = { readonly massG: number; readonly supplies?: readonly SupplyUse[] };
+const weighed = (
+  label: string,
+  { massG, supplies }: { readonly massG: number; readonly supplies?: readonly SupplyUse[] | undefined },
+  to: (other: Weighed) => Replacement,
+): Lens => lens('massG', label, 'mass', massG, (other) => to({ massG: other, ...taken(supplies, other / massG) }));
+
 const fills = (vessels: readonly VesselFill[], to: (vessels: readonly VesselFill[]) => Replacement): readonly Lens[] =>
   vessels.map((vessel, i) => ({
     ...lens(`vessel-${i}`, 'In the vessel', 'volume', vessel.volumeL, (volumeL) => to(vessels.map((v, j) => (i === j ? { ...v, volumeL } : v)))),
@@ -50,12 +58,7 @@ function added(entry: Extract<Replacement, { kind: 'addition' }>): readonly Lens
         })),
       ];
     default:
-      return [
-        lens('massG', 'How much', 'mass', payload.massG, (massG) => ({
-          ...entry,
-          payload: { ...payload, massG, ...taken(payload.supplies, massG / payload.massG) },
-        })),
-      ];
+      return [weighed('How much', payload, (other) => ({ ...entry, payload: { ...payload, ...other } }))];
   }
 }
 
@@ -65,21 +68,11 @@ function lensesOf(entry: Replacement): readonly Lens[] {
       return added(entry);
     case 'sweetened': {
       const { payload } = entry;
-      return [
-        lens('massG', 'How much', 'mass', payload.massG, (massG) => ({
-          ...entry,
-          payload: { ...payload, massG, ...taken(payload.supplies, massG / payload.massG) },
-        })),
-      ];
+      return [weighed('How much', payload, (other) => ({ ...entry, payload: { ...payload, ...other } }))];
     }
     case 'infused': {
       const { payload } = entry;
-      return [
-        lens('massG', 'How much', 'mass', payload.massG, (massG) => ({
-          ...entry,
-          payload: { ...payload, massG, ...taken(payload.supplies, massG / payload.massG) },
-        })),
-      ];
+      return [weighed('How much', payload, (other) => ({ ...entry, payload: { ...payload, ...other } }))];
     }
     case 'primed': {
       const { payload } = entry;
@@ -89,10 +82,7 @@ function lensesOf(entry: Replacement): readonly Lens[] {
       const { payload } = entry;
       const juice = payload.juiceC;
       return [
-        lens('massG', 'Yeast', 'mass', payload.massG, (massG) => ({
-          ...entry,
-          payload: { ...payload, massG, ...taken(payload.supplies, massG / payload.massG) },
-        })),
+        weighed('Yeast', payload, (other) => ({ ...entry, payload: { ...payload, ...other } })),
         ...(juice === null ? [] : [lens('juiceC', 'The must was', 'temperature', juice, (juiceC) => ({ ...entry, payload: { ...payload, juiceC } }))]),
       ];
     }

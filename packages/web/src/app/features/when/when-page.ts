@@ -4,9 +4,10 @@ import { FormControl, FormGroup, FormRecord, ReactiveFormsModule } from '@angula
 import { MatCheckbox } from '@angular/material/checkbox';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { Entry } from '@trug/core';
+import type { Dimension, Entry } from '@trug/core';
+import type { TypedFigureId } from '@trug/core/matter/typed/typed-figures';
 import { caution } from '@trug/core/base/cautions/catalogue';
-import { amountsOf, withAmounts, type EntryAmount } from '@trug/core/book/entry/entry-amounts';
+import { amountsOf, withAmounts, type AmountMeasure, type EntryAmount } from '@trug/core/book/entry/entry-amounts';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
 import type { EntryPayloads, Replacement } from '@trug/core/book/entry/entry';
 import { describeEntry } from '@trug/core/book/log/describe-entry';
@@ -63,7 +64,7 @@ export class WhenPage {
   /** The amounts it states; an empty field leaves one as it is. */
   protected readonly amounts = computed(() => {
     const stands = this.stands();
-    return stands ? amountsOf(stands).map((amount) => ({ ...amount, label: this.labelOf(amount), was: this.said(amount) })) : [];
+    return stands ? amountsOf(stands).map((amount) => ({ ...amount, ...fieldOf(amount.measure), label: this.labelOf(amount), was: this.said(amount) })) : [];
   });
   /** The correction as the form has it; null while something in it cannot be used, and while it would change nothing. */
   private readonly correction = computed((): EntryPayloads['corrected'] | null => {
@@ -140,15 +141,15 @@ export class WhenPage {
 
   /** An amount as typed; null for an empty field, and a sentence where it cannot be used. */
   private read({ measure }: EntryAmount, typed: string): number | string | null {
-    const read =
-      measure === 'mg/L' || measure === 'count' ? readNumber(typed, measure === 'count' ? 'count' : 'mgPerL') : readQuantity(this.units, typed, measure);
+    const { dimension, figure } = fieldOf(measure);
+    const read = dimension ? readQuantity(this.units, typed, dimension) : readNumber(typed, figure);
     if (read?.ok === false) return read.error.message;
     return read === null ? null : typeof read.value === 'number' ? read.value : read.value.value;
   }
 
-  private labelOf({ label, vesselId }: EntryAmount): string {
+  private labelOf({ label, measure, vesselId }: EntryAmount): string {
     const vessel = vesselId === undefined ? undefined : this.vessels().get(vesselId);
-    return this.units.say(vessel ? `In ${vessel.name}` : label);
+    return this.units.say(vessel ? `In ${vessel.name}` : measure === 'mg/L' ? `${label}, mg/L` : label);
   }
 
   private said({ measure, value }: EntryAmount): string {
@@ -164,6 +165,10 @@ export class WhenPage {
     this.form.patchValue({ day: this.units.dateOf(stands.at), hour: this.units.hour(stands.at), note: stands.note });
   }
 }
+
+/** The field an amount is typed into: in any unit, or a plain figure. */
+const fieldOf = (measure: AmountMeasure): { readonly dimension: Dimension | null; readonly figure: TypedFigureId } =>
+  measure === 'mg/L' || measure === 'count' ? { dimension: null, figure: measure === 'count' ? 'count' : 'mgPerL' } : { dimension: measure, figure: 'count' };
 
 /** An entry's content as a correction carries it, without what tells the entry itself. */
 const contentOf = ({ kind, at, note, payload }: Replacement): Replacement => ({ kind, at, note, payload }) as Replacement;
