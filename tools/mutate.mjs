@@ -79,6 +79,27 @@ const GROUPS = {
       'finish/rack/barrel-loss',
     ],
   },
+  right: {
+    mutate: [
+      'book/state/worked-from-must',
+      'book/state/sugar-known',
+      'book/kinds/sugar-moves',
+      'book/cupboard/own-spoons',
+      'book/log/what-follows',
+      'book/entry/entry-amounts',
+      'book/plan/split-plan',
+      'finish/bottle/priming-sugar',
+    ],
+    tests: [
+      'book/state/worked-from-must',
+      'book/kinds/tested',
+      'book/state/sealing',
+      'book/cupboard/own-spoons',
+      'book/log/what-follows',
+      'book/plan/split-plan',
+      'finish/bottle/bottle',
+    ],
+  },
   verdict: {
     mutate: ['ferment/verdict/judge-fermentation', 'ferment/verdict/fitted-fall'],
     tests: [
