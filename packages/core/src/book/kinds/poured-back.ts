@@ -25,9 +25,6 @@ function crateOf({ crates }: Pick<BatchState, 'crates'>, crateId: string): Crate
   return crate;
 }
 
-/** A trace of sugar, from which a reading tells how much more of it there is: out of none it could not, g/L. */
-const TRACE_G_PER_L = 0.01;
-
 /** Bottles are named by size and filled by eye. */
 const BY_EYE = 1.02;
 
@@ -47,8 +44,7 @@ function apply(state: Draft, { at, payload: { crateId, bottles, vessels } }: Fil
     throw new CoreError('NOT_ALLOWED', `${figure(backL, 1)} L cannot come out of ${figure(wentL, 1)} L in bottles`, { backL, wentL });
   }
   const { liquid: sealed, must } = crate.drink;
-  // What the log took for fermented in the bottle nobody has measured.
-  const back = { ...sealed, volumeL: backL, hexoseGPerL: sealed.hexoseGPerL + TRACE_G_PER_L };
+  const back = { ...sealed, volumeL: backL };
   const liquid = state.liquid ? blendLiquids([state.liquid, back]) : back;
   state.crates[state.crates.indexOf(crate)] = { ...crate, lots, lastOpenedAt: at };
   // Whatever was read, tested or dosed before the bottles were filled did not keep them quiet: it proves nothing any more.

@@ -18,7 +18,7 @@ import { hasFruitIn } from '@trug/core/book/state/fruit-out';
 import { mayHeat } from '@trug/core/book/state/heat-way';
 import { maySeal, sealWay } from '@trug/core/book/state/sealing';
 import { fermentableById, fermentableWord, isPoured, litresPoured, PRIMING_SUGARS } from '@trug/core/base/reference/fermentables';
-import { primingPerBottle } from '@trug/core/finish/bottle/priming-sugar';
+import { primingPerBottle, type PrimingMode } from '@trug/core/finish/bottle/priming-sugar';
 import { selectOwnSugars } from '../../state/own-sugars.selectors';
 import { BottleChoice } from './bottle-choice';
 import { PrimingDrawn } from './priming-drawn';
@@ -36,6 +36,7 @@ import { CAP_COLOURS } from '@trug/core/book/state/entry-choices';
 import { bottlingPlan } from '@trug/core/book/plan/bottling-plan';
 import { celsiusIn, warmthProblem } from './bench-warmth';
 import { bottleActs } from './bottle-acts';
+import { cleanerChoices, fizzChoices, lotsText, sweetText, usualFizz } from './bench-choices';
 import { countProblem, NEW_BENCH, readBottles, ROOMS, typedCounts, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../units/said.pipe';
@@ -150,6 +151,7 @@ export class BottleBench {
     const read = this.doseRead();
     return read?.ok === true && read.value.value > 0 ? read.value.value : null;
   });
+  private readonly mode = computed((): PrimingMode => (this.fields().mode === 'per-bottle' ? 'per-bottle' : 'bulk'));
   /** The dose of each kind of bottle, where it goes in bottle by bottle. */
   protected readonly perBottle = computed(() => {
     const priming = this.priming();
@@ -159,14 +161,14 @@ export class BottleBench {
   protected readonly plan = computed(() => {
     const view = this.view();
     if (!view) return null;
-    const { fizz, sugar, mode, testBottle } = this.fields();
+    const { fizz, sugar, testBottle } = this.fields();
     return bottlingPlan({
       state: view.state,
       verdict: this.verdict(),
       route: this.route(),
       targetVolumes: fizz === '' ? null : Number(fizz),
       fermentableId: sugar,
-      mode: mode === 'per-bottle' ? 'per-bottle' : 'bulk',
+      mode: this.mode(),
       doseG: this.doseG(),
       warmestC: this.warmestC(),
       hottestC: this.hottestC(),
@@ -179,20 +181,12 @@ export class BottleBench {
   });
   private readonly headspace = computed(() => Number(this.fields().room) / 100);
   protected readonly rooms = ROOMS;
-  protected readonly fizzes = computed(() =>
-    (this.plan()?.levels ?? []).map(({ name, volumes, holds }) => ({
-      id: String(volumes),
-      name: `${name}, ${volumes} vol${holds ? '' : ': too much for these'}`,
-    })),
-  );
+  protected readonly fizzes = computed(() => fizzChoices(this.plan()?.levels ?? []));
   protected readonly sugarChoices = computed(() => [...PRIMING_SUGARS.map(({ id, name }) => ({ id, name: this.units.say(name) })), ...this.ownSugars()]);
   /** What to mind with that sugar. */
   protected readonly sugarCaution = computed(() => fermentableById(this.fields().sugar).caution);
   /** An amount of it as it is measured: a juice by its volume. */
-  protected readonly amount = (massG: number): string => {
-    const litres = litresPoured(this.fields().sugar, massG);
-    return litres === null ? this.units.mass(massG) : this.units.volume(litres);
-  };
+  protected readonly amount = (massG: number): string => sweetText(this.units, this.fields().sugar, massG);
   protected readonly priming = computed(() => {
     const priming = this.plan()?.priming;
     return priming?.ok === true ? priming.value : null;
@@ -209,18 +203,12 @@ export class BottleBench {
   /** What it is primed for until the maker chooses. */
   protected readonly usualFizz = computed(() => {
     const plan = this.plan();
-    if (!plan) return '';
-    const [least] = plan.levels;
-    const holds = plan.levels.some((level) => level.holds);
-    return holds ? `As lively as these bottles take, ${plan.targetVolumes} vol` : `The least there is, ${least?.volumes ?? 0} vol`;
+    return plan ? usualFizz(plan) : '';
   });
   /** Whether a plastic one goes with the lot. */
   protected readonly hasTest = computed(() => this.fields().testBottle === 'yes' && this.priming() !== null);
   /** What bottles can be cleaned with: heat is for glass alone. */
-  protected readonly cleaners = computed(() => {
-    const hasPlastic = this.chosen().some(({ kindId }) => bottleById(kindId).closure === 'screw');
-    return CLEANING_WAYS.map(({ id, name, glassOnly }) => ({ id, name: `${name}${glassOnly && hasPlastic ? ', not the plastic ones' : ''}` }));
-  });
+  protected readonly cleaners = computed(() => cleanerChoices(this.chosen().map(({ kindId }) => kindId)));
   protected readonly takesFresh = computed(() => {
     const { fresh } = this.fields();
     return fresh === '' ? (this.plan()?.freshYeast ?? null) !== null : fresh === 'yes';
@@ -231,17 +219,9 @@ export class BottleBench {
   protected readonly steps = computed(() => {
     const bottleCount = this.run()?.value.bottleCount ?? 0;
     if (bottleCount === 0) return [];
-    const { mode, cap, cleanedBy } = this.fields();
+    const { cap, cleanedBy, sugar } = this.fields();
     const massG = this.priming()?.value.massG;
-    const priming =
-      massG === undefined
-        ? null
-        : {
-            massG,
-            litres: this.pouredL(),
-            of: fermentableWord(this.fields().sugar),
-            mode: mode === 'per-bottle' ? ('per-bottle' as const) : ('bulk' as const),
-          };
+    const priming = massG === undefined ? null : { massG, litres: this.pouredL(), of: fermentableWord(sugar), mode: this.mode() };
     return runSteps({
       bottleCount,
       priming,
@@ -254,14 +234,7 @@ export class BottleBench {
       zone: this.units.zone(),
     });
   });
-  protected readonly runLine = computed(() => {
-    const run = this.run();
-    if (!run) return '';
-    return run.value.lots
-      .filter((lot) => lot.count > 0)
-      .map((lot) => `${lot.count} × ${this.nameOf(lot.kindId)}`)
-      .join(' + ');
-  });
+  protected readonly runLine = computed(() => lotsText(this.run()?.value.lots ?? []));
   protected readonly cautions = computed(() => this.plan()?.check.cautions ?? []);
 
   protected async file(): Promise<void> {

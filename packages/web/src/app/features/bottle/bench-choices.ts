@@ -1,0 +1,41 @@
+import { bottleById } from '@trug/core/base/reference/bottle-kinds';
+import type { BottlingPlan } from '@trug/core/book/plan/bottling-plan';
+import { litresPoured } from '@trug/core/base/reference/fermentables';
+import { CLEANING_WAYS } from '@trug/core/finish/bottle/cleaning-ways';
+import type { Units } from '../../units/units';
+
+/** One of a list. */
+interface Choice {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** The levels of fizz, those that the bottles do not stand said so. */
+export const fizzChoices = (levels: BottlingPlan['levels']): readonly Choice[] =>
+  levels.map(({ name, volumes, holds }) => ({ id: String(volumes), name: `${name}, ${volumes} vol${holds ? '' : ': too much for these'}` }));
+
+/** What it is primed for until the maker chooses. */
+export function usualFizz({ levels, targetVolumes }: Pick<BottlingPlan, 'levels' | 'targetVolumes'>): string {
+  const [least] = levels;
+  const holds = levels.some((level) => level.holds);
+  return holds ? `As lively as these bottles take, ${targetVolumes} vol` : `The least there is, ${least?.volumes ?? 0} vol`;
+}
+
+/** An amount of a sweet thing as it is measured: a juice by its volume. */
+export function sweetText(units: Units, id: string, massG: number): string {
+  const litres = litresPoured(id, massG);
+  return litres === null ? units.mass(massG) : units.volume(litres);
+}
+
+/** The bottles of a run, by kind. */
+export const lotsText = (lots: readonly { readonly kindId: string; readonly count: number }[]): string =>
+  lots
+    .filter(({ count }) => count > 0)
+    .map(({ kindId, count }) => `${count} × ${bottleById(kindId).name}`)
+    .join(' + ');
+
+/** What bottles can be cleaned with: heat is for glass alone. */
+export function cleanerChoices(kindIds: readonly string[]): readonly Choice[] {
+  const hasPlastic = kindIds.some((kindId) => bottleById(kindId).closure === 'screw');
+  return CLEANING_WAYS.map(({ id, name, glassOnly }) => ({ id, name: `${name}${glassOnly && hasPlastic ? ', not the plastic ones' : ''}` }));
+}
