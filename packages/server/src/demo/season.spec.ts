@@ -49,6 +49,18 @@ describe('the demo season', () => {
     expect(lively).toMatchObject({ sparkling: true, capColour: 'slate', lots: [{ kindId: 'crown-500', filled: 19, left: 4 }] });
     expect(replay(told('Keg of the Row').entries).keg).toMatchObject({ volumeL: 18.6, storeC: 4 });
   });
+  it('has two lots of one batch, a trial with its tasters, a keeve that came to nothing and tastings over months', () => {
+    const acts = <K extends Entry['kind']>(name: string, kind: K): readonly Extract<Entry, { kind: K }>[] =>
+      told(name).entries.filter((e): e is Extract<Entry, { kind: K }> => e.kind === kind);
+    expect(replay(told('Old Terrace').entries).crates).toHaveLength(2);
+    expect(batches.flatMap((b) => acts(b.name, 'trialled')).length).toBeGreaterThan(0);
+    const keeve = acts('Hollow Wild', 'stepped').filter((e) => e.payload.plan === 'keeve');
+    expect(keeve.map((e) => e.payload.step)).toEqual([1, 2, 3]);
+    expect(keeve.at(-1)?.payload.done).toContain('No cap came');
+    const tasted = batches.map((b) => acts(b.name, 'tasted').map((e) => Date.parse(e.at)));
+    const spans = tasted.filter((days) => days.length > 1).map((days) => (Math.max(...days) - Math.min(...days)) / 86_400_000);
+    expect(Math.max(...spans)).toBeGreaterThan(60);
+  });
   it('gives the jobs list something in every group', () => {
     const urgencies = batches.flatMap((b) => {
       const state = replay(b.entries);
