@@ -69,6 +69,16 @@ describe('WhenPage', () => {
     ]);
     expect(Object.keys((page.written()[0]?.payload as { replacement: object }).replacement).sort()).toEqual(['at', 'kind', 'note', 'payload']);
   });
+  it('sends again what was filed already, where its answer was lost and the log shows it meanwhile', async () => {
+    const page = await open();
+    await page.type('note', 'eggy, still');
+    await page.submit();
+    await page.submit();
+    const said = page.written().map((e) => e.payload);
+    expect(said.length).toBeGreaterThan(0);
+    for (const payload of said) expect(payload).toEqual(said[0]);
+    expect(page.has('[role=alert]')).toBe(false);
+  });
   it('tells that striking it out leaves the end unproven, and warns where bottles hold more than was thought', async () => {
     const log = finishedLog();
     const last = log.filter((e) => e.kind === 'reading').at(-1);

@@ -111,12 +111,13 @@ export class WhenPage {
       this.refusal.set(right);
       return;
     }
-    if (right === stands) {
+    // What was typed and is so already was filed before, and its answer lost: it goes out as it did then, and is known.
+    if (right === stands && !this.form.dirty) {
       this.refusal.set('Nothing is different yet. Change its day, an amount or the note, or say that it never happened.');
       return;
     }
     // The entry's own kind and payload stand beside one another again.
-    const payload = { entryId: this.entryId(), replacement: right } as EntryPayloads['corrected'];
+    const payload = { entryId: this.entryId(), replacement: right && contentOf(right) } as EntryPayloads['corrected'];
     const said = this.struck() ? 'Struck out. It stays in the log.' : 'Put right. What it said before is kept.';
     this.refusal.set(await this.writer.write(view, [{ kind: 'corrected', payload, note: this.struck() ? 'struck out' : 'put right' }], said));
   }
