@@ -53,6 +53,7 @@ export class WhenPage {
   protected readonly refusal = signal<string | null>(null);
   /** The entry as it stands. */
   protected readonly entry = computed(() => effectiveEntries(this.view()?.log ?? []).entries.find((e) => e.id === this.entryId()) ?? null);
+  private readonly wasCorrected = computed(() => effectiveEntries(this.view()?.log ?? []).corrections.has(this.entryId()));
   /** What takes an entry's place begins as what it says. */
   private readonly stands = computed((): Replacement | null => {
     const entry = this.entry();
@@ -111,8 +112,8 @@ export class WhenPage {
       this.refusal.set(right);
       return;
     }
-    // What was typed and is so already was filed before, and its answer lost: it goes out as it did then, and is known.
-    if (right === stands && !this.form.dirty) {
+    // What is so already may have been filed before, its answer lost: it goes out as it did then, and is known.
+    if (right === stands && !this.form.dirty && !this.wasCorrected()) {
       this.refusal.set('Nothing is different yet. Change its day, an amount or the note, or say that it never happened.');
       return;
     }
