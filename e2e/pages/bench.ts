@@ -181,7 +181,7 @@ export class Bench {
   /** Clicks what a selector finds; twice, as an impatient or a shaky hand does. */
   async pressAt(selector: string, times: 1 | 2 = 1): Promise<void> {
     const target = await this.standing(selector);
-    if (await target.evaluate((el, selector) => el.closest(selector) !== null, WRITES)) await this.paced();
+    await this.paced(target);
     this.counts.presses += times;
     await HANDS[this.hand].press(this.page, target, times);
     this.pressedAtMs = Date.now();
@@ -203,8 +203,9 @@ export class Bench {
   }
 
   /** Nobody without a mouse presses twice within a blink, and what was pressed so is taken for one press. */
-  private async paced(): Promise<void> {
-    const waitMs = this.hand === 'mouse' ? 0 : this.pressedAtMs + BLINK_MS - Date.now();
+  private async paced(target: ElementHandle): Promise<void> {
+    if (this.hand === 'mouse' || !(await target.evaluate((el, selector) => el.closest(selector) !== null, WRITES))) return;
+    const waitMs = this.pressedAtMs + BLINK_MS - Date.now();
     if (waitMs > 0) await new Promise((resolve) => setTimeout(resolve, waitMs));
   }
 

@@ -1,6 +1,6 @@
 import { gramsPerLitre, isPoured, isSyrup } from '../../base/reference/fermentables.js';
 import { SO2_MG_PER_UNIT } from '../../juice/adjust/sulfite-dose.js';
-import type { Weights } from '../../matter/typed/parse-quantity.js';
+import { ML_PER_TEASPOON, type Weights } from '../../matter/typed/parse-quantity.js';
 
 /** What a level teaspoon of 5 mL holds, g. @source our estimate from bulk densities; fine powders pack, so weighing is better */
 const TEASPOON_G = {
@@ -18,7 +18,6 @@ const TEASPOON_G = {
   yeast: 3.2,
 } as const;
 
-const TEASPOON_ML = 5;
 /** g of a priming drop. @source our estimate, 2.5 to 4: the packet says */
 const DROP_G = 3;
 /** g of citric acid in a lemon. @source our estimate: 45 mL of juice at 50 g/L */
@@ -39,7 +38,7 @@ export function kitchenWeights(kind: string, refId: string | null): Weights {
   switch (kind) {
     case 'sugar':
       return refId !== null && isPoured(refId)
-        ? { gramsPerTeaspoon: (gramsPerLitre(refId) * TEASPOON_ML) / 1000, gramsPerLitre: gramsPerLitre(refId) }
+        ? { gramsPerTeaspoon: (gramsPerLitre(refId) * ML_PER_TEASPOON) / 1000, gramsPerLitre: gramsPerLitre(refId) }
         : { gramsPerTeaspoon: refId !== null && isSyrup(refId) ? TEASPOON_G.syrup : TEASPOON_G.sugar, gramsPerDrop: DROP_G };
     case 'acid':
       return { gramsPerTeaspoon: TEASPOON_G.acid, ...(refId === 'citric' ? { gramsPerLemon: LEMON_G } : {}) };

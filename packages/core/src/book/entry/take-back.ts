@@ -1,8 +1,8 @@
 import { effectiveEntries } from './effective-entries.js';
 import type { Entry, EntryPayloads, Replacement } from './entry.js';
 
-/** An entry's content as a correction carries it. */
-function contentOf(entry: Entry): Replacement | null {
+/** An entry's content as a correction carries it, without what tells the entry itself; null for a correction. */
+export function contentOf(entry: Entry): Replacement | null {
   if (entry.kind === 'corrected') return null;
   const { kind, at, note, payload } = entry;
   // Kind and payload come from one entry, so they belong together.

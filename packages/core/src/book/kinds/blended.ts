@@ -1,5 +1,6 @@
 import { blendLiquids } from '../../matter/liquid/blend-liquids.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
+import { NO_SUGAR, weighedWith } from '../../matter/liquid/sugar-by-scales.js';
 import { abvOf } from '../../matter/liquid/views.js';
 import type { Draft, Patch } from '../state/draft.js';
 import type { PourSource } from '../state/entry-choices.js';
@@ -61,8 +62,7 @@ export const blended: Kind<BlendedPayload> = {
     // Ciders poured together may work again, so the proof of the end begins anew, unless next to no sugar came in.
     const woken = state.liquid && state.pitchedAt ? noteSugar(state, entry.at, state.liquid, liquid) : {};
     if (!state.liquid || !state.pitchedAt) state.judged.push({ at: entry.at, kind: 'gravity-changed' });
-    const share = state.liquid ? state.liquid.volumeL / liquid.volumeL : 0;
-    const weighed = { weighedGPerL: state.weighedGPerL * share, weighedSdGPerL: state.weighedSdGPerL * share };
+    const weighed = weighedWith({ ...state, volumeL: state.liquid?.volumeL ?? 0 }, NO_SUGAR, liquid.volumeL);
     const strongest = parts.reduce<(typeof parts)[number] | null>(
       (best, p) => (p.yeastId !== null && (!best || p.liquid.volumeL > best.liquid.volumeL) ? p : best),
       null,

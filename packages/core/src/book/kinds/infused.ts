@@ -1,9 +1,10 @@
 import { infusedSugarG, infusionById, isFruit, withInfusion } from '../../finish/steep/infusions.js';
 import type { SupplyUse } from '../../juice/adjust/addition-payload.js';
+import type { SugarByScales } from '../../matter/liquid/sugar-by-scales.js';
 import { countText } from '../../matter/quantity/count-text.js';
 import { inHand } from '../state/draft.js';
 import type { Kind } from './kind.js';
-import { moveGravity, type WeighedSugar } from './sugar-moves.js';
+import { moveGravity } from './sugar-moves.js';
 
 /** Something put in to steep, to be taken out again. */
 export interface InfusedPayload {
@@ -16,7 +17,7 @@ export interface InfusedPayload {
 
 /** Of the sugar in fruit, as a share of it. @source our estimate: fruit of one kind differs by a third */
 const FRUIT_SUGAR_SD = 0.15;
-const fruitSugar = (hexoseG: number): WeighedSugar => ({ hexoseG, sdG: hexoseG * FRUIT_SUGAR_SD });
+const fruitSugar = (hexoseG: number): SugarByScales => ({ hexoseG, sdG: hexoseG * FRUIT_SUGAR_SD });
 
 export const infused: Kind<InfusedPayload> = {
   apply: (state, { id, at, payload: { infusionId, massG, days } }) => {

@@ -1,10 +1,11 @@
 import { figure } from '../../base/worked/figures.js';
 import type { PrimingMode } from '../../finish/bottle/priming-sugar.js';
 import { addFermentable } from '../../matter/liquid/additions.js';
+import { sugarByScales } from '../../matter/liquid/sugar-by-scales.js';
 import { sealWay, unprovenWords } from '../state/sealing.js';
 import { CLEAR, refuse, type Kind } from './kind.js';
 import { sweetAmount } from './sweet-amount.js';
-import { weighedIn, weighedSugar } from './sugar-moves.js';
+import { weighedIn } from './sugar-moves.js';
 
 /** Sugar for the fizz. */
 export interface PrimedPayload {
@@ -20,7 +21,7 @@ export interface PrimedPayload {
 export const primed: Kind<PrimedPayload> = {
   // Priming leaves the proof as it is: its sugar is weighed, and meant to ferment in the bottle.
   apply: (state, { at, payload }) => ({
-    ...weighedIn(state, (l) => addFermentable(l, payload), weighedSugar(payload)),
+    ...weighedIn(state, (l) => addFermentable(l, payload), sugarByScales(payload)),
     primed: { at, mode: payload.mode },
   }),
   words: ({ payload }, say) => ({

@@ -1,5 +1,6 @@
 import { provesFinished } from '../../ferment/verdict/verdict.js';
-import { addFermentable, hexoseFrom, hexoseSdFrom } from '../../matter/liquid/additions.js';
+import { addFermentable } from '../../matter/liquid/additions.js';
+import { NO_SUGAR, sugarByScales, weighedWith, type SugarByScales } from '../../matter/liquid/sugar-by-scales.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { fermentableGPerL, gravityOf } from '../../matter/liquid/views.js';
 import type { BatchState } from '../state/batch-state.js';
@@ -37,21 +38,8 @@ export function noteSugar(state: Draft, at: string, before: Liquid, after: Liqui
   return { tested: null, wokenAt: woken ? state.wokenAt : wasProven ? at : null };
 }
 
-/** Sugar known by the scales, g as hexose, and how well beside them. */
-export interface WeighedSugar {
-  readonly hexoseG: number;
-  readonly sdG: number;
-}
-const NO_SUGAR: WeighedSugar = { hexoseG: 0, sdG: 0 };
-
-/** What a weight of a sweet thing brings. */
-export const weighedSugar = (added: { readonly fermentableId: string; readonly massG: number }): WeighedSugar => ({
-  hexoseG: hexoseFrom(added),
-  sdG: hexoseSdFrom(added),
-});
-
 /** An addition that moves the gravity by hand; after pitching, readings on its two sides cannot be compared as they are. */
-export function moveGravity(state: Draft, at: string, act: (liquid: Liquid) => Liquid, sugar: WeighedSugar = NO_SUGAR): Patch {
+export function moveGravity(state: Draft, at: string, act: (liquid: Liquid) => Liquid, sugar: SugarByScales = NO_SUGAR): Patch {
   const before = inHand(state);
   const patch = weighedIn(state, act, sugar);
   // Before yeast the must is now what the recipe says, until it is read.
@@ -60,18 +48,14 @@ export function moveGravity(state: Draft, at: string, act: (liquid: Liquid) => L
 }
 
 /** Something stirred in, of which so much sugar was weighed. */
-export function weighedIn(state: Draft, act: (liquid: Liquid) => Liquid, { hexoseG, sdG }: WeighedSugar): Patch {
+export function weighedIn(state: Draft, act: (liquid: Liquid) => Liquid, sugar: SugarByScales): Patch {
   const before = inHand(state);
   const patch = both(state, act);
   const { volumeL } = patch.liquid ?? before;
-  return {
-    ...patch,
-    weighedGPerL: (state.weighedGPerL * before.volumeL + hexoseG) / volumeL,
-    weighedSdGPerL: Math.hypot(state.weighedSdGPerL * before.volumeL, sdG) / volumeL,
-  };
+  return { ...patch, ...weighedWith({ ...state, volumeL: before.volumeL }, sugar, volumeL) };
 }
 
 /** A sugar, syrup or sweetener: whatever of it ferments counts. */
 export function sugared(state: Draft, at: string, added: { readonly fermentableId: string; readonly massG: number }): Patch {
-  return moveGravity(state, at, (l) => addFermentable(l, added), weighedSugar(added));
+  return moveGravity(state, at, (l) => addFermentable(l, added), sugarByScales(added));
 }

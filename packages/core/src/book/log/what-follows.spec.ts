@@ -2,6 +2,7 @@ import { gravityOf } from '../../matter/liquid/views.js';
 import { logOf } from '../../testing/made-logs.js';
 import type { Entry, EntryPayloads, Replacement } from '../entry/entry.js';
 import { amountsOf, withAmounts } from '../entry/entry-amounts.js';
+import { replay } from './replay.js';
 import { whatFollows, type WhatFollows } from './what-follows.js';
 
 const make = logOf();
@@ -15,7 +16,7 @@ const kept = (entry: Entry | undefined): Replacement => {
   return entry;
 };
 const ofEntry = (all: readonly Entry[], entry: Entry | undefined, replacement: Replacement | null): WhatFollows =>
-  whatFollows(all, { entryId: entry?.id ?? '', replacement }, { at: make.at(40) });
+  whatFollows({ log: all, state: replay(all) }, { entryId: entry?.id ?? '', replacement }, make.at(40));
 
 describe('the amounts of an entry', () => {
   it('are put right with what came out of the cupboard for them', () => {

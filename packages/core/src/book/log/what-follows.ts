@@ -2,6 +2,7 @@ import type { FermentStatus } from '../../ferment/verdict/verdict.js';
 import type { Entry, EntryPayloads } from '../entry/entry.js';
 import type { BatchState } from '../state/batch-state.js';
 import { judgeState, type JudgedBy } from '../state/judge-state.js';
+import type { FoldedLog } from './follow-on.js';
 import { replay } from './replay.js';
 
 /** Something that a correction turns about, beside the figures of the drink. */
@@ -24,19 +25,16 @@ const SAME_VOLUMES = 0.05;
 /**
  * What follows from correcting an entry, or from striking it out: the batch as it is, as it then would be, and what turns about.
  *
- * @param log - every entry as stored, in the order filed
+ * @param on - the log in the order filed and what it tells, in the maker's zone
  * @param correction - as it would be filed
- * @param when - the moment, ISO 8601, the maker's zone, and what the words of a verdict follow
+ * @param at - the moment, ISO 8601
+ * @param by - what the words of a verdict follow
  * @returns before and after; nothing is filed
  */
-export function whatFollows(
-  log: readonly Entry[],
-  correction: EntryPayloads['corrected'],
-  { at, zone, by = {} }: { readonly at: string; readonly zone?: string | undefined; readonly by?: JudgedBy },
-): WhatFollows {
+export function whatFollows({ log, state: before }: FoldedLog, correction: EntryPayloads['corrected'], at: string, by: JudgedBy = {}): WhatFollows {
   const [{ batchId = '' } = {}] = log;
   const corrected: Entry = { id: `${correction.entryId}?`, batchId, kind: 'corrected', at, writtenAt: at, note: '', payload: correction };
-  const [before, after] = [replay(log, zone), replay([...log, corrected], zone)];
+  const after = replay([...log, corrected], before.zone);
   const statusOf = (state: BatchState): FermentStatus | null => judgeState(state, at, by)?.value.status ?? null;
   const [from, to] = [statusOf(before), statusOf(after)];
   const issuesIn = ({ issues }: BatchState): ReadonlyMap<string, string> => new Map(issues.map((i) => [i.entryId, i.text]));

@@ -155,7 +155,7 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
     : null;
   const massG = priming?.ok === true ? priming.value.value.massG : 0;
   const primedGas = massG > 0 ? withPriming({ ...gas, liquid: primed }, { fermentableId, massG }) : gas;
-  const volumeL = liquid.volumeL + primedGas.liquid.volumeL - (massG > 0 ? primed : gas.liquid).volumeL;
+  const volumeL = liquid.volumeL + (massG > 0 ? primedGas.liquid.volumeL - primed.volumeL : 0);
   const toHeat = input.route === 'heated' ? { headspace: input.headspace } : undefined;
   // Once its yeast is dead a sweet drink makes no more gas.
   const sealed = toHeat ? asleep(gas) : primedGas;

@@ -1,4 +1,5 @@
-import { addFermentable, hexoseFrom, hexoseSdFrom } from '../../matter/liquid/additions.js';
+import { addFermentable } from '../../matter/liquid/additions.js';
+import { sugarByScales, weighedWith } from '../../matter/liquid/sugar-by-scales.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { abvOf, dryAbvOf, fermentableGPerL } from '../../matter/liquid/views.js';
 import { normalCdf, normalPdf } from '../../base/numeric/normal.js';
@@ -78,13 +79,7 @@ export function gasParts(gas: SealedGas): GasParts {
  */
 export function withPriming(gas: SealedGas, priming: { readonly fermentableId: string; readonly massG: number }): SealedGas {
   const liquid = addFermentable(gas.liquid, priming);
-  const { volumeL } = gas.liquid;
-  return {
-    ...gas,
-    liquid,
-    weighedGPerL: (gas.weighedGPerL * volumeL + hexoseFrom(priming)) / liquid.volumeL,
-    weighedSdGPerL: Math.hypot((gas.weighedSdGPerL ?? 0) * volumeL, hexoseSdFrom(priming)) / liquid.volumeL,
-  };
+  return { ...gas, liquid, ...weighedWith({ ...gas, volumeL: gas.liquid.volumeL }, sugarByScales(priming), liquid.volumeL) };
 }
 
 /** Strength once everything has fermented, as the solubility takes it. */

@@ -2,7 +2,7 @@ import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import type { Fermentable } from '../../base/reference/fermentables-data.js';
 import { isOwnFermentable } from '../../base/reference/own-fermentable.js';
-import { fermentableById, sugarSdShare } from '../../base/reference/fermentables.js';
+import { fermentableById } from '../../base/reference/fermentables.js';
 import { blendLiquids, inVolume } from './blend-liquids.js';
 import { besideSugar } from './juice-acids.js';
 import { waterOf, type Liquid } from './liquid.js';
@@ -86,10 +86,6 @@ export function hexoseFrom(addition: { readonly fermentableId: string; readonly 
   const kind = fermentableById(addition.fermentableId);
   return addition.massG * kind.fermentableFraction * (isSucroseIn(kind.id) ? HEXOSE_PER_SUCROSE : 1);
 }
-
-/** How well that is known beside the scales, g of hexose, one standard deviation. */
-export const hexoseSdFrom = (addition: { readonly fermentableId: string; readonly massG: number }): number =>
-  hexoseFrom(addition) * sugarSdShare(addition.fermentableId);
 
 /**
  * The liquid with water added.

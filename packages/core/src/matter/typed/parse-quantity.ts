@@ -66,7 +66,7 @@ const LIKELY: Readonly<Record<Exclude<Dimension, 'gravity'>, Range>> = {
 
 /** @source kitchen convention: teaspoon 5 mL, tablespoon 15 mL, cup 240 mL */
 const TEASPOONS_PER = { tsp: 1, tbsp: 3, cup: 48 } as const;
-const ML_PER_TEASPOON = 5;
+export const ML_PER_TEASPOON = 5;
 
 /** Units of which both one and a thousand are likely, so that `1,500` cannot be told. */
 const LARGE: ReadonlySet<UnitId> = new Set(['L', 'us-gal', 'imp-gal', 'kg', 't', 'lb', 'st', 'us-qt', 'imp-qt']);

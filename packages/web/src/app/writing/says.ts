@@ -12,8 +12,8 @@ export class Says {
   private bar: Promise<MatSnackBar> | null = null;
 
   constructor() {
-    // Where it cannot be fetched now, it is tried again once there is something to say.
-    this.fetched().catch(() => (this.bar = null));
+    // Where it cannot be fetched now, nobody waits for it yet: it is tried again once there is something to say.
+    this.fetched().catch(() => undefined);
   }
 
   /** Something was written; taking it back is one click for ten seconds. */
@@ -32,7 +32,12 @@ export class Says {
   }
 
   private fetched(): Promise<MatSnackBar> {
-    this.bar ??= import('@angular/material/snack-bar').then((material) => this.injector.get(material.MatSnackBar));
+    this.bar ??= import('@angular/material/snack-bar')
+      .then((material) => this.injector.get(material.MatSnackBar))
+      .catch((error: unknown) => {
+        this.bar = null;
+        throw error;
+      });
     return this.bar;
   }
 

@@ -1,8 +1,6 @@
 import { bottleById } from '@trug/core/base/reference/bottle-kinds';
 import type { BottlingPlan } from '@trug/core/book/plan/bottling-plan';
-import { litresPoured } from '@trug/core/base/reference/fermentables';
 import { CLEANING_WAYS } from '@trug/core/finish/bottle/cleaning-ways';
-import type { Units } from '../../units/units';
 
 /** One of a list. */
 interface Choice {
@@ -19,12 +17,6 @@ export function usualFizz({ levels, targetVolumes }: Pick<BottlingPlan, 'levels'
   const [least] = levels;
   const holds = levels.some((level) => level.holds);
   return holds ? `As lively as these bottles take, ${targetVolumes} vol` : `The least there is, ${least?.volumes ?? 0} vol`;
-}
-
-/** An amount of a sweet thing as it is measured: a juice by its volume. */
-export function sweetText(units: Units, id: string, massG: number): string {
-  const litres = litresPoured(id, massG);
-  return litres === null ? units.mass(massG) : units.volume(litres);
 }
 
 /** The bottles of a run, by kind. */

@@ -18,6 +18,7 @@ import { hasFruitIn } from '@trug/core/book/state/fruit-out';
 import { mayHeat } from '@trug/core/book/state/heat-way';
 import { maySeal, sealWay } from '@trug/core/book/state/sealing';
 import { fermentableById, fermentableWord, isPoured, litresPoured, PRIMING_SUGARS } from '@trug/core/base/reference/fermentables';
+import { asMeasured } from '@trug/core/book/kinds/sweet-amount';
 import { primingPerBottle, type PrimingMode } from '@trug/core/finish/bottle/priming-sugar';
 import { selectOwnSugars } from '../../state/own-sugars.selectors';
 import { BottleChoice } from './bottle-choice';
@@ -36,7 +37,7 @@ import { CAP_COLOURS } from '@trug/core/book/state/entry-choices';
 import { bottlingPlan } from '@trug/core/book/plan/bottling-plan';
 import { celsiusIn, warmthProblem } from './bench-warmth';
 import { bottleActs } from './bottle-acts';
-import { cleanerChoices, fizzChoices, lotsText, sweetText, usualFizz } from './bench-choices';
+import { cleanerChoices, fizzChoices, lotsText, usualFizz } from './bench-choices';
 import { countProblem, NEW_BENCH, readBottles, ROOMS, typedCounts, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../units/said.pipe';
@@ -186,7 +187,7 @@ export class BottleBench {
   /** What to mind with that sugar. */
   protected readonly sugarCaution = computed(() => fermentableById(this.fields().sugar).caution);
   /** An amount of it as it is measured: a juice by its volume. */
-  protected readonly amount = (massG: number): string => sweetText(this.units, this.fields().sugar, massG);
+  protected readonly amount = (massG: number): string => asMeasured({ fermentableId: this.fields().sugar, massG }, this.units);
   protected readonly priming = computed(() => {
     const priming = this.plan()?.priming;
     return priming?.ok === true ? priming.value : null;

@@ -5,9 +5,9 @@ import { drinkOf } from '@trug/core/book/state/drink-of';
 import { STATUS_WORDS, type FermentStatus } from '@trug/core/ferment/verdict/verdict';
 import { strengthOf } from '@trug/core/matter/measure/strength-of';
 import type { Entry } from '@trug/core';
-import { fermentableGPerL, gravityOf } from '@trug/core/matter/liquid/views';
 import { figure } from '@trug/core/base/worked/figures';
 import type { FigureRow } from '../../shared/before-after/before-after';
+import { liquidRows } from '../../shared/before-after/liquid-rows';
 import type { Units } from '../../units/units';
 
 const NOT_JUDGED = 'not judged';
@@ -45,12 +45,8 @@ export function turnWords(turns: readonly Turn[], log: readonly Entry[], units: 
 export function followRows({ before, after }: WhatFollows, units: Units): readonly FigureRow[] {
   const [was, is] = [drinkOf(before), drinkOf(after)];
   if (!was) return [];
-  const row = (name: string, unit: string, of: (drink: NonNullable<typeof was>) => string): FigureRow => ({ name, unit, before: of(was), after: is && of(is) });
-  const school = units.preferences().strengthSchool;
-  const rows = [
-    row('Volume', '', ({ liquid }) => units.volume(Math.round(liquid.volumeL * 100) / 100)),
-    row('Gravity', '', ({ liquid }) => units.fineGravity(gravityOf(liquid))),
-    row('Sugar left', 'g/L', ({ liquid }) => figure(fermentableGPerL(liquid), 1)),
-  ];
-  return before.pitchedAt === null ? rows : [...rows, row('Strength', '%', ({ liquid, must }) => figure(strengthOf(liquid, must, school), 1))];
+  const rows = liquidRows(units, was.liquid, is && is.liquid, ['volume', 'gravity', 'sugarLeft']);
+  if (before.pitchedAt === null) return rows;
+  const strength = ({ liquid, must }: typeof was): string => figure(strengthOf(liquid, must, units.preferences().strengthSchool), 1);
+  return [...rows, { name: 'Strength', unit: '%', before: strength(was), after: is && strength(is) }];
 }

@@ -8,6 +8,7 @@ import type { Dimension, Entry } from '@trug/core';
 import type { TypedFigureId } from '@trug/core/matter/typed/typed-figures';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { amountsOf, withAmounts, type AmountMeasure, type EntryAmount } from '@trug/core/book/entry/entry-amounts';
+import { contentOf } from '@trug/core/book/entry/take-back';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
 import type { EntryPayloads, Replacement } from '@trug/core/book/entry/entry';
 import { describeEntry } from '@trug/core/book/log/describe-entry';
@@ -57,7 +58,7 @@ export class WhenPage {
   /** What takes an entry's place begins as what it says. */
   private readonly stands = computed((): Replacement | null => {
     const entry = this.entry();
-    return entry && entry.kind !== 'corrected' ? entry : null;
+    return entry && contentOf(entry);
   });
   protected readonly form = new FormGroup({ day: text(), hour: text(), note: text(), amounts: new FormRecord<FormControl<string>>({}) });
   protected readonly struck = signal(false);
@@ -79,8 +80,7 @@ export class WhenPage {
   protected readonly follows = computed(() => {
     const [view, correction] = [this.view(), this.correction()];
     if (!view || !correction) return null;
-    const { timeZone: zone, strengthSchool: school } = this.settings();
-    return whatFollows(view.log, correction, { at: this.writer.now(), zone, by: { school } });
+    return whatFollows(view, correction, this.writer.now(), { school: this.settings().strengthSchool });
   });
   protected readonly rows = computed(() => {
     const follows = this.follows();
@@ -117,8 +117,7 @@ export class WhenPage {
       this.refusal.set('Nothing is different yet. Change its day, an amount or the note, or say that it never happened.');
       return;
     }
-    // The entry's own kind and payload stand beside one another again.
-    const payload = { entryId: this.entryId(), replacement: right && contentOf(right) } as EntryPayloads['corrected'];
+    const payload = { entryId: this.entryId(), replacement: right } satisfies EntryPayloads['corrected'];
     const said = this.struck() ? 'Struck out. It stays in the log.' : 'Put right. What it said before is kept.';
     this.refusal.set(await this.writer.write(view, [{ kind: 'corrected', payload, note: this.struck() ? 'struck out' : 'put right' }], said));
   }
@@ -138,7 +137,7 @@ export class WhenPage {
     const isSameHour = day === this.units.dateOf(stands.at) && hour === this.units.hour(stands.at);
     const amended = withAmounts(stands, values);
     const at = isSameHour ? stands.at : momentIn(day, clock, this.units.zone());
-    return amended === stands && at === stands.at && note === stands.note ? stands : { ...contentOf(amended), at, note };
+    return amended === stands && at === stands.at && note === stands.note ? stands : { ...amended, at, note };
   }
 
   /** An amount as typed; null for an empty field, and a sentence where it cannot be used. */
@@ -171,6 +170,3 @@ export class WhenPage {
 /** The field an amount is typed into: in any unit, or a plain figure. */
 const fieldOf = (measure: AmountMeasure): { readonly dimension: Dimension | null; readonly figure: TypedFigureId } =>
   measure === 'mg/L' || measure === 'count' ? { dimension: null, figure: measure === 'count' ? 'count' : 'mgPerL' } : { dimension: measure, figure: 'count' };
-
-/** An entry's content as a correction carries it, without what tells the entry itself. */
-const contentOf = ({ kind, at, note, payload }: Replacement): Replacement => ({ kind, at, note, payload }) as Replacement;

@@ -2,7 +2,7 @@ import type { Liquid } from '@trug/core';
 import { figure } from '@trug/core/base/worked/figures';
 import { sweetnessBalance, sweetnessWord } from '@trug/core/finish/sweeten/sweetness';
 import { phOf, taOf } from '@trug/core/matter/liquid/acid-chemistry';
-import { abvOf, dryAbvOf, gravityOf, sweetnessGPerL } from '@trug/core/matter/liquid/views';
+import { abvOf, dryAbvOf, fermentableGPerL, gravityOf, sweetnessGPerL } from '@trug/core/matter/liquid/views';
 import type { Units } from '../../units/units';
 import type { FigureRow } from './before-after';
 
@@ -16,6 +16,7 @@ interface Shown {
 const FIGURES = {
   volume: { name: 'Volume', unit: '', of: (l, units) => units.volume(Math.round(l.volumeL * 100) / 100) },
   gravity: { name: 'Gravity', unit: '', of: (l, units) => units.fineGravity(gravityOf(l)) },
+  sugarLeft: { name: 'Sugar left', unit: 'g/L', of: (l) => figure(fermentableGPerL(l), 1) },
   strength: { name: 'Strength', unit: '%', of: (l) => figure(abvOf(l), 1) },
   dryStrength: { name: 'Strength if dry', unit: '%', of: (l) => figure(dryAbvOf(l), 1) },
   acid: { name: 'Acid', unit: 'g/L as malic', of: (l) => figure(taOf(l), 1) },
