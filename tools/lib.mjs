@@ -1,7 +1,7 @@
 // What the commands share: finding out what is missing on a fresh machine, and getting it with visible progress.
 import { spawn, spawnSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -100,6 +100,11 @@ export function ensureBuild({ web = true } = {}) {
   if (web) ensurePackage('web', 'index.html', ['core', 'contract']);
 }
 
+/** Where Debian puts it: the shell without a window does the same work with two thirds of the machine. */
+const CHROMIUMS = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium', '/usr/bin/chromium-browser'];
+/** By which packages it comes; an older Debian has the whole browser only. */
+const PACKAGES = ['chromium-headless-shell', 'chromium'];
+
 /** Debian's Chromium: the one named, the one installed, or one fetched with apt where that is allowed. */
 export function ensureChromium() {
   const named = process.env.CHROMIUM_PATH;
@@ -107,28 +112,22 @@ export function ensureChromium() {
     if (!existsSync(named)) giveUp(`CHROMIUM_PATH names ${named}, which is not there.`, 'Correct it or leave it out.');
     return named;
   }
-  const usual = ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path));
-  if (usual) return usual;
-  if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
-    telling('Installing Debian’s chromium for the browser tests', () => {
+  const usual = () => CHROMIUMS.find((path) => existsSync(path));
+  if (!usual() && process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
+    telling('Installing Debian’s Chromium for the browser tests', () => {
       run('apt-get', ['update', '-qq']);
-      run('apt-get', ['install', '-y', '-qq', 'chromium'], { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+      const [name] = PACKAGES.filter((found) => spawnSync('apt-cache', ['show', found], { stdio: 'ignore' }).status === 0);
+      run('apt-get', ['install', '-y', '-qq', name ?? 'chromium'], { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
     });
-    if (existsSync('/usr/bin/chromium')) return '/usr/bin/chromium';
   }
-  return giveUp('There is no Chromium for the browser tests.', 'Install Debian’s package chromium, or name a Chromium in CHROMIUM_PATH.');
+  return (
+    usual() ??
+    giveUp('There is no Chromium for the browser tests.', 'Install Debian’s package chromium-headless-shell or chromium, or name a Chromium in CHROMIUM_PATH.')
+  );
 }
 
-/** How Debian's Chromium is started for pictures and benchmarks: no sandbox as root, and nothing asked of the network. */
-export const CHROMIUM_FLAGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
+/** How Debian's Chromium is started for tests, pictures and benchmarks: no sandbox as root, and nothing asked of the network. */
+export const CHROMIUM_FLAGS = JSON.parse(readFileSync(join(ROOT, 'tools/chromium.json'), 'utf8')).flags;
 
 /** A port nobody uses. */
 export async function freePort() {

@@ -48,13 +48,13 @@ async function keepsTheRules(): Promise<void> {
 
 it.each(VIEWS)('%s is clean by the rules of access and of best practice and does not scroll sideways, wide or narrow', async (_name, path) => {
   await bench.page.setViewport(DESK);
-  await bench.go(path(places));
+  await bench.open(path(places));
   await keepsTheRules();
 });
 
 it('so is a line that is read back over a place', async () => {
   await bench.page.setViewport(DESK);
-  await bench.go('/cellar');
+  await bench.open('/cellar');
   await bench.press('Scribble a line…');
   await bench.fill('scribble', 'Carton No. 4 1.030 at 64F, eggy, 1 tsp nutrient, 2 sulfite tablets, heaped tsp tannin, racked');
   await bench.says(/level it with a knife/, 'trug-scribble-sheet');
@@ -63,7 +63,7 @@ it('so is a line that is read back over a place', async () => {
 });
 
 it('shows something true on every part of the shelf', async () => {
-  await bench.go('/shelf');
+  await bench.open('/shelf');
   const shelf = await bench.text('main');
   for (const words of [
     'Carton No. 4',

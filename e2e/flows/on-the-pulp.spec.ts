@@ -30,7 +30,7 @@ describe('on the pulp', () => {
       await bench.choose('mass', 'imperial');
       await bench.choose('temperature', 'degF');
       await bench.page.waitForNetworkIdle();
-      await bench.go('/juice/press');
+      await bench.open('/juice/press');
       await bench.press('No press: on the pulp');
       for (const [name, text] of Object.entries({ volume: '1 gal', fruit: '6 lb', sugar: '8 oz', acid: '2 lemons', tea: '2' })) await bench.fill(name, text);
       await bench.choose('manner', 'hot');
@@ -51,12 +51,12 @@ describe('on the pulp', () => {
       await bench.open(path);
       await bench.press('Stirred just now');
       await bench.says(/Stirred/, 'trug-log');
-      await bench.go(`${path}/pitch`);
+      await bench.open(`${path}/pitch`);
       await bench.fill('juice', '70 F');
       await bench.press('Pitch it');
       await bench.says(/Pitched/, 'trug-log');
       // Nothing is sealed or racked with its bag in it.
-      await bench.go(`${path}/keg`);
+      await bench.open(`${path}/keg`);
       await bench.says(/No keg is free/);
 
       await trug.moveClock('2026-09-10');
@@ -119,11 +119,11 @@ describe('on the pulp', () => {
       await bench.says(/My glass jar is in the cupboard/);
       await bench.press('Strain it');
       await bench.says(/Strained 4.6 L/, 'trug-log');
-      await bench.go(`${path}/adjust`);
+      await bench.open(`${path}/adjust`);
       await bench.fill('sg', '1.080');
       await bench.press('Write it down');
       await bench.says(/Added .* White sugar/, 'trug-log');
-      await bench.go(`${path}/pitch`);
+      await bench.open(`${path}/pitch`);
       await bench.press('Pitch it');
       await bench.says(/Pitched/, 'trug-log');
 

@@ -77,7 +77,7 @@ describe.each(['us', 'metric'] as const)('under %s settings', (system) => {
     const found: string[] = [];
     for (const [name, path] of VIEWS) {
       if (OPEN_TO_ALL.has(name)) continue;
-      await bench.go(path(places));
+      await bench.open(path(places));
       const lines = (await allLinesOf(page)).map((line) => line.replace(NAMES, ''));
       found.push(
         ...lines.filter((line) => foreign.test(line) || (system === 'us' && SPECIFIC_GRAVITY.test(line))).map((line) => `${name}: ${line.slice(0, 160)}`),

@@ -176,7 +176,7 @@ it('takes no more than three presses for an act by one way or the other, as coun
       const batch = await freshBatch(trug, acts);
       if (act === 'Racked') await freshVessel(trug, 4);
       const before = (await logOf(batch)).length;
-      await bench.go(batch.path(''));
+      await bench.open(batch.path(''));
       await bench.says(new RegExp(batch.name), 'main h1');
       bench.counted();
       await how();

@@ -34,17 +34,17 @@ describe('sweet and still', () => {
       await bench.says(/Drunk/, 'trug-log');
 
       // Off its lees first: a dose on the lees would not count.
-      await bench.go(`${path}/stabilise`);
+      await bench.open(`${path}/stabilise`);
       if ((await bench.text()).includes('still stood on its lees')) {
-        await bench.go(`${path}/rack`);
+        await bench.open(`${path}/rack`);
         await bench.press('Rack it');
         await bench.says(/Racked/, 'trug-log');
-        await bench.go(`${path}/stabilise`);
+        await bench.open(`${path}/stabilise`);
       }
       await bench.press('Both are in');
       await bench.says(/Sulfite and sorbate/, 'trug-log');
 
-      await bench.go(`${path}/sweeten`);
+      await bench.open(`${path}/sweeten`);
       await bench.says(/Sulfite and sorbate keep the yeast off it/);
       await bench.choose('level', 'medium');
       await bench.press('It is in');
@@ -53,7 +53,7 @@ describe('sweet and still', () => {
       const state = replay(await log());
       expect(state.issues).toEqual([]);
       expect(judgeState(state, `${SEASON_DAY}T10:00:00.000Z`)?.value.status).toBe('held');
-      await bench.go(`${path}/bottle`);
+      await bench.open(`${path}/bottle`);
       await bench.says(/if it wakes in the bottle, the bottles burst/);
       await bench.press('Bottle it');
       await bench.says(/Sorbate slows yeast and does not kill it/, '[role=alert]');

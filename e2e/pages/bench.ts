@@ -1,5 +1,5 @@
 import type { ElementHandle, HTTPRequest, Page } from 'puppeteer-core';
-import { WITHIN_MS } from '../support/trug';
+import { BEHIND, WITHIN_MS } from '../support/trug';
 import { HANDS, type HandName } from './hands';
 
 /** Scrolls something clear of the bar at the bottom of a phone, as a thumb would. */
@@ -71,35 +71,34 @@ export class Bench {
     page.on('requestfailed', ended);
   }
 
+  /** Goes to a page: within the window as a link does, or begins the app anew where that would show what was, or the same page. */
   async open(path: string): Promise<void> {
     // Nobody leaves a page in the very moment of pressing: what was just pressed is on its way.
     await this.quiet();
+    const here = this.page.url();
+    const isThere = new URL(path, this.url).href === here;
+    if (isThere || !here.startsWith(this.url) || BEHIND.has(this.page)) await this.openAnew(path);
+    else await this.go(path);
+  }
+
+  /** Goes to a page as by its address: the app begins anew. */
+  async openAnew(path: string): Promise<void> {
+    await this.quiet();
+    BEHIND.delete(this.page);
     await this.page.goto(`${this.url}${path}`, { waitUntil: 'domcontentloaded' });
     await this.page.waitForSelector('main h1');
     await this.quiet();
   }
 
   /** Goes to another page within the same window, as a link does; the app is not begun anew. */
-  async go(path: string): Promise<void> {
-    if (!this.page.url().startsWith(this.url)) {
-      await this.open(path);
-      return;
-    }
-    const before = await this.page.waitForSelector('main h1');
-    const head = await this.text('main h1');
+  private async go(path: string): Promise<void> {
     await this.page.evaluate((to) => {
       history.pushState(null, '', to);
       dispatchEvent(new PopStateEvent('popstate'));
     }, path);
-    await this.page.waitForFunction(
-      (el, words) => {
-        const now = document.querySelector<HTMLElement>('main h1');
-        return now !== null && (now !== el || now.innerText !== words);
-      },
-      { timeout: WITHIN_MS },
-      before,
-      head,
-    );
+    // The router writes down where it is once what was open is put away.
+    await this.page.waitForFunction(() => typeof (history.state as { navigationId?: unknown } | null)?.navigationId === 'number', { timeout: WITHIN_MS });
+    await this.page.waitForSelector('main h1');
     await this.quiet();
   }
 

@@ -4,18 +4,9 @@ import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import { flags } from '../../tools/chromium.json';
 
 const ROOT = join(__dirname, '../..');
-const CHROMIUM_FLAGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
-
 /** By which the demo's maker knows that it writes into this test's own Trug. */
 const RUN = 'e2e';
 
@@ -25,6 +16,9 @@ const seasonFolder = (today: string): string => join(ROOT, '.cache', 'e2e-season
 
 /** A machine that is busy with other tests may take its time; nothing is measured by this. */
 export const WITHIN_MS = 90_000;
+
+/** Pages behind whose back something was written: what they have may be older than what is kept. */
+export const BEHIND = new WeakSet<Page>();
 
 /** A screen to test at. */
 export const DESK = { width: 1280, height: 800 };
@@ -60,8 +54,8 @@ export class TestTrug {
     if (season) cpSync(seasonFolder(today), this.dataDir, { recursive: true });
     await this.serve(today);
     this.browser = await puppeteer.launch({
-      executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
-      args: [...CHROMIUM_FLAGS, `--user-data-dir=${this.profile}`],
+      executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium-headless-shell',
+      args: [...flags, `--user-data-dir=${this.profile}`],
       headless: true,
     });
   }
@@ -103,6 +97,7 @@ export class TestTrug {
   async send(method: string, path: string, body: unknown): Promise<void> {
     const response = await fetch(`${this.url}${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
     if (!response.ok) throw new Error(`${method} ${path} was refused: ${await response.text()}`);
+    for (const page of (await this.browser?.pages()) ?? []) BEHIND.add(page);
   }
 
   async stop(): Promise<void> {

@@ -13,6 +13,7 @@ export { SettingsDto } from './settings/settings.dto.js';
 export { BlendedPayloadDto, BlendPartDto, LiquidDto, SplitPayloadDto } from './entries/blend-payloads.js';
 export { FruitLotDto, JuiceDto, PressingDto, PressRunDto } from './juices/juice.dto.js';
 export { SUPPLY_KINDS, SUPPLY_UNITS, SupplyDto } from './supplies/supply.dto.js';
+export { RecipeDto, RecipeStepDto } from './recipes/recipe.dto.js';
 export { PlaceDto } from './places/place.dto.js';
 export { INSTRUMENT_KINDS, InstrumentDto } from './instruments/instrument.dto.js';
 export { DeviceReadingDto, isUnixSeconds, MOST_READINGS_AT_ONCE } from './devices/device-reading.dto.js';

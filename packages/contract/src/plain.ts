@@ -12,5 +12,6 @@ export type { InstrumentDto, InstrumentKindId } from './instruments/instrument.d
 export type { DeviceColumns, ReadingsReply, RunningStandIn } from './devices/device-series.js';
 export type { TastingNow } from './tasting/tasting-now.js';
 export type { TastingDto } from './tasting/tasting.dto.js';
+export type { StoredRecipe } from './recipes/stored-recipe.js';
 export type { PlaceDto } from './places/place.dto.js';
 export type { BackupDto, BookComparison, BookCounts, BookSource, CellarMode, CellarStatus, UnreadableRow } from './cellar/cellar-status.js';

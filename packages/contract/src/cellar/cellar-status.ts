@@ -32,6 +32,7 @@ export interface BookCounts {
   readonly vessels: number;
   readonly places: number;
   readonly instruments: number;
+  readonly recipes: number;
   readonly readings: number;
 }
 

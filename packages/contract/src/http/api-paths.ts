@@ -7,6 +7,7 @@ export const API_PATHS = {
   juices: '/api/juices',
   supplies: '/api/supplies',
   places: '/api/places',
+  recipes: '/api/recipes',
   instruments: '/api/instruments',
   /** Readings of devices: `POST /:id/readings`, `GET /readings?batch=`, `GET /live?batch=`, `GET|POST|DELETE /stand-ins`. */
   devices: '/api/devices',

@@ -1,8 +1,8 @@
-import { API_PATHS, InstrumentDto, JuiceDto, PlaceDto, SupplyDto, type UnreadableRow } from '@trug/contract';
+import { API_PATHS, InstrumentDto, JuiceDto, PlaceDto, RecipeDto, SupplyDto, type UnreadableRow } from '@trug/contract';
 import { Router, type RequestHandler } from 'express';
 import { createBatchRouter } from '../batches/batch.router.js';
 import { createBatchService } from '../batches/batch.service.js';
-import { InstrumentModel, JuiceModel, PlaceModel, SupplyModel } from '../resources/resource.models.js';
+import { InstrumentModel, JuiceModel, PlaceModel, RecipeModel, SupplyModel } from '../resources/resource.models.js';
 import { createResourceRouter } from '../resources/resource.router.js';
 import { createResourceStore } from '../resources/resource.store.js';
 import type { BookInUse } from '../book/book-keeper.js';
@@ -21,6 +21,7 @@ import { createEntryService } from '../batches/entry.service.js';
 import { checkJuice } from '../batches/pours.js';
 import { HttpError } from '../http/http-error.js';
 import { createReadingsRouter } from '../devices/readings-out.js';
+import { checkRecipe } from '../resources/check-recipe.js';
 import { createSettingsRouter } from '../resources/settings.router.js';
 import { unreadableSettings } from '../resources/settings.store.js';
 import { createVesselRouter } from '../resources/vessel.router.js';
@@ -67,6 +68,7 @@ export function createBookApp({ sequelize, queue: { write }, state }: BookInUse,
     { model: InstrumentModel, dto: InstrumentDto, word: 'instrument', check: checkPlacement, isTold: isInstrumentTold },
     write,
   );
+  const recipes = createResourceStore({ model: RecipeModel, dto: RecipeDto, word: 'recipe', check: checkRecipe, isTold: entryRepository.tellsOf }, write);
   const entries = createEntryService({ write, clock, juices });
   const batches = createBatchService({ sequelize, write, entries });
   const hub = createLiveHub();
@@ -79,6 +81,7 @@ export function createBookApp({ sequelize, queue: { write }, state }: BookInUse,
   router.use(API_PATHS.supplies, createResourceRouter(supplies));
   router.use(API_PATHS.places, createResourceRouter(places));
   router.use(API_PATHS.instruments, createResourceRouter(instruments));
+  router.use(API_PATHS.recipes, createResourceRouter(recipes));
   router.use(API_PATHS.devices, createDeviceRouter({ service: devices, hub, standIns, floodWindowMs }));
   router.use(API_PATHS.entries, createEntryRouter(entries));
   router.use(API_PATHS.vessels, createVesselRouter(write, entryRepository.tellsOf, summaryStore.heldL));
@@ -88,7 +91,7 @@ export function createBookApp({ sequelize, queue: { write }, state }: BookInUse,
     router,
     unreadable: async () => [
       ...(await entryRepository.read(null)).unreadable,
-      ...(await Promise.all([juices, supplies, places, instruments].map((store) => store.unreadable()))).flat(),
+      ...(await Promise.all([juices, supplies, places, instruments, recipes].map((store) => store.unreadable()))).flat(),
       ...(await unreadableSettings()),
     ],
     close: () => {

@@ -12,6 +12,7 @@ const RESOURCE_AT: readonly (readonly [path: string, resource: string])[] = [
   [API_PATHS.supplies, 'supplies'],
   [API_PATHS.places, 'places'],
   [API_PATHS.instruments, 'instruments'],
+  [API_PATHS.recipes, 'recipes'],
   [API_PATHS.vessels, 'vessels'],
   [API_PATHS.settings, 'settings'],
 ];

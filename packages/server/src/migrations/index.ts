@@ -9,6 +9,7 @@ import * as markMadeUp from './0006-mark-made-up-readings.js';
 import * as orderAndCheckEntries from './0007-order-and-check-entries.js';
 import * as keepSummaries from './0008-keep-summaries.js';
 import * as retireVessels from './0009-retire-vessels.js';
+import * as createRecipes from './0010-create-recipes.js';
 
 /** Every step, in order. A landed step is never edited. */
 const STEPS = [
@@ -21,6 +22,7 @@ const STEPS = [
   orderAndCheckEntries,
   keepSummaries,
   retireVessels,
+  createRecipes,
 ] as const;
 
 /** Names of the steps this Trug knows, in order. */

@@ -31,6 +31,13 @@ export class InstrumentModel extends ResourceModel<InstrumentModel> {
   declare facts: string;
 }
 
+/** A row of `recipes`. */
+export class RecipeModel extends ResourceModel<RecipeModel> {
+  declare id: string;
+  declare version: number;
+  declare facts: string;
+}
+
 const COLUMNS = {
   id: { type: DataTypes.STRING(26), primaryKey: true },
   version: { type: DataTypes.INTEGER, allowNull: false },
@@ -43,4 +50,5 @@ export function initResourceModels(sequelize: Sequelize): void {
   SupplyModel.init({ ...COLUMNS }, { sequelize, tableName: 'supplies' });
   PlaceModel.init({ ...COLUMNS }, { sequelize, tableName: 'places' });
   InstrumentModel.init({ ...COLUMNS }, { sequelize, tableName: 'instruments' });
+  RecipeModel.init({ ...COLUMNS }, { sequelize, tableName: 'recipes' });
 }

@@ -5,7 +5,7 @@ import type { Transaction } from 'sequelize';
 import type { Write } from '../db/write-queue.js';
 import { HttpError } from '../http/http-error.js';
 import { readBody } from '../http/read-body.js';
-import type { InstrumentModel, JuiceModel, PlaceModel, SupplyModel } from './resource.models.js';
+import type { InstrumentModel, JuiceModel, PlaceModel, RecipeModel, SupplyModel } from './resource.models.js';
 
 /** What every resource has. */
 export interface Resource {
@@ -30,7 +30,7 @@ export interface ResourceStore<T extends Resource> {
 
 /** What a store of resources is made of. */
 export interface ResourceKind<T extends Resource> {
-  readonly model: typeof JuiceModel | typeof SupplyModel | typeof InstrumentModel | typeof PlaceModel;
+  readonly model: typeof JuiceModel | typeof SupplyModel | typeof InstrumentModel | typeof PlaceModel | typeof RecipeModel;
   readonly dto: ClassConstructor<T>;
   /** As the maker would call it. */
   readonly word: string;

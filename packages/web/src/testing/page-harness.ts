@@ -14,6 +14,7 @@ import {
   type BatchDto,
   type InstrumentDto,
   type PlaceDto,
+  type StoredRecipe,
   type StoredJuice,
   type Problem,
   type SupplyDto,
@@ -38,6 +39,7 @@ export interface PageSetting {
   readonly supplies?: readonly SupplyDto[];
   readonly instruments?: readonly InstrumentDto[];
   readonly places?: readonly PlaceDto[];
+  readonly recipes?: readonly StoredRecipe[];
   readonly providers?: readonly Provider[];
   readonly settings?: Partial<VersionedSettings>;
   /** Day of the sample batch that is today. */
@@ -76,6 +78,7 @@ export class PageHarness {
       supplies = [],
       instruments = [],
       places = [],
+      recipes = [],
       providers = [],
       settings = {},
       today = 0,
@@ -111,6 +114,7 @@ export class PageHarness {
           supplies,
           instruments,
           places,
+          recipes,
           settings: { ...DEFAULT_SETTINGS, ...settings },
         },
       }),

@@ -86,6 +86,6 @@ export class WriterHarness<W> {
     this.http.expectOne('/api/clock').flush({ now: '2026-11-23T10:00:00.000Z', fixed: true, head: 'run.0' });
     this.http.expectOne('/api/batches').flush([batch]);
     this.http.expectOne('/api/settings').flush(DEFAULT_SETTINGS);
-    for (const list of ['vessels', 'juices', 'supplies', 'instruments', 'places']) this.http.expectOne(`/api/${list}`).flush([]);
+    for (const list of ['vessels', 'juices', 'supplies', 'instruments', 'places', 'recipes']) this.http.expectOne(`/api/${list}`).flush([]);
   }
 }

@@ -46,6 +46,10 @@ export const LIMITS = {
   /** Labels printed in one go. */
   labels: { min: 1, max: 200 },
   forcedFermentC: { min: 0, max: 45 },
+  /** After its first day, of a step of a recipe: two years. */
+  recipeDays: { min: 0, max: 730 },
+  /** What fits on one page, twice. */
+  recipeSteps: { min: 1, max: 60 },
   // Volume, L
   /** Volume of a home batch or vessel. */
   volumeL: { min: 0, max: MOST_L },

@@ -7,9 +7,10 @@ import { countText } from '../../matter/quantity/count-text.js';
 import { abvOf, dryAbvOf, gravityOf } from '../../matter/liquid/views.js';
 import { calendarDays } from '../../matter/quantity/days.js';
 import { effectiveEntries } from '../entry/effective-entries.js';
-import type { Entry, EntryKind, EntryPayloads } from '../entry/entry.js';
+import type { Entry, EntryPayloads } from '../entry/entry.js';
 import { replay } from '../log/replay.js';
 import { drinkOf } from '../state/drink-of.js';
+import { BEGINNINGS, isOfRecipes, type RecipeKind } from './recipe-step.js';
 import { SCALED, type Scale } from './scaled-acts.js';
 
 /** One thing to do, at the size asked for. */
@@ -39,8 +40,6 @@ export interface Recipe {
   };
 }
 
-const BEGINNINGS: ReadonlySet<EntryKind> = new Set(['filled', 'blended', 'steeped']);
-
 /** L with which a batch began. */
 function begunWith(entry: Entry): number {
   if (entry.kind === 'filled') return entry.payload.volumeL;
@@ -55,10 +54,17 @@ function noteOf({ kind, payload, note }: Entry, volumeL: number): string {
   return `${countText(Number(figure(tablets, 1)), 'tablet')}, or ${figure(powderG, 1)} g of potassium metabisulfite`;
 }
 
-/** Its payload at another size; null where a recipe leaves it out. */
-function scaledPayload<K extends EntryKind>(kind: K, payload: EntryPayloads[K], scale: Scale): EntryPayloads[K] | null {
-  return SCALED[kind]?.(payload, scale) ?? null;
+/** What a kept recipe says besides its log. */
+export interface AsKept {
+  /** Ids of entries that stay as they are at any size. */
+  readonly fixed: ReadonlySet<string>;
+  /** Whether notes belong to it: in a recipe they say what to do, in a batch's log what happened to that batch. */
+  readonly notes: boolean;
 }
+const AS_LOGGED: AsKept = { fixed: new Set(), notes: false };
+const AS_IT_WAS: Scale = { factor: 1, must: null };
+
+const scaledPayload = <K extends RecipeKind>(kind: K, payload: EntryPayloads[K], scale: Scale): EntryPayloads[K] => SCALED[kind](payload, scale);
 
 /**
  * How a batch was made, as a recipe for another volume: what went in and was done, day by day, with what came of it.
@@ -66,11 +72,12 @@ function scaledPayload<K extends EntryKind>(kind: K, payload: EntryPayloads[K], 
  * @param log - every entry, in the order filed
  * @param zone - IANA time zone of the maker, for the days
  * @param volumeL - how much to begin with this time, L; as it was when left out
+ * @param kept - what of it is fixed, where it is a recipe's
  * @returns the recipe
  * @throws {CoreError} NOT_ALLOWED when the log has no beginning; OUT_OF_RANGE for a volume that is none
  * @source mass balance: everything by the litre, sulfite by its milligrams in a litre, yeast by its must
  */
-export function recipeOf(log: readonly Entry[], zone: string, volumeL?: number): Recipe {
+export function recipeOf(log: readonly Entry[], zone: string, volumeL?: number, { fixed, notes }: AsKept = AS_LOGGED): Recipe {
   const { entries } = effectiveEntries(log);
   const first = entries.find((entry) => BEGINNINGS.has(entry.kind));
   if (!first) throw new CoreError('NOT_ALLOWED', 'nothing was begun in this batch', {});
@@ -82,9 +89,11 @@ export function recipeOf(log: readonly Entry[], zone: string, volumeL?: number):
   const must = pitchedInto ? { ...pitchedInto, volumeL: pitchedInto.volumeL * factor } : null;
   const afterDays = (entry: { readonly at: string }): number => Math.max(0, calendarDays(first.at, entry.at, zone));
   const steps = entries.flatMap((entry): RecipeStep[] => {
-    const payload = scaledPayload(entry.kind, entry.payload, { factor, must });
+    const { kind } = entry;
+    if (!isOfRecipes(kind) || (kind === 'note' && !notes)) return [];
+    const payload = scaledPayload(kind, entry.payload as EntryPayloads[RecipeKind], fixed.has(entry.id) ? AS_IT_WAS : { factor, must });
     // Kind and payload belong together: one was made of the other.
-    return payload === null ? [] : [{ afterDays: afterDays(entry), entry: { ...entry, payload, note: noteOf(entry, wantedL) } as Entry }];
+    return [{ afterDays: afterDays(entry), entry: { ...entry, payload, note: noteOf(entry, wantedL) } as Entry }];
   });
   const last = state.pitchedAt === null ? null : (state.readings.filter((r) => r.at > (state.pitchedAt ?? '')).at(-1) ?? null);
   const drink = drinkOf(state);

@@ -2,9 +2,10 @@ import { yeastById } from '../../base/reference/yeast-kinds.js';
 import { pitchRate, USUAL_MUST_C } from '../../ferment/yeast/pitch-rate.js';
 import type { AdditionPayload } from '../../juice/adjust/addition-payload.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
-import type { EntryKind, EntryPayloads } from '../entry/entry.js';
+import type { EntryPayloads } from '../entry/entry.js';
 import type { PitchedPayload } from '../kinds/pitched.js';
 import type { VesselFill } from '../state/vessel-fill.js';
+import type { RecipeKind } from './recipe-step.js';
 
 /** At which size something is done again. */
 export interface Scale {
@@ -14,7 +15,7 @@ export interface Scale {
   readonly must: Liquid | null;
 }
 
-type Scaler<K extends EntryKind> = (payload: EntryPayloads[K], scale: Scale) => EntryPayloads[K];
+type Scaler<K extends RecipeKind> = (payload: EntryPayloads[K], scale: Scale) => EntryPayloads[K];
 
 const fills = (vessels: readonly VesselFill[], factor: number): readonly VesselFill[] => vessels.map((v) => ({ ...v, volumeL: v.volumeL * factor }));
 const sized = (liquid: Liquid, factor: number): Liquid => ({ ...liquid, volumeL: liquid.volumeL * factor });
@@ -48,7 +49,7 @@ function pitched(payload: PitchedPayload, { factor, must }: Scale): PitchedPaylo
 }
 
 /** What a recipe keeps of a log, each at another size; readings, tastings and what happened to that one batch are left out, and so is what seals: sugar for the fizz, sweetness and sulfite with sorbate hang on what is left in each drink. */
-export const SCALED: { readonly [K in EntryKind]?: Scaler<K> } = {
+export const SCALED: { readonly [K in RecipeKind]: Scaler<K> } = {
   filled: (payload, { factor }) => ({ ...payload, volumeL: payload.volumeL * factor, vessels: fills(payload.vessels, factor) }),
   blended: (payload, { factor }) => ({
     ...payload,
@@ -73,4 +74,5 @@ export const SCALED: { readonly [K in EntryKind]?: Scaler<K> } = {
   racked: (payload, { factor }) => ({ vessels: fills(payload.vessels, factor), lossL: payload.lossL * factor }),
   clarified: (payload, { factor }) => ({ ...payload, ...NO_SUPPLIES, massG: payload.massG * factor }),
   moved: (payload) => payload,
+  note: (payload) => payload,
 };

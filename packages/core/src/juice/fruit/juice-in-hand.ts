@@ -31,7 +31,8 @@ const MEASURED_DOUBT: JuiceDoubt = { sg: 0.001, taGPerL: 0.3, ph: 0.05, tanninGP
 
 /** What a fruit nobody named may differ by, ±. @source spread between the cultivars of the library */
 const UNKNOWN_DOUBT: JuiceDoubt = { sg: 0.006, taGPerL: 2, ph: 0.25, tanninGPerL: 0.6 };
-const USUAL_SG = 1.049;
+/** SG of a juice that nobody measured. */
+export const USUAL_SG = 1.049;
 
 interface Typical {
   readonly value: JuiceDoubt;

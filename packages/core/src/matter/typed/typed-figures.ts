@@ -45,6 +45,7 @@ export const TYPED_FIGURES = {
   givenMl: { name: 'mL', ...LIMITS.givenMl, says: 'Write millilitres, such as 40.' },
   count: { name: 'number', min: 0, max: 1000, says: 'Write how many, as a number such as 2.' },
   mgPerL: { name: 'mg/L', min: 0, max: 1000, says: 'Write milligrams in a litre, such as 50.' },
+  recipeDays: { name: 'days', ...LIMITS.recipeDays, says: 'Write how many days after the first, such as 7; 0 is the first day.' },
   labels: { name: 'number of labels', ...LIMITS.labels, says: `Write how many, as a number up to ${LIMITS.labels.max}.` },
   cups: { name: 'cups', ...LIMITS.teaCups, says: 'Write how many cups, such as 2.' },
   teaspoonG: {

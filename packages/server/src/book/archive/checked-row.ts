@@ -1,4 +1,4 @@
-import { checkDto, InstrumentDto, JuiceDto, NewBatchDto, NewVesselDto, PlaceDto, SupplyDto, type DtoCheck } from '@trug/contract';
+import { checkDto, InstrumentDto, JuiceDto, NewBatchDto, NewVesselDto, PlaceDto, RecipeDto, SupplyDto, type DtoCheck } from '@trug/contract';
 import type { ClassConstructor } from 'class-transformer';
 import type { SqlRow } from '../../db/raw-database.js';
 import { digestOf, readEntryRow, type EntryRow } from '../../batches/read-entry-row.js';
@@ -9,6 +9,7 @@ const RESOURCE_DTOS: { readonly [T in ArchivedTable]?: ClassConstructor<object> 
   supplies: SupplyDto,
   places: PlaceDto,
   instruments: InstrumentDto,
+  recipes: RecipeDto,
 };
 const ULID = /^[0-9A-HJKMNP-TV-Z]{26}$/;
 

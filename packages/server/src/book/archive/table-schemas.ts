@@ -25,6 +25,7 @@ export const ARCHIVED_TABLES = [
   'supplies',
   'places',
   'instruments',
+  'recipes',
   'device_readings',
 ] as const;
 

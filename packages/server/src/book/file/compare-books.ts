@@ -10,11 +10,12 @@ const TABLES: { readonly [K in keyof BookCounts]: readonly [table: string, key: 
   vessels: ['vessels', 'id'],
   places: ['places', 'id'],
   instruments: ['instruments', 'id'],
+  recipes: ['recipes', 'id'],
   readings: ['device_readings', "device_id || ' ' || at_s"],
 };
 /** Tables of things that are changed as a whole, and what tells a change. */
 const CHANGING: readonly (readonly [table: string, differs: string])[] = [
-  ...['juices', 'supplies', 'places', 'instruments'].map((table) => [table, 'a.facts <> b.facts'] as const),
+  ...['juices', 'supplies', 'places', 'instruments', 'recipes'].map((table) => [table, 'a.facts <> b.facts'] as const),
   ['vessels', "a.name <> b.name OR a.capacity_l <> b.capacity_l OR COALESCE(a.cleaned_at, '') <> COALESCE(b.cleaned_at, '')"],
   ['settings', 'a.choices <> b.choices'],
 ];
@@ -34,6 +35,7 @@ async function counted(count: (table: string, key: string) => Promise<number>): 
     vessels: 0,
     places: 0,
     instruments: 0,
+    recipes: 0,
     readings: 0,
   };
   for (const name of Object.keys(counts) as (keyof BookCounts)[]) counts[name] = await count(...TABLES[name]);

@@ -1,4 +1,4 @@
-import type { BatchDto, CellarMode, InstrumentDto, PlaceDto, StoredJuice, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
+import type { BatchDto, CellarMode, InstrumentDto, PlaceDto, StoredJuice, StoredRecipe, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
 import type { ListName } from './lists';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 
@@ -20,6 +20,7 @@ export interface Snapshot {
   readonly supplies: readonly SupplyDto[];
   readonly instruments: readonly InstrumentDto[];
   readonly places: readonly PlaceDto[];
+  readonly recipes: readonly StoredRecipe[];
 }
 
 /** Everything that is kept as whole lists. */

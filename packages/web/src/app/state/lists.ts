@@ -1,5 +1,5 @@
 /** What the server keeps as whole lists, or as one thing, besides batches: each is fetched by itself when it changed elsewhere. */
-export const LISTS = ['juices', 'supplies', 'places', 'instruments', 'vessels', 'settings'] as const;
+export const LISTS = ['juices', 'supplies', 'places', 'instruments', 'recipes', 'vessels', 'settings'] as const;
 export type ListName = (typeof LISTS)[number];
 
 /** Whether the server's word for what changed is a list of these. */

@@ -2,7 +2,7 @@ import type { EnvironmentProviders } from '@angular/core';
 import { provideState } from '@ngrx/store';
 import { appFeature } from './app.reducer';
 import { batchesFeature } from './batches.reducer';
-import { instrumentsFeature, juicesFeature, placesFeature, suppliesFeature } from './resources.reducer';
+import { instrumentsFeature, juicesFeature, placesFeature, recipesFeature, suppliesFeature } from './resources.reducer';
 import { settingsFeature } from './settings.reducer';
 import { vesselsFeature } from './vessels.reducer';
 
@@ -15,5 +15,6 @@ export const provideTrugState = (): EnvironmentProviders[] => [
   provideState(suppliesFeature),
   provideState(placesFeature),
   provideState(instrumentsFeature),
+  provideState(recipesFeature),
   provideState(settingsFeature),
 ];

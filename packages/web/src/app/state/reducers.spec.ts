@@ -21,6 +21,7 @@ const book = {
   juices: [],
   supplies: [],
   instruments: [],
+  recipes: [],
   places: [],
   settings: DEFAULT_SETTINGS,
 };

@@ -1,4 +1,4 @@
-import type { InstrumentDto, PlaceDto, Problem, StoredJuice, SupplyDto } from '@trug/contract/plain';
+import type { InstrumentDto, PlaceDto, Problem, StoredJuice, StoredRecipe, SupplyDto } from '@trug/contract/plain';
 import { createActionGroup, props } from '@ngrx/store';
 
 /** What is changed as a whole, on the version it was read at. */
@@ -7,13 +7,14 @@ export interface Resources {
   readonly supplies: SupplyDto;
   readonly places: PlaceDto;
   readonly instruments: InstrumentDto;
+  readonly recipes: StoredRecipe;
 }
 export type ResourceName = keyof Resources;
 export type Resource = Resources[ResourceName];
 /** A resource with which of them it is. */
 export type Named = { readonly [N in ResourceName]: { readonly of: N; readonly resource: Resources[N] } }[ResourceName];
 
-/** What people do with juices, supplies, places and instruments. */
+/** What people do with juices, supplies, places, instruments and recipes. */
 export const ResourcePageActions = createActionGroup({
   source: 'Resource Page',
   events: {

@@ -1,6 +1,6 @@
 import { createEntityAdapter, type EntityAdapter, type EntityState } from '@ngrx/entity';
 import { createFeature, createReducer, createSelector, on, type ActionReducer, type Store } from '@ngrx/store';
-import type { InstrumentDto, PlaceDto, StoredJuice, SupplyDto } from '@trug/contract/plain';
+import type { InstrumentDto, PlaceDto, StoredJuice, StoredRecipe, SupplyDto } from '@trug/contract/plain';
 import { AppApiActions } from './app.actions';
 import { ResourceApiActions, type Named, type Resource, type ResourceName } from './resources.actions';
 
@@ -29,6 +29,8 @@ const places = createEntityAdapter<PlaceDto>();
 const placesReducer = reducerOf('places', places);
 const instruments = createEntityAdapter<InstrumentDto>();
 const instrumentsReducer = reducerOf('instruments', instruments);
+const recipes = createEntityAdapter<StoredRecipe>();
+const recipesReducer = reducerOf('recipes', recipes);
 
 /** Juices in hand. */
 export const juicesFeature = createFeature({
@@ -58,17 +60,26 @@ export const instrumentsFeature = createFeature({
   extraSelectors: ({ selectInstrumentsState }) => instruments.getSelectors(selectInstrumentsState),
 });
 
+/** Ways of making that are kept to be made again. */
+export const recipesFeature = createFeature({
+  name: 'recipes',
+  reducer: recipesReducer,
+  extraSelectors: ({ selectRecipesState }) => recipes.getSelectors(selectRecipesState),
+});
+
 /** Every resource that the store has now. */
 const selectAllNamed = createSelector(
   juicesFeature.selectAll,
   suppliesFeature.selectAll,
   placesFeature.selectAll,
   instrumentsFeature.selectAll,
-  (juices, supplies, places, instruments): readonly Named[] => [
+  recipesFeature.selectAll,
+  (juices, supplies, places, instruments, recipes): readonly Named[] => [
     ...juices.map((resource) => ({ of: 'juices' as const, resource })),
     ...supplies.map((resource) => ({ of: 'supplies' as const, resource })),
     ...places.map((resource) => ({ of: 'places' as const, resource })),
     ...instruments.map((resource) => ({ of: 'instruments' as const, resource })),
+    ...recipes.map((resource) => ({ of: 'recipes' as const, resource })),
   ],
 );
 

@@ -8,6 +8,7 @@ import {
   type InstrumentDto,
   type PlaceDto,
   type StoredJuice,
+  type StoredRecipe,
   type Problem,
   type SupplyDto,
   type VersionedSettings,
@@ -57,6 +58,7 @@ export class TrugApi {
       supplies: this.http.get<readonly SupplyDto[]>(API_PATHS.supplies),
       instruments: this.http.get<readonly InstrumentDto[]>(API_PATHS.instruments),
       places: this.http.get<readonly PlaceDto[]>(API_PATHS.places),
+      recipes: this.http.get<readonly StoredRecipe[]>(API_PATHS.recipes),
     }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, mode: clock.mode, head: clock.head, home: clock.home, loadedAtMs: Date.now(), ...rest })));
   }
 

@@ -5,7 +5,13 @@ import { NO_ANSWER } from '../state/trug-api';
 import { loadContract } from './contract';
 import { refusalsText } from './refusal-text';
 
-const DTO_OF = { juices: 'JuiceDto', supplies: 'SupplyDto', places: 'PlaceDto', instruments: 'InstrumentDto' } as const satisfies Record<ResourceName, string>;
+const DTO_OF = {
+  juices: 'JuiceDto',
+  supplies: 'SupplyDto',
+  places: 'PlaceDto',
+  instruments: 'InstrumentDto',
+  recipes: 'RecipeDto',
+} as const satisfies Record<ResourceName, string>;
 
 /**
  * What the contract has against entries.
@@ -24,7 +30,7 @@ export async function refusalByContract(entries: readonly Entry[]): Promise<stri
 }
 
 /**
- * What the contract has against a juice, a supply, a place or an instrument.
+ * What the contract has against a juice, a supply, a place, an instrument or a recipe.
  *
  * @param named - as it would be sent
  * @returns why it cannot be kept; null when it can

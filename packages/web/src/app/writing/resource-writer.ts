@@ -12,7 +12,7 @@ import { refusalOfResource } from './check-before-filing';
 import { Courier, type Sent } from './courier';
 import { Says } from './says';
 
-/** The only way to write what is no log: juices, supplies, places, instruments, vessels and the maker's choices. It offers to take every write back. */
+/** The only way to write what is no log: juices, supplies, places, instruments, recipes, vessels and the maker's choices. It offers to take every write back. */
 @Injectable({ providedIn: 'root' })
 export class ResourceWriter {
   private readonly store = inject<Store>(Store);
@@ -22,7 +22,7 @@ export class ResourceWriter {
   private readonly choices = this.store.selectSignal(settingsFeature.selectSettings);
 
   /**
-   * Keeps a juice, a supply, a place or an instrument.
+   * Keeps a juice, a supply, a place, an instrument or a recipe.
    *
    * @param said - what to tell the maker
    * @param says - what the maker said, where the resource says more

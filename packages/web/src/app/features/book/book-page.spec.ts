@@ -6,7 +6,7 @@ import { until } from '../../../testing/until';
 import { BookApi } from './book-api';
 import { BookPage } from './book-page';
 
-const NONE = { batches: 0, entries: 0, juices: 0, supplies: 0, vessels: 0, places: 0, instruments: 0, readings: 0 };
+const NONE = { batches: 0, entries: 0, juices: 0, supplies: 0, vessels: 0, places: 0, instruments: 0, recipes: 0, readings: 0 };
 const STATUS: CellarStatus = {
   mode: 'open',
   why: null,

@@ -21,6 +21,7 @@ const IN: Readonly<Record<string, string>> = {
   supplies: 'A supply',
   places: 'A place',
   instruments: 'An instrument',
+  recipes: 'A recipe',
   settings: 'Settings',
 };
 

@@ -1,7 +1,7 @@
 import type { BookComparison, BookCounts } from '@trug/contract/plain';
 import { comparisonLines, countWords, sizeWords } from './book-words';
 
-const NONE: BookCounts = { batches: 0, entries: 0, juices: 0, supplies: 0, vessels: 0, places: 0, instruments: 0, readings: 0 };
+const NONE: BookCounts = { batches: 0, entries: 0, juices: 0, supplies: 0, vessels: 0, places: 0, instruments: 0, recipes: 0, readings: 0 };
 const comparison = (changes: Partial<BookComparison>): BookComparison => ({
   source: 'backup',
   name: 'b',

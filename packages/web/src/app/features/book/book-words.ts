@@ -8,6 +8,7 @@ const NAMES: { readonly [K in keyof BookCounts]: readonly [one: string, many: st
   vessels: ['vessel', 'vessels'],
   places: ['place', 'places'],
   instruments: ['instrument', 'instruments'],
+  recipes: ['recipe', 'recipes'],
   readings: ['device reading', 'device readings'],
 };
 

@@ -3,8 +3,6 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Entry } from '@trug/core';
-import { namedYeasts } from '@trug/core/book/scribble/scribble-yeast';
-import { selectOwnSugars } from '../../state/own-sugars.selectors';
 import { actMoment } from '@trug/core/book/entry/act-moment';
 import { describeEntry } from '@trug/core/book/log/describe-entry';
 import { LONGEST_SCRIBBLE, parseScribble } from '@trug/core/book/scribble/parse-scribble';
@@ -23,7 +21,6 @@ import { selectBatchViews, type BatchView } from '../../state/batch-views.select
 import { isInUse } from '../../state/in-use';
 import { instrumentsFeature, placesFeature } from '../../state/resources.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
-import { injectWeightsOf } from '../../shared/kitchen';
 import { selectSuppliesLeft } from '../../state/supplies.selectors';
 import { vesselsFeature } from '../../state/vessels.reducer';
 import { momentProblemText } from '../../units/moment-words';
@@ -31,6 +28,7 @@ import { SaidPipe } from '../../units/said.pipe';
 import { Units } from '../../units/units';
 import { batchDraftKey, createDraft, leaveDraft } from '../../writing/draft';
 import { LogWriter } from '../../writing/log-writer';
+import { injectReadBy } from './read-by';
 import { guessText, PAGE_WORDS } from './scribble-words';
 
 const EMPTY = { line: '', batchId: '' };
@@ -64,8 +62,7 @@ export class ScribbleSheet {
   private readonly views = this.store.selectSignal(selectBatchViews);
   private readonly vessels = this.store.selectSignal(vesselsFeature.selectVesselById);
   private readonly supplies = this.store.selectSignal(selectSuppliesLeft);
-  private readonly weightsOf = injectWeightsOf();
-  private readonly sweets = this.store.selectSignal(selectOwnSugars);
+  private readonly readBy = injectReadBy();
   private readonly places = this.store.selectSignal(placesFeature.selectAll);
   private readonly instruments = this.store.selectSignal(instrumentsFeature.selectAll);
   private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
@@ -76,12 +73,7 @@ export class ScribbleSheet {
         id: batch.id,
         names: [batch.name, ...state.vessels.flatMap(({ vesselId }) => this.vessels().get(vesselId)?.name ?? [])],
       })),
-      yeasts: namedYeasts(this.supplies()),
-      sweets: this.sweets(),
-      weightsOf: this.weightsOf(),
-      today: this.units.dateOf(this.writer.now()),
-      gallon: this.settings().volume === 'imp-gal' ? 'imperial' : 'us',
-      degrees: this.settings().temperature,
+      ...this.readBy(),
     }),
   );
   /** Those it may be about, where the line leaves it open. */

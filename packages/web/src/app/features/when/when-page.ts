@@ -4,10 +4,9 @@ import { FormControl, FormGroup, FormRecord, ReactiveFormsModule } from '@angula
 import { MatCheckbox } from '@angular/material/checkbox';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { Dimension, Entry } from '@trug/core';
-import type { TypedFigureId } from '@trug/core/matter/typed/typed-figures';
+import type { Entry } from '@trug/core';
 import { caution } from '@trug/core/base/cautions/catalogue';
-import { amountsOf, withAmounts, type AmountMeasure, type EntryAmount } from '@trug/core/book/entry/entry-amounts';
+import { amountsOf, withAmounts, type EntryAmount } from '@trug/core/book/entry/entry-amounts';
 import { contentOf } from '@trug/core/book/entry/take-back';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
 import type { EntryPayloads, Replacement } from '@trug/core/book/entry/entry';
@@ -25,11 +24,12 @@ import { MOMENT_WORDS } from '../../units/moment-words';
 import { Units } from '../../units/units';
 import { DateField } from '../../shared/field/date-field';
 import { NO_DAY } from '../../shared/field/no-day';
-import { NumberField, readNumber } from '../../shared/field/number-field';
-import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { NumberField } from '../../shared/field/number-field';
+import { QuantityField } from '../../shared/field/quantity-field';
 import { TextField } from '../../shared/field/text-field';
 import { LogWriter } from '../../writing/log-writer';
 import { Refusal } from '../../shared/refusal/refusal';
+import { fieldOf, readAmount, saidAmount } from './amount-field';
 import { followRows, turnWords } from './follows-words';
 
 const text = (): FormControl<string> => new FormControl('', { nonNullable: true });
@@ -66,7 +66,7 @@ export class WhenPage {
   /** The amounts it states; an empty field leaves one as it is. */
   protected readonly amounts = computed(() => {
     const stands = this.stands();
-    return stands ? amountsOf(stands).map((amount) => ({ ...amount, ...fieldOf(amount.measure), label: this.labelOf(amount), was: this.said(amount) })) : [];
+    return stands ? amountsOf(stands).map((amount) => ({ ...amount, ...fieldOf(amount.measure), label: this.labelOf(amount), was: saidAmount(amount, this.units) })) : [];
   });
   /** The correction as the form has it; null while something in it cannot be used, and while it would change nothing. */
   private readonly correction = computed((): EntryPayloads['corrected'] | null => {
@@ -130,7 +130,7 @@ export class WhenPage {
     if (clock === null) return MOMENT_WORDS['no-hour'];
     const values = new Map<string, number>();
     for (const amount of this.amounts()) {
-      const read = this.read(amount, amounts[amount.key] ?? '');
+      const read = readAmount(amount, amounts[amount.key] ?? '', this.units);
       if (typeof read === 'string') return read;
       if (read !== null) values.set(amount.key, read);
     }
@@ -140,23 +140,9 @@ export class WhenPage {
     return amended === stands && at === stands.at && note === stands.note ? stands : { ...amended, at, note };
   }
 
-  /** An amount as typed; null for an empty field, and a sentence where it cannot be used. */
-  private read({ measure }: EntryAmount, typed: string): number | string | null {
-    const { dimension, figure } = fieldOf(measure);
-    const read = dimension ? readQuantity(this.units, typed, dimension) : readNumber(typed, figure);
-    if (read?.ok === false) return read.error.message;
-    return read === null ? null : typeof read.value === 'number' ? read.value : read.value.value;
-  }
-
   private labelOf({ label, measure, vesselId }: EntryAmount): string {
     const vessel = vesselId === undefined ? undefined : this.vessels().get(vesselId);
     return this.units.say(vessel ? `In ${vessel.name}` : measure === 'mg/L' ? `${label}, mg/L` : label);
-  }
-
-  private said({ measure, value }: EntryAmount): string {
-    if (measure === 'mass') return this.units.mass(value);
-    if (measure === 'volume') return this.units.volume(value);
-    return measure === 'temperature' ? this.units.temperature(value) : String(Math.round(value * 10) / 10);
   }
 
   /** The maker's own day and hour; an untouched form follows what another window puts right. */
@@ -166,7 +152,3 @@ export class WhenPage {
     this.form.patchValue({ day: this.units.dateOf(stands.at), hour: this.units.hour(stands.at), note: stands.note });
   }
 }
-
-/** The field an amount is typed into: in any unit, or a plain figure. */
-const fieldOf = (measure: AmountMeasure): { readonly dimension: Dimension | null; readonly figure: TypedFigureId } =>
-  measure === 'mg/L' || measure === 'count' ? { dimension: null, figure: measure === 'count' ? 'count' : 'mgPerL' } : { dimension: measure, figure: 'count' };

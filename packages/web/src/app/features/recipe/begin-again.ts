@@ -14,22 +14,21 @@ export interface BeginAgain {
 const NOTHING: AskedByForm = { sugar: false, yeast: false, sulfite: false };
 
 /**
- * The form that begins a batch as another was begun.
+ * The form that begins a batch by a recipe.
  *
  * @param recipe - at the size it is made
- * @param name - of the batch it was
+ * @param name - what the batch is to be called
  * @param methodId - its manner
  * @param units - how the maker writes amounts
  */
 export function beginAgain(recipe: Recipe, name: string, methodId: string, units: Units): BeginAgain {
   const [first] = recipe.steps;
   const volume = units.volumeAbout(recipe.volumeL);
-  const again = `${name} again`;
   if (first?.entry.kind === 'steeped') {
     const { fruitKg, fruitId, hot, loose, days, teaCups, driedFruitG, sugars, acidG } = first.entry.payload;
     const own = sugars.find((sugar) => sugar.fermentableId !== 'sucrose');
     const fields = {
-      name: again,
+      name,
       volume,
       fruit: units.mass(fruitKg * 1000),
       fruitId: fruitId ?? '',
@@ -51,7 +50,7 @@ export function beginAgain(recipe: Recipe, name: string, methodId: string, units
     const sulfited = additions.some((a) => a.what === 'sulfite');
     const waited = additions.some((a) => a.what !== 'fermentable' && a.what !== 'sulfite');
     const fields = {
-      name: again,
+      name,
       fruit,
       volume,
       sg: gravity.reading.toFixed(3),
