@@ -48,12 +48,32 @@ it.each(SCREENS)('a recipe for one gallon, by the spoon, is made again in five, 
   await bench.says(/Crisp cider type/, 'trug-log');
 
   await bench.press('Make it again');
-  await bench.fill('again', '5 gal');
+
+  await bench.press('Keep it as a recipe');
+  await bench.says(/All recipes/);
+  // Kept, and changed: a note of its own, and something to do on a day of its own.
+  await bench.press('Something more');
+  await bench.fill('moreLine', '1/2 tsp nutrient, skim the cap');
+  await bench.fill('moreDays', '3');
+  await bench.says(/Skim the cap/, 'trug-more-steps');
+  await bench.press('Put it in the recipe');
+  await bench.says(/Day 3/, 'trug-recipe-days');
+  await bench.press('Done');
+  await bench.press('Its name and note');
+  await bench.fill('recipeName', 'Spoons again');
+  await bench.fill('recipeNote', 'Good with the russets.');
+  await bench.press('Keep it so');
+  await bench.says(/Good with the russets/);
+  await bench.open('/recipes');
+  await bench.says(/Spoons again/, '.cards');
+  await bench.pressAt('.cards a');
+  await bench.says(/Good with the russets/);
+  await bench.fill('recipeVolume', '5 gal');
   // Level spoons of 3, 2.2, 4.5 and 4 g: five times a half, a quarter, one and a half; five times half a pound.
   for (const amount of [/7\.5 g pectic enzyme/, /2\.8 g tannin/, /2[23](\.5)? g malic acid/, /10 g organic yeast nutrient/, /2 lb 8 oz White sugar/]) {
-    await bench.says(amount, 'trug-again-page');
+    await bench.says(amount, 'trug-recipe-page');
   }
-  expect(await bench.text('trug-again-page ol')).not.toMatch(/25 g sprinkled/);
+  expect(await bench.text('trug-recipe-page ol')).not.toMatch(/25 g sprinkled/);
   await bench.press('Begin it so');
   await bench.holds('volume', '5 US gal');
   await bench.holds('name', 'Spoons again');

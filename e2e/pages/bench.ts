@@ -5,18 +5,24 @@ import { HANDS, type HandName } from './hands';
 /** Scrolls something clear of the bar at the bottom of a phone, as a thumb would. */
 const centred = (handle: ElementHandle): Promise<void> => handle.evaluate((el) => el.scrollIntoView({ block: 'center' }));
 
-/** Waits until something has stayed in its place for some frames: what was typed may still move the page. */
+/**
+ * Waits until something has stayed in its place for some frames, and nothing lies over it: what was typed may still move the page, and
+ * a sheet may still be closing. What never comes clear is pressed as it is.
+ */
 const still = (handle: ElementHandle): Promise<void> =>
   handle.evaluate(
     (el) =>
       new Promise<void>((resolve) => {
-        let [last, equal] = ['', 0];
+        let [last, equal, looks] = ['', 0, 0];
         const look = (): void => {
-          const { x, y, width } = el.getBoundingClientRect();
+          const { x, y, width, height } = el.getBoundingClientRect();
           const now = `${x} ${y} ${width}`;
           equal = now === last ? equal + 1 : 0;
           last = now;
-          if (equal >= 4) resolve();
+          looks += 1;
+          const top = document.elementFromPoint(x + width / 2, y + height / 2);
+          const isClear = top === null || el.contains(top) || top.contains(el);
+          if ((equal >= 4 && isClear) || looks > 300) resolve();
           else requestAnimationFrame(look);
         };
         look();

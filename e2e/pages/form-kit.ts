@@ -12,7 +12,7 @@ export interface Form {
   /** What opens it again on its page. */
   readonly reopen?: string;
   /** Where what it files is counted. */
-  readonly counted: 'entries' | 'batches' | 'juices' | 'supplies' | 'places' | 'instruments' | 'vessels';
+  readonly counted: 'entries' | 'batches' | 'juices' | 'supplies' | 'places' | 'instruments' | 'recipes' | 'vessels';
   /** How many it files; one unless said. */
   readonly files?: number;
   /** Whether the page stays, or shows what arrived, so that it is not left by pressing again. */

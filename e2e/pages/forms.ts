@@ -256,6 +256,16 @@ export const FORMS: readonly Form[] = [
     // The vessels are full by then, so that the bench proposes others.
     stays: true,
   },
+  {
+    what: 'a recipe',
+    fill: async (bench) => {
+      await bench.open('/recipes');
+      await bench.fill('recipeName', 'Hedge plain');
+      await bench.fill('recipeSize', '4 L');
+    },
+    press: named('Write it'),
+    counted: 'recipes',
+  },
   { what: 'a vessel', ...inCupboard('trug-vessel-list', 'Add a vessel', { name: 'Back jar' }), counted: 'vessels' },
   { what: 'a supply', ...inCupboard('trug-supply-list', 'Add a packet or jar', { supplyAmount: '2' }), counted: 'supplies' },
   { what: 'a place', ...inCupboard('trug-place-list', 'Add a place', { placeName: 'the loft' }), counted: 'places' },

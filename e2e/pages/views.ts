@@ -7,6 +7,8 @@ export interface DemoPlaces {
   readonly anEntry: string;
   /** A crate of Kitchen Fizz. */
   readonly aCrate: string;
+  /** A recipe of the maker's own. */
+  readonly recipe: string;
 }
 
 /** Looks them up in a Trug with the demo season. */
@@ -18,7 +20,8 @@ export async function demoPlaces(trug: TestTrug): Promise<DemoPlaces> {
     return id;
   };
   const entriesOf = (name: string): readonly { id: string; kind: string }[] => batches.find((b) => b.name === name)?.entries ?? [];
-  return { batch, anEntry: entriesOf('Gate Blend')[0]?.id ?? '', aCrate: entriesOf('Kitchen Fizz').find((e) => e.kind === 'bottled')?.id ?? '' };
+  const [recipe] = await trug.ask<{ id: string }[]>('/api/recipes');
+  return { recipe: recipe?.id ?? '', batch, anEntry: entriesOf('Gate Blend')[0]?.id ?? '', aCrate: entriesOf('Kitchen Fizz').find((e) => e.kind === 'bottled')?.id ?? '' };
 }
 
 /** Every view of the app, by a name and its address. */
@@ -50,6 +53,8 @@ export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) =
   ['where it is kept', () => '/settings/book'],
   ['when was it', ({ batch, anEntry }) => `/batch/${batch('Gate Blend')}/when/${anEntry}`],
   ['juice', () => '/juice'],
+  ['recipes', () => '/recipes'],
+  ['a recipe', ({ recipe }) => `/recipe/${recipe}`],
   ['blend bench', () => '/juice/blend'],
   ['press day', () => '/juice/press'],
   ['steep', () => '/juice/steep'],

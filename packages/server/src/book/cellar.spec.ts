@@ -196,6 +196,11 @@ describe('an archive', () => {
     ['of a newer Trug', () => zipOf(whole({ 'datapackage.json': described({ steps: ['0001-create-batches', '9999-later'] }) })), /newer Trug/],
     ['with a stray file', () => zipOf(whole({ 'virus.exe': 'x' })), /does not belong/],
     ['without a table', () => zipOf(Object.fromEntries(Object.entries(whole()).filter(([name]) => name !== 'entries.csv'))), /entries\.csv is missing/],
+    [
+      'without a table that its book had',
+      () => zipOf(whole({ 'datapackage.json': described({ steps: ['0001-create-batches', '0010-create-recipes'] }) })),
+      /recipes\.csv is missing/,
+    ],
     ['with an unknown column', () => zipOf(whole({ 'vessels.csv': 'id,name,kind,capacity_l,cleaned_at,age\r\n' })), /line 1 of vessels/],
     ['with a row too short', () => zipOf(whole({ 'vessels.csv': head('vessels', 'x,y\r\n') })), /line 2 of vessels\.csv does not have 5 columns/],
     ['with a figure as text', () => zipOf(whole({ 'vessels.csv': head('vessels', `${BATCH},Jar,jar,five,\r\n`) })), /capacity_l is no number/],

@@ -2,6 +2,7 @@ import { API_PATHS, type InstrumentDto, type JuiceDto, type SupplyDto } from '@t
 import { DAY_MS, replay, type Entry } from '@trug/core';
 import { ulid as makeUlid } from 'ulid';
 import { RUN_HEADER } from '../run/run-header.js';
+import { DEMO_RECIPES } from './recipes.js';
 import { DEMO_FLOAT_IN, DEMO_INSTRUMENTS, DEMO_PLACES, floatTrace } from './instruments.js';
 import { DEMO_JUICES, DEMO_SUPPLIES, type JuiceStory } from './resources.js';
 import { DEMO_SEASON, DEMO_VESSELS } from './season.js';
@@ -98,6 +99,7 @@ export async function makeSeason(baseUrl: string, { runToken = null, signal }: S
   for (const [i, place] of DEMO_PLACES.entries()) {
     await send(API_PATHS.places, { id: ulid(nowMs - 90 * DAY_MS + i), version: 0, ...place });
   }
+  for (const [i, recipe] of DEMO_RECIPES.entries()) await send(API_PATHS.recipes, { id: ulid(nowMs - 100 * DAY_MS + i), version: 0, ...recipe });
   await putInInstruments(telling);
 }
 

@@ -106,14 +106,22 @@ describe('a line added to a recipe', () => {
   });
   it('makes a must of the same strength at any size', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1, max: 100, noNaN: true }), fc.double({ min: 1, max: 100, noNaN: true }), fc.integer({ min: 20, max: 400 }), (from, to, gPerL) => {
-        const massG = gPerL * from;
-        const steps = [...blankSteps({ volumeL: from, fruit: 'apple', sg: 1.05 }), stepOf(0, 'addition', { what: 'fermentable', fermentableId: 'sucrose', massG })];
-        const made = keptRecipeAt(steps, to).steps.map(({ entry }) => entry);
-        const must = (entries: typeof made) => replay(entries).liquid;
-        const [one, other] = [must(logOfSteps(steps) as typeof made), must(made)];
-        expect(gravityOf(other ?? fail())).toBeCloseTo(gravityOf(one ?? fail()), 6);
-      }),
+      fc.property(
+        fc.double({ min: 1, max: 100, noNaN: true }),
+        fc.double({ min: 1, max: 100, noNaN: true }),
+        fc.integer({ min: 20, max: 400 }),
+        (from, to, gPerL) => {
+          const massG = gPerL * from;
+          const steps = [
+            ...blankSteps({ volumeL: from, fruit: 'apple', sg: 1.05 }),
+            stepOf(0, 'addition', { what: 'fermentable', fermentableId: 'sucrose', massG }),
+          ];
+          const made = keptRecipeAt(steps, to).steps.map(({ entry }) => entry);
+          const must = (entries: typeof made) => replay(entries).liquid;
+          const [one, other] = [must(logOfSteps(steps) as typeof made), must(made)];
+          expect(gravityOf(other ?? fail())).toBeCloseTo(gravityOf(one ?? fail()), 6);
+        },
+      ),
       { seed: 5, numRuns: 60 },
     );
   });

@@ -29,7 +29,9 @@ function lineOf(line: ScribbleLine, afterDays: number): StepLine {
 export function scribbledSteps(steps: readonly KeptStep[], methodId: string, said: readonly Said[], afterDays: number): readonly StepLine[] {
   const before = inOrder(steps).filter((step) => step.afterDays <= afterDays);
   const at = momentOfDay(afterDays + 1);
-  const words = said.map((each): Said => (each.is === 'addition' || each.is === 'pitch' || each.is === 'moved' || each.is === 'unread' ? each : { is: 'words', text: each.text }));
+  const words = said.map(
+    (each): Said => (each.is === 'addition' || each.is === 'pitch' || each.is === 'moved' || each.is === 'unread' ? each : { is: 'words', text: each.text }),
+  );
   // Each thing said for itself: in a log words go together, in a recipe they are one step after another.
   return words.flatMap((each) =>
     scribbleLines([each], {

@@ -7,7 +7,7 @@ import { openRaw, sqliteCode, type RawDatabase, type SqlRow } from '../../db/raw
 import { HttpError } from '../../http/http-error.js';
 import { createMigrator, STEP_NAMES } from '../../migrations/index.js';
 import { checkedRow } from './checked-row.js';
-import { ARCHIVED_TABLES, CellError, resourceOf, valueOf, type ArchivedTable, type TableResource } from './table-schemas.js';
+import { ARCHIVED_TABLES, CellError, resourceOf, TABLE_SINCE, valueOf, type ArchivedTable, type TableResource } from './table-schemas.js';
 import { DESCRIPTION_FILE, PACKAGE_NAME } from './write-archive.js';
 
 /** What an archive may hold unpacked, bytes: more than a life of cider, less than a trap. @source our choice */
@@ -68,6 +68,8 @@ function contentOf(zip: ZipFile, entry: ZipEntry): Promise<Readable> {
 }
 
 interface Description {
+  /** The migrations that the book it was made of had taken. */
+  readonly steps: ReadonlySet<string>;
   /** Ids of rows that could not be read where the archive was made; they are kept as they are. */
   readonly unreadable: ReadonlySet<string>;
   readonly resources: readonly unknown[];
@@ -90,7 +92,7 @@ async function descriptionOf(zip: ZipFile, files: ReadonlyMap<string, ZipEntry>)
   if (!Array.isArray(steps) || !steps.every((s) => typeof s === 'string') || !Array.isArray(resources))
     throw refuse(`its ${DESCRIPTION_FILE} does not say what is in it`);
   if (steps.some((step) => !STEP_NAMES.includes(step))) throw refuse('a newer Trug wrote it');
-  return { unreadable: new Set(Array.isArray(unreadable) ? unreadable.map(String) : []), resources };
+  return { steps: new Set(steps.map(String)), unreadable: new Set(Array.isArray(unreadable) ? unreadable.map(String) : []), resources };
 }
 
 const property = (of: unknown, name: string): unknown =>
@@ -172,6 +174,9 @@ export async function readArchive(archive: string, into: string): Promise<void> 
       for (const table of ARCHIVED_TABLES) {
         const resource = await resourceOf(database, table);
         const entry = files.get(resource.path);
+        const { [table]: since } = TABLE_SINCE;
+        // An archive made before there was such a table holds nothing of it.
+        if (!entry && since !== undefined && !described.steps.has(since)) continue;
         if (!entry) throw refuse(`${resource.path} is missing`);
         await fill(await contentOf(zip, entry), { database, table, resource, columns: columnsTaken(described, resource), unreadable: described.unreadable });
       }

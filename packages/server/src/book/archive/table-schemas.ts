@@ -32,6 +32,9 @@ export const ARCHIVED_TABLES = [
 /** One of them. */
 export type ArchivedTable = (typeof ARCHIVED_TABLES)[number];
 
+/** The step of migration that brought a table which older archives lack. */
+export const TABLE_SINCE: { readonly [T in ArchivedTable]?: string } = { recipes: '0010-create-recipes' };
+
 function typeOf(declared: string): FieldSchema['type'] {
   if (/INT|BOOL/i.test(declared)) return 'integer';
   return /DOUBLE|REAL|FLOAT/i.test(declared) ? 'number' : 'string';

@@ -78,6 +78,7 @@ export class App {
     return id !== null && !this.views().some((view) => view.batch.id === id);
   });
   protected readonly home = this.store.selectSignal(appFeature.selectHome);
+  private readonly changes = inject(LiveChanges);
   private readonly api = inject(TrugApi);
   private readonly mode = this.store.selectSignal(appFeature.selectMode);
   /** What stands in the way of writing, on every page but the one where it is mended. */
@@ -94,7 +95,7 @@ export class App {
   protected readonly today = computed(() => (this.now() === '' ? '' : this.units.day(this.now(), true)));
 
   constructor() {
-    inject(LiveChanges).follow();
+    this.changes.follow();
     this.store.dispatch(AppActions.opened());
     inject(ZoneOfBrowser);
     const clock = inject(Clock);
@@ -164,6 +165,8 @@ export class App {
     const go = (): void => {
       location.assign(home);
     };
+    // What is about to end is followed no more: the stream would ask for it again and again.
+    this.changes.end();
     this.api.leaveSeason().subscribe({ next: go, error: go });
   }
 

@@ -1,4 +1,15 @@
-import type { BatchDto, CellarMode, InstrumentDto, PlaceDto, StoredJuice, StoredRecipe, Problem, SupplyDto, VersionedSettings, VesselDto } from '@trug/contract/plain';
+import type {
+  BatchDto,
+  CellarMode,
+  InstrumentDto,
+  PlaceDto,
+  StoredJuice,
+  StoredRecipe,
+  Problem,
+  SupplyDto,
+  VersionedSettings,
+  VesselDto,
+} from '@trug/contract/plain';
 import type { ListName } from './lists';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 

@@ -45,6 +45,7 @@ export class LiveChanges {
   private batches = new Set<string>();
   private resources = new Set<string>();
   private leftAtMs: number | null = null;
+  private hasEnded = false;
   /** The last change this window knows of; empty before anything is loaded. */
   private head = '';
   private readonly loaded = this.store.selectSignal(appFeature.selectHead);
@@ -63,8 +64,14 @@ export class LiveChanges {
     });
   }
 
+  /** Follows no more: the book is about to end. */
+  end(): void {
+    this.hasEnded = true;
+    this.leave();
+  }
+
   private look(): void {
-    if (this.head === '') return;
+    if (this.head === '' || this.hasEnded) return;
     const wasAway = this.leftAtMs !== null && Date.now() - this.leftAtMs > BRIEF_MS;
     if (document.visibilityState === 'hidden') {
       this.leftAtMs ??= Date.now();

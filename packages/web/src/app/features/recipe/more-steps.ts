@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { ReactiveFormsModule } from '@angular/forms';
 import type { Entry } from '@trug/core';
 import type { StoredRecipe } from '@trug/contract/plain';
+import { capital } from '@trug/core/base/worked/sentence';
 import { describeEntry } from '@trug/core/book/log/describe-entry';
 import { asEntry } from '@trug/core/book/recipe/kept-recipe';
 import { scribbledSteps } from '@trug/core/book/recipe/scribbled-steps';
@@ -68,6 +69,7 @@ export class MoreSteps {
   protected readonly shown = computed(() =>
     this.lines().map((line) => {
       if (line.is === 'unread') return { lead: line.text, rest: line.why };
+      if (line.step.kind === 'note') return { lead: '', rest: capital(line.step.payload.text) };
       // Kind and payload belong together: they are of one step.
       return describeEntry({ id: '', batchId: '', writtenAt: '', ...asEntry(line.step) } as Entry, this.units.preferences());
     }),

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { Entry } from '@trug/core';
+import { capital } from '@trug/core/base/worked/sentence';
 import { describeEntry } from '@trug/core/book/log/describe-entry';
 import type { Recipe } from '@trug/core/book/recipe/recipe-of';
 import { Units } from '../../units/units';
@@ -9,19 +10,24 @@ import { Units } from '../../units/units';
   selector: 'trug-recipe-days',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <ol>
+    <ol class="card">
       @for (day of days(); track day.day) {
         <li>
           <h2>{{ day.day }}</h2>
           <ul>
             @for (step of day.steps; track step.id) {
               <li>
-                <b>{{ step.lead }}</b> {{ step.rest }}
+                @if (step.lead) {
+                  <b>{{ step.lead }}</b>
+                }
+                {{ step.rest }}
                 @if (step.isFixed) {
                   <span class="quiet">at any size</span>
                 }
                 @if (editable()) {
-                  <button class="link quiet off-paper" type="button" [attr.aria-label]="'Change ' + step.lead + ' ' + step.rest" (click)="change.emit(step.id)">change</button>
+                  <button class="link quiet off-paper" type="button" [attr.aria-label]="'Change ' + step.lead + ' ' + step.rest" (click)="change.emit(step.id)">
+                    change
+                  </button>
                 }
                 @if (step.note) {
                   <i>{{ step.note }}</i>
@@ -53,7 +59,9 @@ export class RecipeDays {
   });
 
   private stepOf(entry: Entry, preferences: ReturnType<Units['preferences']>) {
-    return { id: entry.id, isFixed: this.fixed().has(entry.id), ...describeEntry(entry, preferences), note: this.noteOf(entry) };
+    // In a recipe a note is what to do, and needs no word before it.
+    const words = entry.kind === 'note' ? { lead: '', rest: capital(entry.payload.text) } : describeEntry(entry, preferences);
+    return { id: entry.id, isFixed: this.fixed().has(entry.id), ...words, note: this.noteOf(entry) };
   }
 
   /** Amounts in what was noted then are not this time's. */

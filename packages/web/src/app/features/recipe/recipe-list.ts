@@ -5,6 +5,7 @@ import { Store } from '@ngrx/store';
 import type { Entry } from '@trug/core';
 import type { StoredRecipe } from '@trug/contract/plain';
 import { attempt } from '@trug/core/base/errors/attempt';
+import { capital } from '@trug/core/base/worked/sentence';
 import { describeEntry } from '@trug/core/book/log/describe-entry';
 import { METHODS } from '@trug/core/book/plan/method';
 import { blankSteps, keptRecipeAt } from '@trug/core/book/recipe/kept-recipe';
@@ -59,12 +60,12 @@ export class RecipeList {
     if (!made.ok) return { id, name, size: '', inIt: `${made.error.message}.` };
     const put = made.value.steps.slice(1).filter(({ entry }) => entry.kind === 'addition' || entry.kind === 'pitched');
     const named = put.slice(0, NAMED).map(({ entry }) => this.named(entry));
-    return { id, name, size: this.units.volumeAbout(made.value.beganL), inIt: [...named, ...(put.length > NAMED ? ['and more'] : [])].join(', ') };
+    return { id, name, size: this.units.volumeAbout(made.value.beganL), inIt: capital([...named, ...(put.length > NAMED ? ['and more'] : [])].join(', ')) };
   }
 
   private named(entry: Entry): string {
     const { lead, rest } = describeEntry(entry, this.units.preferences());
-    return entry.kind === 'pitched' ? lead.replace(/^Pitched /, '') : rest.replace(/^of /, '') || lead;
+    return `${lead.toLowerCase()} ${rest}`;
   }
 
   protected async write(): Promise<void> {
@@ -75,7 +76,9 @@ export class RecipeList {
       this.refusal.set(wrong);
       return;
     }
-    const first = attempt(() => blankSteps({ volumeL, fruit: fruit === 'pear' ? 'pear' : 'apple', sg: numberIn(readQuantity(this.units, sg, 'gravity')) ?? USUAL_SG }));
+    const first = attempt(() =>
+      blankSteps({ volumeL, fruit: fruit === 'pear' ? 'pear' : 'apple', sg: numberIn(readQuantity(this.units, sg, 'gravity')) ?? USUAL_SG }),
+    );
     if (!first.ok) {
       this.refusal.set(`${first.error.message}.`);
       return;

@@ -71,7 +71,10 @@ export class RecipePage {
     const own = this.recipe();
     if (!own) return;
     const retiredOn = isInUse(own) ? this.units.dateOf(this.now.now()) : null;
-    const { refused } = await this.writer.save({ of: 'recipes', resource: { ...own, retiredOn } }, `${own.name} is ${retiredOn ? 'put away' : 'in use again'}.`);
+    const { refused } = await this.writer.save(
+      { of: 'recipes', resource: { ...own, retiredOn } },
+      `${own.name} is ${retiredOn ? 'put away' : 'in use again'}.`,
+    );
     this.notKept.set(refused);
   }
 }

@@ -15,8 +15,8 @@ import { beginAgain } from './begin-again';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="hint">
-      All of it goes by the litre but sulfite, which is the same in each, and yeast, which goes by its must. Sugar for the fizz, sweetness and what keeps
-      it are worked out anew: what is left in the drink decides.
+      All of it goes by the litre but sulfite, which is the same in each, and yeast, which goes by its must. Sugar for the fizz, sweetness and what keeps it are
+      worked out anew: what is left in the drink decides.
     </p>
     @if (came().length > 0) {
       <dl class="figures-list">

@@ -105,7 +105,11 @@ export class StepForm {
     if (!step) return;
     const changed = this.changed(step);
     if (typeof changed === 'string') this.refusal.set(changed);
-    else await this.save(this.steps().map((each) => (each === step ? changed : each)), 'The recipe is changed.');
+    else
+      await this.save(
+        this.steps().map((each) => (each === step ? changed : each)),
+        'The recipe is changed.',
+      );
   }
 
   protected async takeOut(): Promise<void> {

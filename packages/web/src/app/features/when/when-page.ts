@@ -66,7 +66,9 @@ export class WhenPage {
   /** The amounts it states; an empty field leaves one as it is. */
   protected readonly amounts = computed(() => {
     const stands = this.stands();
-    return stands ? amountsOf(stands).map((amount) => ({ ...amount, ...fieldOf(amount.measure), label: this.labelOf(amount), was: saidAmount(amount, this.units) })) : [];
+    return stands
+      ? amountsOf(stands).map((amount) => ({ ...amount, ...fieldOf(amount.measure), label: this.labelOf(amount), was: saidAmount(amount, this.units) }))
+      : [];
   });
   /** The correction as the form has it; null while something in it cannot be used, and while it would change nothing. */
   private readonly correction = computed((): EntryPayloads['corrected'] | null => {

@@ -1,4 +1,5 @@
 import { Injectable, signal } from '@angular/core';
+import { createAnswersOfLate } from './answers-of-late';
 import type { ForecastAnswer, ForecastTask } from './forecast-task';
 
 /** What the worker says. */
@@ -7,6 +8,10 @@ export interface ForecastMessage {
   readonly answer?: ForecastAnswer;
   readonly refusal?: string;
 }
+
+/** As many batches as are looked at in turn. */
+const MOST_REMEMBERED = 12;
+const LATE = createAnswersOfLate<ForecastTask, ForecastAnswer>(MOST_REMEMBERED);
 
 /** Runs forecasts beside the page. A new question, or the maker, drops the one that is running. */
 @Injectable()
@@ -21,12 +26,20 @@ export class ForecastRunner {
   start(task: ForecastTask): void {
     this.stop();
     this.refusal.set(null);
+    const known = LATE.of(task);
+    if (known) {
+      this.answer.set(known);
+      return;
+    }
     this.progress.set(0);
     const worker = new Worker(new URL('./forecast.worker', import.meta.url), { type: 'module' });
     this.worker = worker;
     worker.addEventListener('message', ({ data }: MessageEvent<ForecastMessage>) => {
       if (data.progress !== undefined) this.progress.set(data.progress);
-      if (data.answer) this.answer.set(data.answer);
+      if (data.answer) {
+        LATE.keep(task, data.answer);
+        this.answer.set(data.answer);
+      }
       if (data.refusal !== undefined) this.refusal.set(data.refusal);
       if (data.answer || data.refusal !== undefined) this.stop();
     });
