@@ -21,7 +21,12 @@ export async function demoPlaces(trug: TestTrug): Promise<DemoPlaces> {
   };
   const entriesOf = (name: string): readonly { id: string; kind: string }[] => batches.find((b) => b.name === name)?.entries ?? [];
   const [recipe] = await trug.ask<{ id: string }[]>('/api/recipes');
-  return { recipe: recipe?.id ?? '', batch, anEntry: entriesOf('Gate Blend')[0]?.id ?? '', aCrate: entriesOf('Kitchen Fizz').find((e) => e.kind === 'bottled')?.id ?? '' };
+  return {
+    recipe: recipe?.id ?? '',
+    batch,
+    anEntry: entriesOf('Gate Blend')[0]?.id ?? '',
+    aCrate: entriesOf('Kitchen Fizz').find((e) => e.kind === 'bottled')?.id ?? '',
+  };
 }
 
 /** Every view of the app, by a name and its address. */

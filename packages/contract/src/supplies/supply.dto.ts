@@ -1,24 +1,8 @@
+import { SUPPLY_KINDS, type SupplyKind } from '@trug/core/book/cupboard/supply-kinds';
 import { IsIn, IsInt, IsNotEmpty, IsOptional, ValidateIf } from 'class-validator';
 import { Day, InRange, InRangeOrNull, LIMITS, Text, Ulid } from '../validation/decorators.js';
 
-/** What the cupboard holds besides vessels. */
-export const SUPPLY_KINDS = [
-  'yeast',
-  'nutrient',
-  'sulfite',
-  'acid',
-  'carbonate',
-  'tannin',
-  'sugar',
-  'enzyme',
-  'bentonite',
-  'finings',
-  'bottles',
-  'other',
-] as const;
-
-/** A kind of supply. */
-export type SupplyKind = (typeof SUPPLY_KINDS)[number];
+export { SUPPLY_KINDS, type SupplyKind };
 
 /** How supplies are counted. */
 export const SUPPLY_UNITS = ['packet', 'g', 'tablet', 'mL', 'bottle'] as const;

@@ -178,8 +178,8 @@ export class PageHarness {
   /** The names of every field that takes a figure, as they stand. */
   figureNames(): readonly string[] {
     const typed = [...this.root.querySelectorAll<HTMLInputElement>('trug-quantity input, trug-number input, trug-line.count input, input[inputmode=decimal]')];
-    // A vessel or a sweet thing added on the way is a form of its own.
-    return [...new Set(typed.filter((el) => el.closest('trug-add-vessel, trug-own-sugar') === null).map((el) => el.name))];
+    // A vessel, a fruit or a sweet thing added on the way is a form of its own.
+    return [...new Set(typed.filter((el) => el.closest('trug-add-vessel, trug-own-fruit, trug-own-sugar') === null).map((el) => el.name))];
   }
 
   async type(name: string, text: string): Promise<void> {

@@ -3,11 +3,12 @@ import { WILD_YEAST_ID } from '../../base/reference/yeast-kinds.js';
 import { NUTRIENTS } from '../../juice/adjust/nutrient-plan.js';
 import { FERMENTABLES } from '../../base/reference/fermentables-data.js';
 import { YEAST_KINDS } from '../../base/reference/yeast-kinds-data.js';
+import type { DrawnSupply } from './supply-kinds.js';
 import type { SupplyUnit } from '../summary/supplies-left.js';
 
 /** What Trug can take out of a cupboard. */
 export interface SupplyOffer {
-  readonly kind: 'yeast' | 'sugar' | 'acid' | 'carbonate' | 'tannin' | 'sulfite' | 'enzyme' | 'bentonite' | 'nutrient' | 'finings';
+  readonly kind: DrawnSupply;
   /** Which of its kind; null when there is only one. */
   readonly refId: string | null;
   readonly name: string;

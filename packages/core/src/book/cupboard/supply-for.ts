@@ -1,3 +1,4 @@
+import type { SupplyKind } from './supply-kinds.js';
 import type { SupplyUse } from '../../juice/adjust/addition-payload.js';
 import { calendarDays } from '../../matter/quantity/days.js';
 import type { SupplyOffer } from './supply-catalogue.js';
@@ -15,7 +16,7 @@ export interface Need {
 export interface SupplyInHand {
   readonly id: string;
   /** `bottles` are filled and not used up; `other` serves no need Trug knows. */
-  readonly kind: SupplyOffer['kind'] | 'bottles' | 'other';
+  readonly kind: SupplyKind;
   readonly refId: string | null;
   readonly unit: SupplyUnit;
   readonly packetG: number | null;

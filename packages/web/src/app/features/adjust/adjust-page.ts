@@ -32,7 +32,7 @@ import { controlOver } from '../../shared/field/control-of';
 import { ToggleField } from '../../shared/field/toggle-field';
 import { Store } from '@ngrx/store';
 import { OwnSugar } from '../../shared/own-sugar/own-sugar';
-import { selectOwnSugars } from '../../state/own-sugars.selectors';
+import { selectOwnSugars } from '../../state/own-things.selectors';
 import { Refusal } from '../../shared/refusal/refusal';
 import { SULFITE_FORMS } from '../../shared/sulfite-forms';
 

@@ -20,7 +20,7 @@ import { maySeal, sealWay } from '@trug/core/book/state/sealing';
 import { fermentableById, fermentableWord, isPoured, litresPoured, PRIMING_SUGARS } from '@trug/core/base/reference/fermentables';
 import { asMeasured } from '@trug/core/book/kinds/sweet-amount';
 import { primingPerBottle, type PrimingMode } from '@trug/core/finish/bottle/priming-sugar';
-import { selectOwnSugars } from '../../state/own-sugars.selectors';
+import { selectOwnSugars } from '../../state/own-things.selectors';
 import { BottleChoice } from './bottle-choice';
 import { PrimingDrawn } from './priming-drawn';
 import { RunList } from './run-list';

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
+import { fruitById } from '@trug/core/base/reference/fruit-library';
 import { calendarDays, dayText } from '@trug/core/matter/quantity/days';
 import { OwnBottleForm } from '../../shared/own-bottle/own-bottle';
 import { supplyAmount } from '../../shared/supply-take/supply-words';
@@ -30,18 +31,24 @@ export class SupplyList {
     const open = this.open();
     return open === 'new' ? null : open;
   });
+  /** Fruit grows again: it is told by itself, and is never used up. */
+  protected readonly fruit = computed(() =>
+    this.stored().flatMap(({ id, kind, name, refId }) => (kind === 'fruit' && refId !== null ? [{ id, name, like: fruitById(refId).note }] : [])),
+  );
   private readonly all = computed(() =>
-    this.stored().map((supply) => {
-      const { bestBefore, left } = supply;
-      const daysLeft = bestBefore === null ? null : calendarDays(this.units.dateOf(this.now()), bestBefore);
-      const old = daysLeft !== null && daysLeft < 0;
-      return {
-        supply,
-        left: left > 0 ? supplyAmount({ ...supply, amount: left }, this.units) : 'used up',
-        old,
-        until: bestBefore === null ? 'keeps' : `${dayText(bestBefore)} ${bestBefore.slice(0, 4)}${old ? ', past its date' : ''}`,
-      };
-    }),
+    this.stored()
+      .filter(({ kind }) => kind !== 'fruit')
+      .map((supply) => {
+        const { bestBefore, left } = supply;
+        const daysLeft = bestBefore === null ? null : calendarDays(this.units.dateOf(this.now()), bestBefore);
+        const old = daysLeft !== null && daysLeft < 0;
+        return {
+          supply,
+          left: left > 0 ? supplyAmount({ ...supply, amount: left }, this.units) : 'used up',
+          old,
+          until: bestBefore === null ? 'keeps' : `${dayText(bestBefore)} ${bestBefore.slice(0, 4)}${old ? ', past its date' : ''}`,
+        };
+      }),
   );
   protected readonly rows = computed(() => this.all().filter(({ supply }) => supply.left > 0));
   protected readonly usedUp = computed(() => this.all().filter(({ supply }) => supply.left <= 0));

@@ -9,7 +9,7 @@ import type { Fruit, SulfiteForm } from '@trug/core';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { METHODS } from '@trug/core/book/plan/method';
 import { dayText } from '@trug/core/matter/quantity/days';
-import { selectOwnSugars } from '../../state/own-sugars.selectors';
+import { selectOwnSugars } from '../../state/own-things.selectors';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { USUAL_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';

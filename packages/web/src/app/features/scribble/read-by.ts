@@ -3,7 +3,7 @@ import { Store } from '@ngrx/store';
 import type { ScribbleContext } from '@trug/core/book/scribble/parse-scribble';
 import { namedYeasts } from '@trug/core/book/scribble/scribble-yeast';
 import { injectWeightsOf } from '../../shared/kitchen';
-import { selectOwnSugars } from '../../state/own-sugars.selectors';
+import { selectOwnSugars } from '../../state/own-things.selectors';
 import { settingsFeature } from '../../state/settings.reducer';
 import { selectSuppliesLeft } from '../../state/supplies.selectors';
 import { Units } from '../../units/units';

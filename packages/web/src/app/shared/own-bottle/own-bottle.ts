@@ -3,15 +3,14 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { attempt } from '@trug/core/base/errors/attempt';
 import { BOTTLE_KINDS, bottleById } from '@trug/core/base/reference/bottle-kinds';
 import { LONGEST_OWN_BOTTLE, ownBottleId } from '@trug/core/base/reference/own-bottle-id';
-import { newId } from '../../browser/new-id';
 import { SaidPipe } from '../../units/said.pipe';
 import { Units } from '../../units/units';
 import { createDraft } from '../../writing/draft';
-import { ResourceWriter } from '../../writing/resource-writer';
 import { NumberField, numberOf } from '../field/number-field';
 import { numberIn, QuantityField, readQuantity } from '../field/quantity-field';
 import { SelectField } from '../field/select-field';
 import { TextField } from '../field/text-field';
+import { injectKeepOwn } from '../keep-own';
 import { Refusal } from '../refusal/refusal';
 
 const EMPTY = { name: '', like: 'crown-500', size: '', limit: '', hot: '', count: '' };
@@ -72,7 +71,7 @@ const LIKE = [
   `,
 })
 export class OwnBottleForm {
-  private readonly writer = inject(ResourceWriter);
+  private readonly keep = injectKeepOwn();
   protected readonly units = inject(Units);
   /** The id by which it is filled from now on, and how many there are. */
   readonly made = output<{ readonly id: string; readonly count: number }>();
@@ -105,11 +104,7 @@ export class OwnBottleForm {
       this.refusal.set(whyNot(made.error));
       return;
     }
-    const resource = {
-      ...{ id: newId(), version: 0, kind: 'bottles' as const, refId: made.value, name: bottleById(made.value).name },
-      ...{ amount: many, unit: 'bottle' as const, packetG: null, bestBefore: null },
-    };
-    const { refused } = await this.writer.save({ of: 'supplies', resource }, `${resource.name} is in the cupboard.`);
+    const refused = await this.keep({ kind: 'bottles', refId: made.value, name: bottleById(made.value).name, amount: many, unit: 'bottle' });
     this.refusal.set(refused);
     if (refused !== null) return;
     this.draft.fields.set(EMPTY);

@@ -2,14 +2,13 @@ import { ChangeDetectionStrategy, Component, inject, input, output, signal } fro
 import { ReactiveFormsModule } from '@angular/forms';
 import { LONGEST_OWN_NAME, ownFermentableId } from '@trug/core/base/reference/own-fermentable';
 import { attempt } from '@trug/core/base/errors/attempt';
-import { newId } from '../../browser/new-id';
 import { Units } from '../../units/units';
 import { createDraft } from '../../writing/draft';
-import { ResourceWriter } from '../../writing/resource-writer';
 import { NumberField, numberOf } from '../field/number-field';
 import { numberIn, QuantityField, readQuantity } from '../field/quantity-field';
 import { SelectField } from '../field/select-field';
 import { TextField } from '../field/text-field';
+import { injectKeepOwn } from '../keep-own';
 import { Refusal } from '../refusal/refusal';
 
 const EMPTY = { name: '', carbohydrate: '', lasting: '', look: 'clear', amount: '' };
@@ -54,7 +53,7 @@ const EMPTY = { name: '', carbohydrate: '', lasting: '', look: 'clear', amount: 
   `,
 })
 export class OwnSugar {
-  private readonly writer = inject(ResourceWriter);
+  private readonly keep = injectKeepOwn();
   protected readonly units = inject(Units);
   readonly open = input(false);
   /** The id by which it is added from now on. */
@@ -81,18 +80,7 @@ export class OwnSugar {
       return;
     }
     const refId = made.value;
-    const resource = {
-      id: newId(),
-      version: 0,
-      kind: 'sugar' as const,
-      refId,
-      name: name.trim(),
-      amount: massG,
-      unit: 'g' as const,
-      packetG: null,
-      bestBefore: null,
-    };
-    const { refused } = await this.writer.save({ of: 'supplies', resource }, `${resource.name} is in the cupboard.`);
+    const refused = await this.keep({ kind: 'sugar', refId, name: name.trim(), amount: massG, unit: 'g' });
     this.refusal.set(refused);
     if (refused !== null) return;
     this.draft.fields.set(EMPTY);

@@ -5,15 +5,14 @@ import { USUAL_PACKET_G } from '@trug/core/book/cupboard/kitchen-weights';
 import { LONGEST_OWN_YEAST, OWN_STANDS_ABV, OWN_WARMTH_C, ownYeastId } from '@trug/core/base/reference/own-yeast-id';
 import { USUAL_YEAST_ID, WILD_YEAST_ID } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
-import { newId } from '../../browser/new-id';
 import { SaidPipe } from '../../units/said.pipe';
 import { Units } from '../../units/units';
 import { createDraft } from '../../writing/draft';
-import { ResourceWriter } from '../../writing/resource-writer';
 import { NumberField, numberOf } from '../field/number-field';
 import { numberIn, QuantityField, readQuantity } from '../field/quantity-field';
 import { SelectField } from '../field/select-field';
 import { TextField } from '../field/text-field';
+import { injectKeepOwn } from '../keep-own';
 import { Refusal } from '../refusal/refusal';
 
 const EMPTY = { name: '', like: USUAL_YEAST_ID, stands: '', from: '', to: '', grams: '', count: '' };
@@ -56,7 +55,7 @@ const EMPTY = { name: '', like: USUAL_YEAST_ID, stands: '', from: '', to: '', gr
   `,
 })
 export class OwnYeastForm {
-  private readonly writer = inject(ResourceWriter);
+  private readonly keep = injectKeepOwn();
   protected readonly units = inject(Units);
   /** The id by which it is pitched from now on. */
   readonly made = output<string>();
@@ -82,18 +81,10 @@ export class OwnYeastForm {
       );
       return;
     }
-    const resource = {
-      id: newId(),
-      version: 0,
-      kind: 'yeast' as const,
-      refId: made.value,
-      name: name.trim(),
-      amount: numberOf(count, 'count') ?? 1,
-      unit: 'packet' as const,
-      packetG: numberOf(grams, 'packetG') ?? USUAL_PACKET_G,
-      bestBefore: null,
-    };
-    const { refused } = await this.writer.save({ of: 'supplies', resource }, `${resource.name} is in the cupboard.`);
+    const refused = await this.keep({
+      ...{ kind: 'yeast', refId: made.value, name: name.trim() },
+      ...{ amount: numberOf(count, 'count') ?? 1, unit: 'packet', packetG: numberOf(grams, 'packetG') ?? USUAL_PACKET_G },
+    });
     this.refusal.set(refused);
     if (refused !== null) return;
     this.draft.fields.set(EMPTY);

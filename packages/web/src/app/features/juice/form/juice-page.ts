@@ -31,6 +31,8 @@ import { LogWriter } from '../../../writing/log-writer';
 import { ResourceWriter } from '../../../writing/resource-writer';
 import { TextField } from '../../../shared/field/text-field';
 import { SelectField } from '../../../shared/field/select-field';
+import { OwnFruitForm } from '../../../shared/own-fruit/own-fruit';
+import { selectOwnFruits } from '../../../state/own-things.selectors';
 import { Refusal } from '../../../shared/refusal/refusal';
 
 const ORIGINS = [
@@ -45,7 +47,7 @@ const ORIGINS = [
 @Component({
   selector: 'trug-juice-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Word, ReactiveFormsModule, RouterLink, NumberField, QuantityField, HotSample, Working, CautionList, TextField, SelectField, Refusal],
+  imports: [OwnFruitForm, Word, ReactiveFormsModule, RouterLink, NumberField, QuantityField, HotSample, Working, CautionList, TextField, SelectField, Refusal],
   templateUrl: './juice-page.html',
   styleUrl: './juice-page.scss',
 })
@@ -62,7 +64,8 @@ export class JuicePage {
   private readonly juices = this.store.selectSignal(juicesFeature.selectAll);
   private readonly held = this.store.selectSignal(selectHeldJuices);
   protected readonly origins = ORIGINS;
-  protected readonly library = FRUIT_LIBRARY;
+  private readonly ownFruits = this.store.selectSignal(selectOwnFruits);
+  protected readonly library = computed(() => [...this.ownFruits(), ...FRUIT_LIBRARY]);
   protected readonly acids = ['malic', 'tartaric', 'citric', 'sulfuric', 'lactic'].map((id) => ({ id, name: `${id} acid` }));
   protected readonly draft = createBatchDraft('juice', JUICE_FIELDS);
   protected readonly fields = computed(() => this.draft.fields());

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, signal } from '@an
 import { taOf } from '@trug/core/matter/liquid/acid-chemistry';
 import { fermentableGPerL } from '@trug/core/matter/liquid/views';
 import { solidsFromSg } from '@trug/core/matter/density/solids';
-import { FRUIT_LIBRARY } from '@trug/core/base/reference/fruit-library-data';
+import { ORCHARD_FRUIT } from '@trug/core/base/reference/fruit-library';
 import { placeLabels } from '../bench/reach-geometry';
 import { juiceColour } from '../cylinder/juice-colour';
 import type { HeldJuice } from '../juices-in-hand';
@@ -65,7 +65,7 @@ export class SugarAcidTannin {
   protected readonly box = TRIANGLE;
   protected readonly grid = triangleGrid();
   protected readonly asTable = signal(false);
-  protected readonly library = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group !== 'concentrate').map((k) => {
+  protected readonly library = ORCHARD_FRUIT.map((k) => {
     const [taGPerL, tanninGPerL] = [k.taGPerL[1], k.tanninGPerL[1]];
     const sugarGPerL = solidsFromSg(k.sg[1]) - taGPerL - tanninGPerL - OTHER_G_PER_L;
     return { id: k.id, fruit: k.fruit, ...trianglePoint({ sugarGPerL, taGPerL, tanninGPerL }) };

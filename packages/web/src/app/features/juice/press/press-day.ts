@@ -8,8 +8,7 @@ import { attempt } from '@trug/core/base/errors/attempt';
 import { CONDITIONS, RIPENESS, type FruitLot, type Pressing, type PressRun } from '@trug/core/juice/fruit/juice';
 import { PRESSES } from '@trug/core/juice/fruit/presses';
 import { pressSums, yieldFromFruit, fruitForVolume } from '@trug/core/juice/fruit/yield';
-import { fruitById } from '@trug/core/base/reference/fruit-library';
-import { FRUIT_LIBRARY } from '@trug/core/base/reference/fruit-library-data';
+import { fruitById, ORCHARD_FRUIT } from '@trug/core/base/reference/fruit-library';
 import { figure } from '@trug/core/base/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createBatchDraft } from '../../../writing/draft';
@@ -28,7 +27,9 @@ import { LogWriter } from '../../../writing/log-writer';
 import { ResourceWriter } from '../../../writing/resource-writer';
 import { TextField } from '../../../shared/field/text-field';
 import { SelectField } from '../../../shared/field/select-field';
+import { OwnFruitForm } from '../../../shared/own-fruit/own-fruit';
 import { Refusal } from '../../../shared/refusal/refusal';
+import { selectOwnFruits } from '../../../state/own-things.selectors';
 
 const FIELDS = {
   name: '',
@@ -45,13 +46,12 @@ const FIELDS = {
 };
 const RIPENESS_WORDS = { unripe: 'not ripe', ripe: 'ripe', mellow: 'mellowed', over: 'over-ripe' } as const;
 const CONDITION_WORDS = { sound: 'sound', bruised: 'some bruises', 'some-rot': 'some rot cut out' } as const;
-const PRESS_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group !== 'concentrate');
 
 /** The press-day sheet: kilos in, litres out by run, and the yield as it grows. Big buttons, for wet hands. */
 @Component({
   selector: 'trug-press-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, Working, CautionList, TextField, SelectField, Refusal],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, OwnFruitForm, QuantityField, Working, CautionList, TextField, SelectField, Refusal],
   templateUrl: './press-day.html',
   styleUrl: './press-day.scss',
 })
@@ -68,7 +68,8 @@ export class PressDay {
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly heavy: ReadingHints = { heavy: true };
   protected readonly presses = PRESSES;
-  protected readonly fruits = PRESS_FRUIT;
+  private readonly ownFruits = this.store.selectSignal(selectOwnFruits);
+  protected readonly fruits = computed(() => [...this.ownFruits(), ...ORCHARD_FRUIT]);
   protected readonly ripeness = RIPENESS.map((id) => ({ id, name: RIPENESS_WORDS[id] }));
   protected readonly conditions = CONDITIONS.map((id) => ({ id, name: CONDITION_WORDS[id] }));
   protected readonly ripenessWords = RIPENESS_WORDS;

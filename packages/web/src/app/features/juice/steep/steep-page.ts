@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Need } from '@trug/core';
-import { selectOwnSugars } from '../../../state/own-sugars.selectors';
+import { selectOwnFruits, selectOwnSugars } from '../../../state/own-things.selectors';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { fermentableById } from '@trug/core/base/reference/fermentables';
 import { WIDE_OPEN } from '@trug/core/finish/rack/wide-open';
@@ -14,8 +14,7 @@ import { attempt } from '@trug/core/base/errors/attempt';
 import { steepPlan } from '@trug/core/juice/fruit/steep-plan';
 import { phOf, taOf } from '@trug/core/matter/liquid/acid-chemistry';
 import { dryAbvOf, gravityOf } from '@trug/core/matter/liquid/views';
-import { fruitById } from '@trug/core/base/reference/fruit-library';
-import { FRUIT_LIBRARY } from '@trug/core/base/reference/fruit-library-data';
+import { fruitById, ORCHARD_FRUIT } from '@trug/core/base/reference/fruit-library';
 import { figure } from '@trug/core/base/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createDraft } from '../../../writing/draft';
@@ -35,6 +34,7 @@ import { selectFreeVessels } from '../../../state/free-vessels';
 import { LogWriter } from '../../../writing/log-writer';
 import { SelectField } from '../../../shared/field/select-field';
 import { TextField } from '../../../shared/field/text-field';
+import { OwnFruitForm } from '../../../shared/own-fruit/own-fruit';
 import { Refusal } from '../../../shared/refusal/refusal';
 
 const FIELDS = {
@@ -56,7 +56,6 @@ const FIELDS = {
   vessel: '',
 };
 const SUGARS = FERMENTABLES.filter((f) => f.kind === 'fermentable' && f.id !== 'sucrose');
-const STEEP_FRUIT = FRUIT_LIBRARY.filter((k) => k.group !== 'bought' && k.group !== 'concentrate');
 
 /** What is steeped is made in the warm as cartons are, unless the maker says otherwise when it is pitched. */
 const METHOD = 'carton-quick';
@@ -69,6 +68,7 @@ const LEMON_G = kitchenWeights('acid', 'citric').gramsPerLemon ?? NaN;
   selector: 'trug-steep-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    OwnFruitForm,
     AddVessel,
     SupplyTake,
     SaidPipe,
@@ -96,7 +96,8 @@ export class SteepPage {
   protected readonly units = inject(Units);
   protected readonly draft = createDraft('steep', FIELDS);
   protected readonly fields = computed(() => this.draft.fields());
-  protected readonly fruits = STEEP_FRUIT;
+  private readonly ownFruits = this.store.selectSignal(selectOwnFruits);
+  protected readonly fruits = computed(() => [...this.ownFruits(), ...ORCHARD_FRUIT]);
   protected readonly refusal = signal<string | null>(null);
   protected readonly heavy: ReadingHints = { heavy: true };
   private readonly volumeL = computed(() => this.read(this.fields().volume, 'volume'));
