@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import axe from 'axe-core';
+import type { Page } from 'puppeteer-core';
 import { Bench } from '../pages/bench';
 import { demoPlaces, VIEWS, type DemoPlaces } from '../pages/views';
 import { DESK, PHONE, SEASON_DAY, TestTrug } from '../support/trug';
@@ -24,6 +25,15 @@ beforeAll(async () => {
 afterAll(() => trug.stop());
 
 const WIDTHS = [DESK, { width: PHONE.width, height: PHONE.height }];
+/** A small phone, and a desk at which everything is drawn twice as large. */
+const NARROW = [
+  { width: 360, height: 740 },
+  { width: DESK.width / 2, height: DESK.height / 2 },
+];
+
+/** How wide the page is drawn, once it is laid out anew. */
+const widthDrawn = (page: Page): Promise<number> =>
+  page.evaluate(() => new Promise<number>((resolve) => requestAnimationFrame(() => resolve(Math.max(innerWidth, document.documentElement.scrollWidth)))));
 
 /** Whether what is open keeps the rules of access, wide and narrow, and scrolls no way but down. */
 async function keepsTheRules(): Promise<void> {
@@ -41,7 +51,11 @@ async function keepsTheRules(): Promise<void> {
       return results.violations.map((v) => ({ id: v.id, impact: v.impact ?? '', where: v.nodes.map((n) => n.html.slice(0, 160)).join(' | ') }));
     });
     expect({ width: viewport.width, violations }).toEqual({ width: viewport.width, violations: [] });
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(viewport.width);
+    expect(await widthDrawn(page)).toBeLessThanOrEqual(viewport.width);
+  }
+  for (const viewport of NARROW) {
+    await page.setViewport(viewport);
+    expect({ at: viewport.width, drawn: await widthDrawn(page) }).toEqual({ at: viewport.width, drawn: viewport.width });
   }
   expect(faults.splice(0)).toEqual([]);
 }
