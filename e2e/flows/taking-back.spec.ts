@@ -72,3 +72,22 @@ it('a cleaned vessel is dirty again, a new one is gone again, and a choice is as
     await bench.until(async () => (await trug.ask<{ volume: string }>('/api/settings')).volume === 'L');
   });
 });
+
+it('a batch is called otherwise on a phone, everywhere, and as it was when that is taken back', async () => {
+  await onPage(PHONE, async (bench) => {
+    const path = `/batch/${places.batch('Terrace Must')}`;
+    const called = async (): Promise<string | undefined> =>
+      (await trug.ask<{ id: string; name: string }[]>('/api/batches')).find(({ id }) => path.endsWith(id))?.name;
+    await bench.open(path);
+    await bench.press('Its name and tape');
+    await bench.fill('batchName', 'Terrace Late');
+    await bench.choose('batchTape', 'moss');
+    await bench.press('Call it so');
+    await bench.says(/It is called Terrace Late/);
+    await bench.says(/Renamed Terrace Late, was Terrace Must/, 'trug-log');
+    expect(await called()).toBe('Terrace Late');
+    await bench.press('Undo');
+    await bench.until(async () => (await called()) === 'Terrace Must');
+    await bench.says(/Terrace Must/, 'main h1, trug-tape');
+  });
+});

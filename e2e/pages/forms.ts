@@ -257,6 +257,14 @@ export const FORMS: readonly Form[] = [
     stays: true,
   },
   {
+    what: 'another name',
+    fill: onBatch('name', [], (bench) => bench.fill('batchName', 'Gate row')),
+    press: named('Call it so'),
+    counted: 'entries',
+    // Pressed again it is called so already.
+    stays: true,
+  },
+  {
     what: 'a recipe',
     fill: async (bench) => {
       await bench.open('/recipes');

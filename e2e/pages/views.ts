@@ -46,6 +46,7 @@ export const VIEWS: readonly (readonly [name: string, path: (demo: DemoPlaces) =
   ['keg', ({ batch }) => `/batch/${batch('Gate Blend')}/keg`],
   ['bottle bench', ({ batch }) => `/batch/${batch('Gate Blend')}/bottle`],
   ['note', ({ batch }) => `/batch/${batch('Kitchen Fizz')}/note`],
+  ['its name and tape', ({ batch }) => `/batch/${batch('Kitchen Fizz')}/name`],
   ['move', ({ batch }) => `/batch/${batch('Hollow Wild')}/move`],
   ['taste', ({ batch }) => `/batch/${batch('Old Terrace')}/taste`],
   ['steep something in it', ({ batch }) => `/batch/${batch('Gate Blend')}/infuse`],

@@ -1,5 +1,6 @@
 // errors
 export { CoreError, type CoreErrorCode, type Details } from './base/errors/core-error.js';
+export { calledBy } from './book/log/called-by.js';
 export { attempt, type Attempt } from './base/errors/attempt.js';
 export { type Range } from './base/errors/guards.js';
 export { LIMITS } from './base/errors/limits.js';

@@ -21,6 +21,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { InRange, InRangeOrNull, LIMITS, Text, TextList, Ulid } from '../validation/decorators.js';
+import { TAPES } from '../batches/tapes.js';
 import { GravityDto, type SupplyUseDto, SupplyUses, VesselFillDto } from './liquid-payloads.js';
 
 const isForced = (test: { readonly by: string }): boolean => test.by !== 'sugar-test';
@@ -187,6 +188,16 @@ export class LiftedPayloadDto {
 
 export class NotePayloadDto {
   @Text(4000) @IsNotEmpty() text!: string;
+}
+
+/** What a batch is called, and on which tape. */
+export class CalledDto {
+  @Text(60) @IsNotEmpty({ message: 'name must be given' }) name!: string;
+  @IsIn(TAPES) tape!: string;
+}
+
+export class RenamedPayloadDto extends CalledDto {
+  @ValidateNested() @Type(() => CalledDto) was!: CalledDto;
 }
 
 export class DiscardedPayloadDto {

@@ -100,6 +100,7 @@ const RIGHT: Readonly<Record<EntryKind, Readonly<Record<string, unknown>>>> = {
   opened: { kindId: 'crown-500', count: 1 },
   tasted: { text: 'sharp', sparkle: 'lively', again: true },
   note: { text: 'eggy' },
+  renamed: { name: 'Gate row', tape: 'leaf', was: { name: 'Gate', tape: 'straw' } },
   discarded: { volumeL: 1, why: 'spilt' },
   corrected: { entryId: OTHER, replacement: null },
 };

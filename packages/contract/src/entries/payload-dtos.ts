@@ -48,6 +48,7 @@ export const PAYLOAD_DTOS = {
   opened: acts.OpenedPayloadDto,
   tasted: TastedPayloadDto,
   note: acts.NotePayloadDto,
+  renamed: acts.RenamedPayloadDto,
   discarded: acts.DiscardedPayloadDto,
   corrected: CorrectedPayloadDto,
 } as const satisfies { readonly [K in EntryKind]: ClassConstructor<object> };

@@ -105,6 +105,7 @@ export const SAMPLE_PAYLOADS: { readonly [K in EntryKind]: EntryPayloads[K] } = 
     sheet: { ...BLANK_SHEET, clarity: 'bright', words: ['pear'], score: 8, next: 'rack it sooner', scales: { ...BLANK_SHEET.scales, acid: 3 } },
   },
   note: { text: 'a robin on the airlock' },
+  renamed: { name: 'Gate row', tape: 'leaf', was: { name: 'Gate', tape: 'straw' } },
   discarded: { volumeL: 0.5, why: 'drunk young' },
   corrected: { entryId: 'filled', replacement: null },
 };

@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import { checkEntry, type JuiceDto } from '@trug/contract';
-import { checkEntryAgainst, dayIn, daysBetween, judgeState, MOST_DAYS_AHEAD, replay, type Entry } from '@trug/core';
+import { calledBy, checkEntryAgainst, dayIn, daysBetween, judgeState, MOST_DAYS_AHEAD, replay, type Entry } from '@trug/core';
 import type { Transaction } from 'sequelize';
 import type { Clock } from '../run/clock.js';
 import { BatchModel } from './batch.model.js';
@@ -112,6 +112,7 @@ export function createEntryService({ write, clock, juices }: EntryServiceDeps): 
       changed.add(entry.batchId);
     }
     await bringUpToDate();
+    await callAsTold(added, transaction);
     await checkVesselsFree(added, before, transaction);
     return added.length;
   }
@@ -124,6 +125,15 @@ export function createEntryService({ write, clock, juices }: EntryServiceDeps): 
       return { entries, added };
     },
   };
+}
+
+/** Batches are called what their logs say, also after a new name was struck out. */
+async function callAsTold(added: readonly Entry[], transaction: Transaction): Promise<void> {
+  const told = new Set(added.flatMap((entry) => (entry.kind === 'renamed' || entry.kind === 'corrected' ? [entry.batchId] : [])));
+  for (const id of told) {
+    const called = calledBy(await entryRepository.list(id, transaction));
+    if (called) await BatchModel.update({ name: called.name, tape: called.tape }, { where: { id }, transaction });
+  }
 }
 
 /** When what an entry says happened; a correction says it in what takes the place, and one that strikes out says nothing of the kind. */

@@ -198,3 +198,30 @@ describe('payloads of an earlier form', () => {
     expect(payloadVersionOf('reading', upcasters)).toBe(1);
   });
 });
+
+describe('a batch called otherwise', () => {
+  const listed = async (id: string): Promise<BatchWithLog | undefined> =>
+    ((await server.request('GET', '/api/batches')).body as readonly BatchWithLog[]).find((batch) => batch.id === id);
+  it('is listed and given so, and as it was once that is struck out', async () => {
+    const id = await begun();
+    const was = await batchOf(id);
+    const renamed = sampleEntry(id, 'renamed', 1, { name: 'Gate row', tape: 'moss', was: { name: was.name, tape: was.tape } });
+    expect((await file(renamed)).status).toBe(201);
+    expect(await listed(id)).toMatchObject({ name: 'Gate row', tape: 'moss' });
+    expect(await batchOf(id)).toMatchObject({ name: 'Gate row', tape: 'moss' });
+    await file(correction(renamed, {}, null));
+    expect(await listed(id)).toMatchObject({ name: was.name, tape: was.tape });
+  });
+  it('needs a name and a tape that there is', async () => {
+    const id = await begun();
+    const was = { name: 'Gate', tape: 'straw' };
+    for (const called of [
+      { name: '', tape: 'moss' },
+      { name: 'Gate', tape: 'tartan' },
+      { name: 'x'.repeat(61), tape: 'moss' },
+    ]) {
+      expect((await file(sampleEntry(id, 'renamed', 1, { ...called, was }))).status).toBe(400);
+    }
+    expect((await batchOf(id)).entries).toHaveLength(1);
+  });
+});

@@ -57,6 +57,7 @@ export const routes: Routes = [
   { path: 'batch/:id/fault', title: 'What is wrong with it? · Trug', loadComponent: async () => (await import('./features/fault/fault-page')).FaultPage },
   { path: 'batch/:id/import', title: 'Readings from a table · Trug', loadComponent: async () => (await import('./features/import/import-page')).ImportPage },
   { path: 'batch/:id/again', title: 'Make it again · Trug', loadComponent: async () => (await import('./features/recipe/again-page')).AgainPage },
+  { path: 'batch/:id/name', title: 'Its name and tape · Trug', loadComponent: async () => (await import('./features/note/name-page')).NamePage },
   { path: 'batch/:id/rack', title: 'Rack · Trug', loadComponent: async () => (await import('./features/rack/rack-page')).RackPage },
   { path: 'batch/:id/bottle', title: 'Bottle bench · Trug', loadComponent: async () => (await import('./features/bottle/bottle-bench')).BottleBench },
   { path: 'juice', title: 'Juice · Trug', loadComponent: async () => (await import('./features/juice/place/juice-place')).JuicePlace },

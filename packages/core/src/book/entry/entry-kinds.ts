@@ -14,6 +14,7 @@ import { pitched } from '../kinds/pitched.js';
 import { pouredBack } from '../kinds/poured-back.js';
 import { primed } from '../kinds/primed.js';
 import { racked } from '../kinds/racked.js';
+import { renamed } from '../kinds/renamed.js';
 import { reading } from '../kinds/reading.js';
 import { split } from '../kinds/split.js';
 import { heated } from '../kinds/heated.js';
@@ -80,6 +81,7 @@ export const ENTRY_KINDS: { readonly [K in EntryKind]: Kind<EntryPayloads[K]> } 
   opened,
   tasted,
   note,
+  renamed,
   discarded,
   corrected,
 };

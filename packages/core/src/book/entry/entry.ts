@@ -31,6 +31,7 @@ import type { TrialledPayload } from '../kinds/trialled.js';
 import type { LetOffPayload } from '../kinds/let-off.js';
 import type { TastedPayload } from '../kinds/tasted.js';
 import type { NotePayload } from '../kinds/note.js';
+import type { RenamedPayload } from '../kinds/renamed.js';
 import type { DiscardedPayload } from '../kinds/discarded.js';
 
 /** What each kind of entry says, each in the file of its kind. Field names carry their units. */
@@ -68,6 +69,7 @@ export interface EntryPayloads {
   readonly opened: OpenedPayload;
   readonly tasted: TastedPayload;
   readonly note: NotePayload;
+  readonly renamed: RenamedPayload;
   readonly discarded: DiscardedPayload;
   readonly corrected: CorrectedPayload;
 }

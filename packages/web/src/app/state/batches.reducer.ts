@@ -1,5 +1,6 @@
 import type { BatchDto } from '@trug/contract/plain';
-import type { Entry } from '@trug/core';
+import type { Entry, EntryOf } from '@trug/core';
+import type { Called } from '@trug/core/book/kinds/renamed';
 import { createEntityAdapter, type EntityState } from '@ngrx/entity';
 import { createFeature, createReducer, on } from '@ngrx/store';
 import { AppApiActions } from './app.actions';
@@ -11,12 +12,21 @@ export type BatchesState = EntityState<BatchDto>;
 const adapter = createEntityAdapter<BatchDto>({ sortComparer: (a, b) => (a.startedAt < b.startedAt ? 1 : -1) });
 const initial: BatchesState = adapter.getInitialState();
 
+/** What a batch is called by entries that call it otherwise; the server says so of what is struck out. */
+function namedBy(entries: readonly Entry[], called: (entry: EntryOf<'renamed'>) => Called): Partial<Called> {
+  const last = entries.findLast((e) => e.kind === 'renamed');
+  if (last?.kind !== 'renamed') return {};
+  const { name, tape } = called(last);
+  return { name, tape };
+}
+
 function withEntries(state: BatchesState, entries: readonly Entry[]): BatchesState {
   const changes = [...new Set(entries.map((e) => e.batchId))].flatMap((id) => {
     const log = state.entities[id]?.entries;
     if (!log) return [];
     const known = new Set(log.map((e) => e.id));
-    return [{ id, changes: { entries: [...log, ...entries.filter((e) => e.batchId === id && !known.has(e.id))] } }];
+    const more = entries.filter((e) => e.batchId === id && !known.has(e.id));
+    return [{ id, changes: { ...namedBy(more, ({ payload }) => payload), entries: [...log, ...more] } }];
   });
   return adapter.updateMany(changes, state);
 }
@@ -25,7 +35,9 @@ function withoutEntries(state: BatchesState, entries: readonly Entry[]): Batches
   const gone = new Set(entries.map((e) => e.id));
   const changes = [...new Set(entries.map((e) => e.batchId))].flatMap((id) => {
     const log = state.entities[id]?.entries;
-    return log ? [{ id, changes: { entries: log.filter((e) => !gone.has(e.id)) } }] : [];
+    if (!log) return [];
+    const taken = log.filter((e) => gone.has(e.id));
+    return [{ id, changes: { ...namedBy(taken, ({ payload }) => payload.was), entries: log.filter((e) => !gone.has(e.id)) } }];
   });
   return adapter.updateMany(changes, state);
 }

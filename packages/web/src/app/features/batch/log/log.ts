@@ -14,6 +14,7 @@ import { LogWriter } from '../../../writing/log-writer';
   template: `
     <p class="from">
       <a class="link" [routerLink]="['/batch', view().batch.id, 'again']">Make it again</a>
+      <a class="link" [routerLink]="['/batch', view().batch.id, 'name']">Its name and tape</a>
       <a class="link" [routerLink]="['/batch', view().batch.id, 'import']">Readings from a table or a file</a>
     </p>
     @if (view().batch.unreadable; as unreadable) {
