@@ -25,7 +25,12 @@ import { Units } from '../../units/units';
                   <span class="quiet">at any size</span>
                 }
                 @if (editable()) {
-                  <button class="link quiet off-paper" type="button" [attr.aria-label]="'Change ' + step.lead + ' ' + step.rest" (click)="change.emit(step.id)">
+                  <button
+                    class="link quiet off-paper"
+                    type="button"
+                    [attr.aria-label]="'Change ' + step.lead + ' ' + step.rest"
+                    (click)="changeAsked.emit(step.id)"
+                  >
                     change
                   </button>
                 }
@@ -50,7 +55,7 @@ export class RecipeDays {
   readonly fixed = input<ReadonlySet<string>>(new Set());
   readonly editable = input(false);
   /** The step that is to be put right. */
-  readonly change = output<string>();
+  readonly changeAsked = output<string>();
   protected readonly days = computed(() => {
     const preferences = this.units.preferences();
     const byDay = new Map<number, ReturnType<RecipeDays['stepOf']>[]>();
