@@ -1,18 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
-import { attempt } from '@trug/core/base/errors/attempt';
 import { stepsOf } from '@trug/core/book/recipe/kept-recipe';
 import { recipeOf } from '@trug/core/book/recipe/recipe-of';
 import { newId } from '../../browser/new-id';
 import { ActHead } from '../../shared/act-head/act-head';
-import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { QuantityField } from '../../shared/field/quantity-field';
 import { Refusal } from '../../shared/refusal/refusal';
 import { injectBatchView } from '../../state/batch-of-page';
 import { SaidPipe } from '../../units/said.pipe';
 import { Units } from '../../units/units';
 import { createBatchDraft } from '../../writing/draft';
 import { ResourceWriter } from '../../writing/resource-writer';
+import { injectRecipeAt } from './recipe-at';
 import { RecipeDays } from './recipe-days';
 import { RecipeStart } from './recipe-start';
 
@@ -31,22 +31,15 @@ export class AgainPage {
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
   protected readonly draft = createBatchDraft('again', { volume: '' });
-  private readonly volumeL = computed(() => {
-    const read = readQuantity(this.units, this.draft.fields().volume, 'volume');
-    return read?.ok === true ? read.value.value : undefined;
-  });
-  private readonly outcome = computed(() => {
-    const view = this.view();
-    return view ? attempt(() => recipeOf(view.log, this.units.zone(), this.volumeL())) : null;
-  });
-  protected readonly recipe = computed(() => {
-    const outcome = this.outcome();
-    return outcome?.ok === true ? outcome.value : null;
-  });
-  protected readonly refusal = computed(() => {
-    const outcome = this.outcome();
-    return outcome?.ok === false ? `${outcome.error.message}.` : null;
-  });
+  private readonly at = injectRecipeAt(
+    () => this.draft.fields().volume,
+    (volumeL) => {
+      const view = this.view();
+      return view && recipeOf(view.log, this.units.zone(), volumeL);
+    },
+  );
+  protected readonly recipe = this.at.recipe;
+  protected readonly refusal = this.at.refusal;
   protected readonly notKept = signal<string | null>(null);
   protected readonly example = computed(() => this.units.volumeAbout(this.recipe()?.beganL ?? 0));
 

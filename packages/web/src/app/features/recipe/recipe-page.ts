@@ -2,10 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { attempt } from '@trug/core/base/errors/attempt';
 import { methodById } from '@trug/core/book/plan/method';
 import { inOrder, keptRecipeAt } from '@trug/core/book/recipe/kept-recipe';
-import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { QuantityField } from '../../shared/field/quantity-field';
 import { Refusal } from '../../shared/refusal/refusal';
 import { isInUse } from '../../state/in-use';
 import { recipesFeature } from '../../state/resources.reducer';
@@ -15,6 +14,7 @@ import { createDraft } from '../../writing/draft';
 import { LogWriter } from '../../writing/log-writer';
 import { ResourceWriter } from '../../writing/resource-writer';
 import { MoreSteps } from './more-steps';
+import { injectRecipeAt } from './recipe-at';
 import { RecipeDays } from './recipe-days';
 import { RecipeFacts } from './recipe-facts';
 import { RecipeStart } from './recipe-start';
@@ -40,22 +40,15 @@ export class RecipePage {
   protected readonly opened = signal<string | null>(null);
   protected readonly notKept = signal<string | null>(null);
   protected readonly isInUse = isInUse;
-  private readonly volumeL = computed(() => {
-    const read = readQuantity(this.units, this.draft.fields().volume, 'volume');
-    return read?.ok === true ? read.value.value : undefined;
-  });
-  private readonly outcome = computed(() => {
-    const recipe = this.recipe();
-    return recipe ? attempt(() => keptRecipeAt(recipe.steps, this.volumeL())) : null;
-  });
-  protected readonly made = computed(() => {
-    const outcome = this.outcome();
-    return outcome?.ok === true ? outcome.value : null;
-  });
-  protected readonly refusal = computed(() => {
-    const outcome = this.outcome();
-    return outcome?.ok === false ? `${outcome.error.message}.` : null;
-  });
+  private readonly at = injectRecipeAt(
+    () => this.draft.fields().volume,
+    (volumeL) => {
+      const recipe = this.recipe();
+      return recipe && keptRecipeAt(recipe.steps, volumeL);
+    },
+  );
+  protected readonly made = this.at.recipe;
+  protected readonly refusal = this.at.refusal;
   protected readonly writtenL = computed(() => this.made()?.beganL ?? 0);
   protected readonly madeIn = computed(() => {
     const recipe = this.recipe();
