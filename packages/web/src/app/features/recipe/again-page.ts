@@ -35,7 +35,7 @@ export class AgainPage {
     () => this.draft.fields().volume,
     (volumeL) => {
       const view = this.view();
-      return view && recipeOf(view.log, this.units.zone(), volumeL);
+      return view ? recipeOf(view.log, this.units.zone(), volumeL) : null;
     },
   );
   protected readonly recipe = this.at.recipe;

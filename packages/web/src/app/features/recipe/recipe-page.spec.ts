@@ -77,7 +77,7 @@ it('takes more as it would be scribbled, shown before it is kept; what cannot be
   await page.shows('trug-more-steps');
   await page.type('moreLine', '1/2 tsp nutrient, skim the cap, 3 sugar');
   await page.type('moreDays', '3');
-  expect(page.text('trug-more-steps ul')).toMatch(/nutrient.*skim the cap.*3 sugar/s);
+  expect(page.text('trug-more-steps ul')).toMatch(/nutrient.*Skim the cap.*3 sugar/s);
   await page.press('Put it in the recipe');
   expect(kept(page).steps.slice(3)).toMatchObject([
     { kind: 'addition', afterDays: 3, payload: { what: 'nutrient' } },
