@@ -21,6 +21,8 @@ export class SupplyDto {
   @InRangeOrNull(LIMITS.packetG) packetG!: number | null;
   /** What a level teaspoon of it weighs, g, as the maker weighed it; absent where nobody did. */
   @IsOptional() @InRange(LIMITS.teaspoonG) teaspoonG?: number | undefined;
+  /** How much of it its packet asks for in a litre, g; absent where nobody said. */
+  @IsOptional() @InRange(LIMITS.packetGPerL) doseGPerL?: number | undefined;
   @ValidateIf((s: SupplyDto) => s.bestBefore !== null)
   @Day()
   bestBefore!: string | null;

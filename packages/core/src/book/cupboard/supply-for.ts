@@ -22,6 +22,8 @@ export interface SupplyInHand {
   readonly packetG: number | null;
   /** What a level teaspoon of it weighs, g, by the maker's own scales; absent where nobody weighed one. */
   readonly teaspoonG?: number | undefined;
+  /** What its packet asks for in a litre, g; absent where nobody said. */
+  readonly doseGPerL?: number | undefined;
   /** The last day it is good, `2027-05-31`; null when it keeps. */
   readonly bestBefore: string | null;
   readonly left: number;

@@ -13,8 +13,8 @@ export interface PacketDose {
 }
 
 /** Usual packet rates, g/L. @source usual packets of powdered pectinase and of bentonite; the packet wins */
-const ENZYME_G_PER_L = 0.5;
-const BENTONITE_G_PER_L = 0.6;
+export const ENZYME_G_PER_L = 0.5;
+export const BENTONITE_G_PER_L = 0.6;
 /** Below this the enzyme works so slowly that twice as much is given, °C. @source usual packet advice */
 const COLD_C = 12;
 /** Above this it is destroyed, °C. @source usual packet advice */

@@ -12,9 +12,9 @@ export type SupplyLeft = SupplyInHand & Pick<SupplyDto, 'name'>;
 export const selectSuppliesLeft = createSelector(suppliesFeature.selectAll, selectSummaries, (supplies, summaries): readonly SupplyLeft[] => {
   const used = sumAmounts(summaries.flatMap((s) => s.used));
   return supplies
-    .map(({ id, kind, refId, name, amount, unit, packetG, teaspoonG, bestBefore }) => {
+    .map(({ id, kind, refId, name, amount, unit, packetG, teaspoonG, doseGPerL, bestBefore }) => {
       const left = Math.max(0, Math.round((amount - (used.get(id) ?? 0)) * 100) / 100);
-      return { id, kind, refId, name, unit, packetG, bestBefore, left, ...(teaspoonG === undefined ? {} : { teaspoonG }) };
+      return { id, kind, refId, name, unit, packetG, bestBefore, left, ...(teaspoonG === undefined ? {} : { teaspoonG }), ...(doseGPerL === undefined ? {} : { doseGPerL }) };
     })
     .sort(soonestFirst);
 });

@@ -48,6 +48,18 @@ export class ResourceWriter {
     return this.save(joined, said);
   }
 
+  /**
+   * Takes away what nothing tells of.
+   *
+   * @param said - what to tell the maker
+   * @returns why it stays; null once it is gone
+   */
+  async remove(named: Named, said: string): Promise<string | null> {
+    const answer = await this.takeAway(named);
+    if (answer === null) this.says.written(said, () => void this.save(onVersion(named, 0), 'As it was before.'));
+    return answer?.detail ?? null;
+  }
+
   /** Puts a vessel in the cupboard, and tells under which id. */
   async addVessel(vessel: VesselDto): Promise<Sent<VesselDto>> {
     const key = 'vessels:new';
@@ -98,11 +110,15 @@ export class ResourceWriter {
       if (refused !== null) this.says.refused(refused);
       return;
     }
-    const answer = await this.courier.answerTo(ResourcePageActions.resourceRemoved({ sent: stored }), stored, [
+    const answer = await this.takeAway(stored);
+    if (answer) this.says.refused(answer.detail);
+  }
+
+  private takeAway(sent: Named): Promise<Problem | null> {
+    return this.courier.answerTo(ResourcePageActions.resourceRemoved({ sent }), sent, [
       ResourceApiActions.resourceGone.type,
       ResourceApiActions.resourceRefused.type,
     ]);
-    if (answer) this.says.refused(answer.detail);
   }
 
   private async undoVessel(sent: VesselWrite): Promise<void> {

@@ -7,6 +7,8 @@ import type { CarbonateId, CoreError, Need, SulfiteForm } from '@trug/core';
 import { NUTRIENTS } from '@trug/core/juice/adjust/nutrient-plan';
 import type { AcidId } from '@trug/core/matter/liquid/acid-chemistry';
 import { supplyOfAddition } from '@trug/core/book/cupboard/addition-supply';
+import { BENTONITE_G_PER_L, ENZYME_G_PER_L } from '@trug/core/juice/adjust/enzyme-dose';
+import { ownDoseGPerL } from '@trug/core/book/cupboard/own-dose';
 import { additionAsk } from '@trug/core/book/plan/addition-ask';
 import { injectWeightsOf } from '../../shared/kitchen';
 import { fermentableById } from '@trug/core/base/reference/fermentables';
@@ -33,6 +35,7 @@ import { ToggleField } from '../../shared/field/toggle-field';
 import { Store } from '@ngrx/store';
 import { OwnSugar } from '../../shared/own-sugar/own-sugar';
 import { selectOwnSugars } from '../../state/own-things.selectors';
+import { selectSuppliesLeft } from '../../state/supplies.selectors';
 import { Refusal } from '../../shared/refusal/refusal';
 import { SULFITE_FORMS } from '../../shared/sulfite-forms';
 
@@ -139,6 +142,10 @@ export class AdjustPage {
     if (this.what() === 'acid' && f.acid === 'lemon') return 'mL';
     return this.what() === 'water' ? 'L' : 'g';
   });
+  private readonly supplies = inject(Store).selectSignal(selectSuppliesLeft);
+  /** What the maker's own packet says of what is chosen. */
+  private readonly ownDose = computed(() => ownDoseGPerL(this.supplies(), this.what(), this.writer.now()));
+  protected readonly usualDose = computed(() => String(this.ownDose() ?? (this.what() === 'bentonite' ? BENTONITE_G_PER_L : ENZYME_G_PER_L)));
   protected readonly outcome = computed(() => {
     const liquid = this.liquid();
     const view = this.view();
@@ -158,7 +165,7 @@ export class AdjustPage {
       carbonate: f.carbonate as CarbonateId,
       form: f.form as SulfiteForm,
       product: f.product,
-      packetGPerL: numberOf(f.packet, 'packetGPerL'),
+      packetGPerL: numberOf(f.packet, 'packetGPerL') ?? this.ownDose(),
       boiled: f.boiled === 'yes',
       given: this.given(),
     });

@@ -69,6 +69,15 @@ describe('AdjustPage', () => {
     await page.press('Water');
     expect(page.has('trug-supply-take input')).toBe(false);
   });
+  it('doses by what one’s own packet says, unless told otherwise', async () => {
+    const enzyme = sampleSupply({ kind: 'enzyme', refId: null, name: 'Pectic enzyme', amount: 50, doseGPerL: 0.2 });
+    const page = await PageHarness.open(AdjustPage, { batches: [sampleBatch([filled()])], supplies: [enzyme], today: 1, inputs });
+    await page.press('Enzyme');
+    // By hand: 20 L at 0.2 g/L, and at 0.3.
+    expect(page.text('aside h2')).toContain('4 g');
+    await page.type('packet', '0.3');
+    expect(page.text('aside h2')).toContain('6 g');
+  });
   it('warns of the running total of sulfite, not only of the dose', async () => {
     const page = await open([filled(), sampleEntry('addition', 0.5, { what: 'sulfite', so2MgPerL: 150 })]);
     await page.press('Sulfite');

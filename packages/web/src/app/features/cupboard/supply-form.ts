@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { ReactiveFormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import type { SupplyDto } from '@trug/contract/plain';
+import { DOSED_BY_PACKET } from '@trug/core/book/cupboard/own-dose';
 import { kitchenWeights, USUAL_PACKET_G } from '@trug/core/book/cupboard/kitchen-weights';
 import { SUPPLY_CATALOGUE } from '@trug/core/book/cupboard/supply-catalogue';
 import { broughtIn } from '@trug/core/book/cupboard/supply-for';
@@ -19,7 +20,7 @@ import { createRecordDraft } from '../../writing/record-draft';
 import { holdToContract } from '../../writing/dto-validator';
 import { ResourceWriter } from '../../writing/resource-writer';
 
-const EMPTY = { what: 'yeast:crisp-cider', amount: '', packetG: '', until: '', teaspoonG: '', paid: '' };
+const EMPTY = { what: 'yeast:crisp-cider', amount: '', packetG: '', until: '', teaspoonG: '', dose: '', paid: '' };
 
 /** What is counted: of the catalogue, or of the cupboard. */
 type Counted = Pick<SupplyDto, 'kind' | 'refId' | 'name' | 'unit'>;
@@ -59,6 +60,16 @@ const GROUPS = [
           [placeholder]="usualSpoon()"
           hint="Weigh ten and take a tenth. Spoons that you write anywhere are counted by it."
           formControlName="teaspoonG"
+        />
+      }
+      @if (isDosed()) {
+        <trug-number
+          label="Its packet says, g/L"
+          name="supplyDose"
+          figure="packetGPerL"
+          placeholder="0.5"
+          hint="What the packet asks for in a litre. It is taken wherever this goes in, unless you say otherwise."
+          formControlName="dose"
         />
       }
       @defer (on immediate) {
@@ -116,6 +127,8 @@ export class SupplyForm {
   private readonly usualSpoonG = computed(() => kitchenWeights(this.offer().kind, this.offer().refId).gramsPerTeaspoon);
   /** Whether it is spooned at all: a powder, grains or a syrup. */
   protected readonly isSpooned = computed(() => this.usualSpoonG() !== undefined && this.offer().unit !== 'tablet');
+  /** Whether how much goes in is what its packet says. */
+  protected readonly isDosed = computed(() => DOSED_BY_PACKET.some((kind) => kind === this.offer().kind));
   protected readonly usualSpoon = computed(() => String(this.usualSpoonG() ?? ''));
   protected readonly amountHint = computed(() => ({ packet: '2', tablet: '50', g: '250 g', mL: '250', bottle: '24' })[this.offer().unit]);
 
@@ -150,7 +163,8 @@ export class SupplyForm {
     const bestBefore = typed.until === '' ? null : typed.until;
     const paid = numberOf(typed.paid, 'paid') ?? undefined;
     const teaspoonG = this.isSpooned() ? (numberOf(typed.teaspoonG, 'teaspoonG') ?? undefined) : undefined;
-    const resource = this.resourceOf(own, { amount, packetG, bestBefore, paid, teaspoonG });
+    const doseGPerL = this.isDosed() ? (numberOf(typed.dose, 'packetGPerL') ?? undefined) : undefined;
+    const resource = this.resourceOf(own, { amount, packetG, bestBefore, paid, teaspoonG, doseGPerL });
     if (!resource) return;
     const said = own ? `${resource.name} is kept as it is now.` : `${resource.name} is in the cupboard.`;
     const { refused } = await this.writer.save({ of: 'supplies', resource }, said);
@@ -165,7 +179,7 @@ export class SupplyForm {
     this.done.emit();
   }
 
-  private resourceOf(own: SupplyLeft | null, said: Pick<SupplyDto, 'amount' | 'packetG' | 'bestBefore' | 'paid' | 'teaspoonG'>): SupplyDto | null {
+  private resourceOf(own: SupplyLeft | null, said: Pick<SupplyDto, 'amount' | 'packetG' | 'bestBefore' | 'paid' | 'teaspoonG' | 'doseGPerL'>): SupplyDto | null {
     if (!own) {
       const { kind, refId, name, unit } = this.offer();
       return { id: newId(), version: 0, kind, refId, name, unit, ...said };
@@ -182,6 +196,7 @@ export class SupplyForm {
       packetG: packetG === null ? '' : String(packetG),
       until: bestBefore ?? '',
       teaspoonG: String(this.stored()[id]?.teaspoonG ?? ''),
+      dose: String(this.stored()[id]?.doseGPerL ?? ''),
       paid: String(this.stored()[id]?.paid ?? ''),
     };
   }

@@ -8,19 +8,25 @@ import { appFeature } from '../../state/app.reducer';
 import { selectSuppliesLeft, type SupplyLeft } from '../../state/supplies.selectors';
 import { SaidPipe } from '../../units/said.pipe';
 import { Units } from '../../units/units';
+import { suppliesFeature } from '../../state/resources.reducer';
+import { ResourceWriter } from '../../writing/resource-writer';
+import { Refusal } from '../../shared/refusal/refusal';
 import { SupplyForm } from './supply-form';
 
 /** The packets and jars of the cupboard: what is left of each, and a way to put more in or one right. */
 @Component({
   selector: 'trug-supply-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [OwnBottleForm, SaidPipe, SupplyForm],
+  imports: [OwnBottleForm, Refusal, SaidPipe, SupplyForm],
   templateUrl: './supply-list.html',
   styleUrl: './supply-list.scss',
 })
 export class SupplyList {
   private readonly store = inject(Store);
   private readonly units = inject(Units);
+  private readonly writer = inject(ResourceWriter);
+  private readonly kept = this.store.selectSignal(suppliesFeature.selectEntities);
+  protected readonly refusal = signal<string | null>(null);
   private readonly stored = this.store.selectSignal(selectSuppliesLeft);
   private readonly now = this.store.selectSignal(appFeature.selectNow);
   /** The supply that is put right, or a new one; null while neither. */
@@ -52,4 +58,10 @@ export class SupplyList {
   );
   protected readonly rows = computed(() => this.all().filter(({ supply }) => supply.left > 0));
   protected readonly usedUp = computed(() => this.all().filter(({ supply }) => supply.left <= 0));
+
+  /** A fruit that is there no more: juices and logs that name it hold all that it was. */
+  protected async takeAway(id: string): Promise<void> {
+    const resource = this.kept()[id];
+    if (resource) this.refusal.set(await this.writer.remove({ of: 'supplies', resource }, `${resource.name} is taken away.`));
+  }
 }
