@@ -98,7 +98,7 @@ export class DrawnLabel {
     const roomMm2 = {
       band: 100 * 30,
       front: 84 * (this.picture() ? 16 : 24),
-      back: (this.qr() ? 46 : 64) * 26,
+      back: (this.qr() ? 46 : 64) * 19,
       tag: 39 * (40 - (this.qr() ? 14 : 0) - (this.picture() ? 14 : 0)),
       tape: 40 * 8,
     }[this.kind()];
