@@ -185,6 +185,8 @@ export class Bench {
 
   /** Clicks what a selector finds; twice, as an impatient or a shaky hand does. */
   async pressAt(selector: string, times: 1 | 2 = 1): Promise<void> {
+    // Nobody without a mouse presses in the very moment at which the page is drawn anew.
+    if (this.hand !== 'mouse') await this.quiet();
     const target = await this.standing(selector);
     await this.paced(target);
     this.counts.presses += times;
