@@ -14,7 +14,18 @@ export const selectSuppliesLeft = createSelector(suppliesFeature.selectAll, sele
   return supplies
     .map(({ id, kind, refId, name, amount, unit, packetG, teaspoonG, doseGPerL, bestBefore }) => {
       const left = Math.max(0, Math.round((amount - (used.get(id) ?? 0)) * 100) / 100);
-      return { id, kind, refId, name, unit, packetG, bestBefore, left, ...(teaspoonG === undefined ? {} : { teaspoonG }), ...(doseGPerL === undefined ? {} : { doseGPerL }) };
+      return {
+        id,
+        kind,
+        refId,
+        name,
+        unit,
+        packetG,
+        bestBefore,
+        left,
+        ...(teaspoonG === undefined ? {} : { teaspoonG }),
+        ...(doseGPerL === undefined ? {} : { doseGPerL }),
+      };
     })
     .sort(soonestFirst);
 });

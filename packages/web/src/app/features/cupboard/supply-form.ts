@@ -179,7 +179,10 @@ export class SupplyForm {
     this.done.emit();
   }
 
-  private resourceOf(own: SupplyLeft | null, said: Pick<SupplyDto, 'amount' | 'packetG' | 'bestBefore' | 'paid' | 'teaspoonG' | 'doseGPerL'>): SupplyDto | null {
+  private resourceOf(
+    own: SupplyLeft | null,
+    said: Pick<SupplyDto, 'amount' | 'packetG' | 'bestBefore' | 'paid' | 'teaspoonG' | 'doseGPerL'>,
+  ): SupplyDto | null {
     if (!own) {
       const { kind, refId, name, unit } = this.offer();
       return { id: newId(), version: 0, kind, refId, name, unit, ...said };

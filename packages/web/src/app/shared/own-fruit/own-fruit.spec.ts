@@ -48,5 +48,7 @@ it('stands in the cupboard by itself, and is never used up', async () => {
   expect(page.text()).toMatch(/Fruit of your own.*Gate tree.*much like/s);
   expect(page.text()).not.toContain('Used up');
   await page.press('Take Gate tree away');
-  expect(page.sent<{ type: string; sent: object }>('[Resource Page] Resource Removed')).toMatchObject([{ sent: { of: 'supplies', resource: { refId: GATE } } }]);
+  expect(page.sent<{ type: string; sent: object }>('[Resource Page] Resource Removed')).toMatchObject([
+    { sent: { of: 'supplies', resource: { refId: GATE } } },
+  ]);
 });
