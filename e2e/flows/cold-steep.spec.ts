@@ -14,7 +14,7 @@ it.each(SCREENS)('wild fruit is steeped cold and loose, strained, then sugared, 
   await bench.open('/juice/steep');
   await bench.pressAt('trug-own-fruit summary');
   await bench.fill('ownFruitName', 'Hedge crab');
-  await bench.choose('ownFruitLike', 'dolgo-crab');
+  await bench.choose('ownFruitLike', 'wild-hedgerow-crab');
   await bench.press('Keep it');
   await bench.says(/Hedge crab is in the cupboard/);
   await way.fills({ volume: '5 L', fruit: '2 kg', dried: '250 g', sg: '', ta: '', days: '5' });
@@ -48,7 +48,7 @@ it.each(SCREENS)('wild fruit is steeped cold and loose, strained, then sugared, 
   await way.scribbles('1.080 at 20C, too full, stands on a tray');
   await bench.open(`${path}/pitch`);
   await way.fills({ juice: '14 C' });
-  await way.takesYeast('cool-fruity-white');
+  await way.takesYeast('cold-tolerant-slow');
   await way.files(1, () => bench.press('Pitch it'));
 
   const state = await way.state(path);
