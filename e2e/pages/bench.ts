@@ -185,8 +185,11 @@ export class Bench {
 
   /** Clicks what a selector finds; twice, as an impatient or a shaky hand does. */
   async pressAt(selector: string, times: 1 | 2 = 1): Promise<void> {
-    // Nobody without a mouse presses in the very moment at which the page is drawn anew.
-    if (this.hand !== 'mouse') await this.quiet();
+    // Nobody without a mouse presses in the very moment at which the page is drawn anew, or while what is worked out still moves it.
+    if (this.hand !== 'mouse') {
+      await this.quiet();
+      await this.page.waitForFunction(() => document.querySelector('trug-ahead mat-progress-bar') === null, { timeout: WITHIN_MS });
+    }
     const target = await this.standing(selector);
     await this.paced(target);
     this.counts.presses += times;
