@@ -111,7 +111,11 @@ const FIRST_VIEWS = [{ file: 'first-run', path: () => '/shelf', act: (page) => p
 async function takeAll(views, url) {
   const batches = await (await fetch(`${url}/api/batches?with=logs`)).json();
   const id = (name) => batches.find((b) => b.name === name)?.id;
-  const browser = await puppeteer.launch({ executablePath: chromium, args: [...CHROMIUM_FLAGS, '--force-color-profile=srgb'], headless: true });
+  const browser = await puppeteer.launch({
+    executablePath: chromium,
+    args: [...CHROMIUM_FLAGS, '--force-color-profile=srgb', '--font-render-hinting=none'],
+    headless: true,
+  });
   for (const { file, path, viewport = DESK, act, dark = false } of views) {
     const context = await browser.createBrowserContext();
     const page = await context.newPage();
