@@ -88,8 +88,7 @@ export class Bench {
   }
 
   /** Goes to a page as by its address: the app begins anew. */
-  async openAnew(path: string): Promise<void> {
-    await this.quiet();
+  private async openAnew(path: string): Promise<void> {
     BEHIND.delete(this.page);
     await this.page.goto(`${this.url}${path}`, { waitUntil: 'domcontentloaded' });
     await this.page.waitForSelector('main h1');

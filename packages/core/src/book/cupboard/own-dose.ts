@@ -1,8 +1,4 @@
 import { inOrderOfUse, type SupplyInHand } from './supply-for.js';
-import type { DrawnSupply } from './supply-kinds.js';
-
-/** What is dosed by its packet alone: no sum of the must says how much. */
-export const DOSED_BY_PACKET: readonly DrawnSupply[] = ['enzyme', 'bentonite'];
 
 /**
  * What the maker's own packet asks for: of those of a kind that are there, the one that is used first and says so.

@@ -4,7 +4,7 @@ import { LIMITS } from '../../base/errors/limits.js';
 import { DAY_MS } from '../../matter/quantity/days.js';
 import type { Entry, EntryPayloads, Replacement } from '../entry/entry.js';
 import { recipeOf, type Recipe } from './recipe-of.js';
-import { BEGINNINGS, isOfRecipes, type KeptStep, type RecipeKind } from './recipe-step.js';
+import { BEGINNINGS, isOfRecipes, type KeptStep, type RecipeKind, type StepOf } from './recipe-step.js';
 
 /** A recipe is a log that never happened: it needs a first day, which is said nowhere. */
 const FIRST_DAY = Date.parse('2001-01-01T12:00:00.000Z');
@@ -29,9 +29,10 @@ export const momentOfDay = (afterDays: number): string => new Date(FIRST_DAY + a
  * @param payload - as an entry of that kind would say it
  * @param note - what is to be minded
  */
-export const stepOf = <K extends RecipeKind>(afterDays: number, kind: K, payload: EntryPayloads[K], note = ''): KeptStep =>
-  // Kind and payload belong together: they come so.
-  ({ afterDays, kind, payload, note, fixed: false }) as unknown as KeptStep;
+export const stepOf = <K extends RecipeKind>(afterDays: number, kind: K, payload: EntryPayloads[K], note = ''): StepOf<K> => ({
+  ...{ afterDays, kind, payload, note },
+  fixed: false,
+});
 
 /** Steps in the order in which they are done. */
 export const inOrder = (steps: readonly KeptStep[]): readonly KeptStep[] => [...steps].sort((a, b) => a.afterDays - b.afterDays);
@@ -45,7 +46,8 @@ export const stepsOf = (recipe: Recipe): readonly KeptStep[] =>
   recipe.steps.flatMap(({ afterDays, entry: { kind, payload, note } }) => {
     // What sulfite says besides is reckoned anew for each size.
     const kept = kind === 'addition' && payload.what === 'sulfite' ? '' : note;
-    return isOfRecipes(kind) ? [stepOf(afterDays, kind, payload as EntryPayloads[typeof kind], kept)] : [];
+    // Kind and payload belong together: they are of one entry.
+    return isOfRecipes(kind) ? [stepOf(afterDays, kind, payload as EntryPayloads[RecipeKind], kept) as KeptStep] : [];
   });
 
 /**

@@ -23,16 +23,17 @@ export const isOfRecipes = (kind: EntryKind): kind is RecipeKind => RECIPE_KINDS
 /** What a batch begins with. */
 export const BEGINNINGS: ReadonlySet<EntryKind> = new Set(['filled', 'blended', 'steeped']);
 
-/** One thing to do, as a recipe keeps it. */
-export type KeptStep = {
-  readonly [K in RecipeKind]: {
-    /** Days after the first, 0–730. */
-    readonly afterDays: number;
-    readonly kind: K;
-    /** As an entry of the size the recipe is written for would say it. */
-    readonly payload: EntryPayloads[K];
-    readonly note: string;
-    /** Whether it stays as it is, however much is made. */
-    readonly fixed: boolean;
-  };
-}[RecipeKind];
+/** One thing to do of one kind, as a recipe keeps it. */
+export interface StepOf<K extends RecipeKind> {
+  /** Days after the first, 0–730. */
+  readonly afterDays: number;
+  readonly kind: K;
+  /** As an entry of the size the recipe is written for would say it. */
+  readonly payload: EntryPayloads[K];
+  readonly note: string;
+  /** Whether it stays as it is, however much is made. */
+  readonly fixed: boolean;
+}
+
+/** One thing to do, of whichever kind. */
+export type KeptStep = { readonly [K in RecipeKind]: StepOf<K> }[RecipeKind];

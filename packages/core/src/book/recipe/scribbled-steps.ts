@@ -1,8 +1,9 @@
+import type { EntryPayloads } from '../entry/entry.js';
 import { scribbleLines } from '../scribble/scribble-lines.js';
 import type { Said, ScribbleLine } from '../scribble/scribble-types.js';
 import { methodById } from '../plan/method.js';
 import { inOrder, logOfSteps, momentOfDay, stepOf } from './kept-recipe.js';
-import { isOfRecipes, type KeptStep } from './recipe-step.js';
+import { isOfRecipes, type KeptStep, type RecipeKind } from './recipe-step.js';
 
 /** A part of a line as the recipe would keep it, or why it does not. */
 export type StepLine = { readonly is: 'step'; readonly step: KeptStep } | { readonly is: 'unread'; readonly text: string; readonly why: string };
@@ -12,9 +13,9 @@ function lineOf(line: ScribbleLine, afterDays: number): StepLine {
   // What asks for a page of its own, or is read or tasted, is kept as it was said: something to do on that day.
   if (line.is === 'page') return { is: 'step', step: stepOf(afterDays, 'note', { text: line.text }) };
   const { kind, payload, note = '' } = line.act;
-  return isOfRecipes(kind)
-    ? { is: 'step', step: stepOf(afterDays, kind, payload as never, note) }
-    : { is: 'step', step: stepOf(afterDays, 'note', { text: note }) };
+  if (!isOfRecipes(kind)) return { is: 'step', step: stepOf(afterDays, 'note', { text: note }) };
+  // Kind and payload belong together: they are of one act.
+  return { is: 'step', step: stepOf(afterDays, kind, payload as EntryPayloads[RecipeKind], note) as KeptStep };
 }
 
 /**

@@ -13,8 +13,9 @@ export interface PacketDose {
 }
 
 /** Usual packet rates, g/L. @source usual packets of powdered pectinase and of bentonite; the packet wins */
-export const ENZYME_G_PER_L = 0.5;
-export const BENTONITE_G_PER_L = 0.6;
+export const PACKET_G_PER_L = { enzyme: 0.5, bentonite: 0.6 } as const;
+/** What is dosed by its packet alone: no sum of the must says how much. */
+export const isDosedByPacket = (kind: string): kind is keyof typeof PACKET_G_PER_L => kind in PACKET_G_PER_L;
 /** Below this the enzyme works so slowly that twice as much is given, °C. @source usual packet advice */
 const COLD_C = 12;
 /** Above this it is destroyed, °C. @source usual packet advice */
@@ -40,7 +41,7 @@ export function enzymeDose(input: {
 }): Worked<PacketDose> {
   const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
   const tempC = inRange('tempC', input.tempC, LIMITS.tempC);
-  const rate = inRange('packetGPerL', input.packetGPerL ?? ENZYME_G_PER_L, LIMITS.packetGPerL);
+  const rate = inRange('packetGPerL', input.packetGPerL ?? PACKET_G_PER_L.enzyme, LIMITS.packetGPerL);
   const cold = tempC < COLD_C;
   const times = cold || input.fermented === true ? 2 : 1;
   const advice: string[] = [];
@@ -69,7 +70,7 @@ export function enzymeDose(input: {
  */
 export function bentoniteDose(input: { readonly volumeL: number; readonly packetGPerL?: number | undefined }): Worked<PacketDose> {
   const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
-  const rate = inRange('packetGPerL', input.packetGPerL ?? BENTONITE_G_PER_L, { min: 0.01, max: 10 });
+  const rate = inRange('packetGPerL', input.packetGPerL ?? PACKET_G_PER_L.bentonite, { min: 0.01, max: 10 });
   return worked(
     {
       massG: rate * volumeL,

@@ -7,7 +7,7 @@ import type { CarbonateId, CoreError, Need, SulfiteForm } from '@trug/core';
 import { NUTRIENTS } from '@trug/core/juice/adjust/nutrient-plan';
 import type { AcidId } from '@trug/core/matter/liquid/acid-chemistry';
 import { supplyOfAddition } from '@trug/core/book/cupboard/addition-supply';
-import { BENTONITE_G_PER_L, ENZYME_G_PER_L } from '@trug/core/juice/adjust/enzyme-dose';
+import { isDosedByPacket, PACKET_G_PER_L } from '@trug/core/juice/adjust/enzyme-dose';
 import { ownDoseGPerL } from '@trug/core/book/cupboard/own-dose';
 import { additionAsk } from '@trug/core/book/plan/addition-ask';
 import { injectWeightsOf } from '../../shared/kitchen';
@@ -145,7 +145,10 @@ export class AdjustPage {
   private readonly supplies = inject(Store).selectSignal(selectSuppliesLeft);
   /** What the maker's own packet says of what is chosen. */
   private readonly ownDose = computed(() => ownDoseGPerL(this.supplies(), this.what(), this.writer.now()));
-  protected readonly usualDose = computed(() => String(this.ownDose() ?? (this.what() === 'bentonite' ? BENTONITE_G_PER_L : ENZYME_G_PER_L)));
+  protected readonly usualDose = computed(() => {
+    const what = this.what();
+    return String(this.ownDose() ?? (isDosedByPacket(what) ? PACKET_G_PER_L[what] : ''));
+  });
   protected readonly outcome = computed(() => {
     const liquid = this.liquid();
     const view = this.view();

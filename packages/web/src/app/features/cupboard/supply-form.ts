@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { ReactiveFormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import type { SupplyDto } from '@trug/contract/plain';
-import { DOSED_BY_PACKET } from '@trug/core/book/cupboard/own-dose';
+import { isDosedByPacket } from '@trug/core/juice/adjust/enzyme-dose';
 import { kitchenWeights, USUAL_PACKET_G } from '@trug/core/book/cupboard/kitchen-weights';
 import { SUPPLY_CATALOGUE } from '@trug/core/book/cupboard/supply-catalogue';
 import { broughtIn } from '@trug/core/book/cupboard/supply-for';
@@ -128,7 +128,7 @@ export class SupplyForm {
   /** Whether it is spooned at all: a powder, grains or a syrup. */
   protected readonly isSpooned = computed(() => this.usualSpoonG() !== undefined && this.offer().unit !== 'tablet');
   /** Whether how much goes in is what its packet says. */
-  protected readonly isDosed = computed(() => DOSED_BY_PACKET.some((kind) => kind === this.offer().kind));
+  protected readonly isDosed = computed(() => isDosedByPacket(this.offer().kind));
   protected readonly usualSpoon = computed(() => String(this.usualSpoonG() ?? ''));
   protected readonly amountHint = computed(() => ({ packet: '2', tablet: '50', g: '250 g', mL: '250', bottle: '24' })[this.offer().unit]);
 

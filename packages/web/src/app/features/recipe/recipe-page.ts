@@ -6,12 +6,12 @@ import { methodById } from '@trug/core/book/plan/method';
 import { inOrder, keptRecipeAt } from '@trug/core/book/recipe/kept-recipe';
 import { QuantityField } from '../../shared/field/quantity-field';
 import { Refusal } from '../../shared/refusal/refusal';
+import { Clock } from '../../state/clock';
 import { isInUse } from '../../state/in-use';
 import { recipesFeature } from '../../state/resources.reducer';
 import { SaidPipe } from '../../units/said.pipe';
 import { Units } from '../../units/units';
 import { createDraft } from '../../writing/draft';
-import { LogWriter } from '../../writing/log-writer';
 import { ResourceWriter } from '../../writing/resource-writer';
 import { MoreSteps } from './more-steps';
 import { injectRecipeAt } from './recipe-at';
@@ -30,7 +30,7 @@ import { StepForm } from './step-form';
 })
 export class RecipePage {
   private readonly writer = inject(ResourceWriter);
-  private readonly now = inject(LogWriter);
+  private readonly clock = inject(Clock);
   private readonly stored = inject(Store).selectSignal(recipesFeature.selectEntities);
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
@@ -56,14 +56,10 @@ export class RecipePage {
   });
   protected readonly fixed = computed(() => new Set(inOrder(this.recipe()?.steps ?? []).flatMap((step, i) => (step.fixed ? [String(i)] : []))));
 
-  protected open(place: string): void {
-    this.opened.set(place);
-  }
-
   protected async putAway(): Promise<void> {
     const own = this.recipe();
     if (!own) return;
-    const retiredOn = isInUse(own) ? this.units.dateOf(this.now.now()) : null;
+    const retiredOn = isInUse(own) ? this.units.dateOf(this.clock.now()) : null;
     const { refused } = await this.writer.save(
       { of: 'recipes', resource: { ...own, retiredOn } },
       `${own.name} is ${retiredOn ? 'put away' : 'in use again'}.`,

@@ -137,8 +137,9 @@ export class StepForm {
       if (typeof read === 'string') return read;
       if (read !== null) values.set(amount.key, read);
     }
-    if (step.kind === 'note' && words.trim() === '') return 'Write what is to be done, or take it out.';
-    const said = step.kind === 'note' ? { ...asEntry(step), payload: { text: words.trim() } } : { ...withAmounts(asEntry(step), values), note };
-    return { ...withContent(step, said as ReturnType<typeof asEntry>), fixed, afterDays: Math.round(day?.value ?? step.afterDays) };
+    const when = { fixed, afterDays: Math.round(day?.value ?? step.afterDays) };
+    if (step.kind !== 'note') return { ...withContent(step, { ...withAmounts(asEntry(step), values), note }), ...when };
+    const todo = words.trim();
+    return todo === '' ? 'Write what is to be done, or take it out.' : { ...step, ...when, payload: { text: todo } };
   }
 }

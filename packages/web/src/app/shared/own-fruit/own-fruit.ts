@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, output, signal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { attempt } from '@trug/core/base/errors/attempt';
+import { LIMITS } from '@trug/core/base/errors/limits';
 import { ORCHARD_FRUIT } from '@trug/core/base/reference/fruit-library';
 import { LONGEST_OWN_FRUIT, ownFruitId } from '@trug/core/base/reference/own-fruit-id';
 import { Units } from '../../units/units';
@@ -67,7 +68,9 @@ export class OwnFruitForm {
     const read = numberIn(readQuantity(this.units, sg, 'gravity'));
     const made = attempt(() => ownFruitId({ name, likeId: like, sg: read, taGPerL: numberOf(ta, 'taGPerL'), ph: numberOf(ph, 'ph') }));
     if (!made.ok) {
-      this.refusal.set(`A juice begins between ${this.units.gravity(1)} and ${this.units.gravity(1.17)}. Look at the figure again.`);
+      this.refusal.set(
+        `A juice begins between ${this.units.gravity(LIMITS.juiceSg.min)} and ${this.units.gravity(LIMITS.juiceSg.max)}. Look at the figure again.`,
+      );
       return;
     }
     // It grows again each year: none of it is used up.
