@@ -75,6 +75,12 @@ describe('a draft', () => {
     TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
     expect(draft().fields()).toEqual({ a: '', b: 'x' });
   });
+  it('is kept in the very moment of a press and of a key, before anything is drawn', () => {
+    draft().set('a', 'pressed');
+    expect(draft().fields()).toEqual({ a: 'pressed', b: 'x' });
+    draft().form.controls.b.setValue('typed');
+    expect(draft().fields()).toEqual({ a: 'pressed', b: 'typed' });
+  });
   it('leaves nothing behind when a form is only opened', () => {
     draft();
     TestBed.tick();

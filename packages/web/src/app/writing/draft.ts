@@ -182,12 +182,15 @@ export function createDraft<T extends DraftFields>(key: string, initial: T): Dra
     offers.withdraw(key);
   });
   const form = followed(fields);
+  // A window that is closed in the very moment of a press or a key runs no effect any more.
+  form.valueChanges.subscribe(() => keep(untracked(fields)));
   return {
     fields,
     form,
     set: (field, value) => {
       fields.update((now) => ({ ...now, [field]: value }));
       put(form, field, value);
+      keep(untracked(fields));
     },
     fill: (filled) => {
       const isUntouched = untracked(fields) === untouched;
