@@ -42,6 +42,12 @@ describe('temperedSample', () => {
     expect(above).toBeGreaterThan(0.35);
     expect(above).toBeLessThan(0.65);
   });
+  it('gives the same points where what lies too low is not worked out', () => {
+    const whole = (z: Float64Array): number => -(((z[0] ?? 0) - 2) ** 2) * 50;
+    const drawn = (logLikelihood: (z: Float64Array, atLeast: number) => number): ReturnType<typeof temperedSample> =>
+      temperedSample({ dimensions: 2, count: 300, random: seededRandom(6), logLikelihood });
+    expect(drawn((z, atLeast) => (whole(z) < atLeast ? -Infinity : whole(z)))).toEqual(drawn(whole));
+  });
   it('gives the prior back where nothing was seen', () => {
     const { points, logEvidence, fresh } = temperedSample({ dimensions: 3, count: 3000, random: seededRandom(8), logLikelihood: () => 0 });
     expect([logEvidence, fresh >= 0.9]).toEqual([0, true]);

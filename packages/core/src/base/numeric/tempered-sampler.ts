@@ -7,7 +7,8 @@ export interface TemperedInput {
   readonly dimensions: number;
   /** Points to end with, 20 or more. */
   readonly count: number;
-  readonly logLikelihood: (point: Float64Array) => number;
+  /** Whatever lies below `atLeast` may be called -Infinity: it is not kept, however far below it is. */
+  readonly logLikelihood: (point: Float64Array, atLeast: number) => number;
   readonly random: Random;
 }
 
@@ -38,7 +39,7 @@ const MOST_STAGES = 60;
  */
 export function temperedSample({ dimensions, count, logLikelihood, random }: TemperedInput): TemperedSample {
   let points: Float64Array[] = Array.from({ length: count }, () => Float64Array.from({ length: dimensions }, () => random.normal()));
-  let likelihoods: Float64Array = Float64Array.from(points, logLikelihood);
+  let likelihoods: Float64Array = Float64Array.from(points, (point) => logLikelihood(point, -Infinity));
   let logEvidence = 0;
   let power = 0;
   let scale = 2.38 / Math.sqrt(dimensions);
@@ -58,9 +59,10 @@ export function temperedSample({ dimensions, count, logLikelihood, random }: Tem
       let accepted = 0;
       points.forEach((point, k) => {
         const proposed = stepped(point, root, step, random);
-        const likelihood = logLikelihood(proposed);
-        const gain = power * (likelihood - (likelihoods[k] ?? -Infinity)) + (squareOf(point) - squareOf(proposed)) / 2;
-        if (Math.log(1 - random.uniform()) < gain) {
+        // What a proposal must reach to be taken is known before its likelihood, which is then worked out no further than it has to be.
+        const wanted = (likelihoods[k] ?? -Infinity) + (Math.log(1 - random.uniform()) - (squareOf(point) - squareOf(proposed)) / 2) / power;
+        const likelihood = logLikelihood(proposed, wanted);
+        if (likelihood > wanted) {
           points[k] = proposed;
           likelihoods[k] = likelihood;
           moved[k] = 1;

@@ -44,51 +44,75 @@ export interface Curve {
   readonly stopsAt: number;
 }
 
+/** A share of something by how far it has come; what it needs of its curve is worked out once. */
+type Fall = (x: number) => number;
+
 /** Share gone of a fall whose pace goes with a power of what is left, half of it at x = 1. */
-function decayed(x: number, order: number): number {
+function decay(order: number): Fall {
   const a = Math.abs(order - 1) < 0.02 ? 0.02 : order - 1;
-  const left = 1 + (2 ** a - 1) * x;
-  return left <= 0 ? 1 : 1 - left ** (-1 / a);
+  const [pace, root] = [2 ** a - 1, -1 / a];
+  return (x) => {
+    const left = 1 + pace * x;
+    return left <= 0 ? 1 : 1 - left ** root;
+  };
 }
 
 /** An S about x = 1, begun at nothing. */
-function logistic(x: number, steep: number): number {
+function logistic(steep: number): Fall {
   const at0 = 1 / (1 + Math.exp(steep));
-  return (1 / (1 + Math.exp(-steep * (x - 1))) - at0) / (1 - at0);
+  return (x) => (1 / (1 + Math.exp(-steep * (x - 1))) - at0) / (1 - at0);
 }
 
 /** An S about x = 1 by doubling powers, begun at nothing. */
-function gompertz(x: number, steep: number): number {
+function gompertz(steep: number): Fall {
   const least = Math.exp(-steep);
   const c = Math.log(steep / -Math.log(0.5 + 0.5 * least));
-  return (Math.exp(-steep * Math.exp(-c * x)) - least) / (1 - least);
+  return (x) => (Math.exp(-steep * Math.exp(-c * x)) - least) / (1 - least);
 }
 
-/** Share of the fall that is over after some days of the clock, 0–1. */
-export function shareFallen(curve: Curve, clockDays: number): number {
-  return Math.min(curve.stopsAt, fallen(curve, clockDays - curve.lag));
-}
-
-function fallen({ family, half, steep, order, firstShare, secondFrom, secondDays }: Curve, t: number): number {
-  if (t <= 0) return 0;
-  const x = t / half;
+/** The fall of a curve by the days since it began to show, as if it never stopped. */
+function fallOf({ family, half, steep, order, firstShare, secondFrom, secondDays }: Curve): Fall {
   switch (family) {
     case 'decay':
     case 'abrupt':
-    case 'bell':
-      return decayed(x ** steep, order);
-    case 'gompertz':
-      return gompertz(x, steep);
-    case 'logistic':
-      return logistic(x, steep);
-    case 'two-phase':
-      return firstShare * decayed(x ** steep, 1) + (1 - firstShare) * decayed((t / secondDays) ** (0.5 + 0.5 * steep), order);
-    case 'second-wind':
-      return firstShare * logistic(x, steep) + (t <= secondFrom ? 0 : (1 - firstShare) * logistic((t - secondFrom) / secondDays, steep));
-    case 'rest':
+    case 'bell': {
+      const fall = decay(order);
+      return (t) => fall((t / half) ** steep);
+    }
+    case 'gompertz': {
+      const fall = gompertz(steep);
+      return (t) => fall(t / half);
+    }
+    case 'logistic': {
+      const fall = logistic(steep);
+      return (t) => fall(t / half);
+    }
+    case 'two-phase': {
+      const [first, second] = [decay(1), decay(order)];
+      return (t) => firstShare * first((t / half) ** steep) + (1 - firstShare) * second((t / secondDays) ** (0.5 + 0.5 * steep));
+    }
+    case 'second-wind': {
+      const fall = logistic(steep);
+      return (t) => firstShare * fall(t / half) + (t <= secondFrom ? 0 : (1 - firstShare) * fall((t - secondFrom) / secondDays));
+    }
+    case 'rest': {
+      const fall = logistic(steep);
       // It stands still for a while, and goes on where it stood.
-      return logistic((t <= secondFrom ? t : Math.max(secondFrom, t - secondDays)) / half, steep);
+      return (t) => fall((t <= secondFrom ? t : Math.max(secondFrom, t - secondDays)) / half);
+    }
   }
+}
+
+/**
+ * A curve's course.
+ *
+ * @param curve - see `Curve`
+ * @returns the share of the fall that is over after some days of the clock, 0–1
+ */
+export function shareAlong(curve: Curve): (clockDays: number) => number {
+  const fall = fallOf(curve);
+  const { lag, stopsAt } = curve;
+  return (clockDays) => (clockDays <= lag ? 0 : Math.min(stopsAt, fall(clockDays - lag)));
 }
 
 /** What curves are drawn about: the textbook's own course for this must, kind and warmth. */
@@ -189,9 +213,11 @@ export function curveFrom(family: Family, z: Float64Array, prior: CurvePrior, st
   };
 }
 
-/** Gravity along a curve. */
-export const gravityOn = (curve: Curve, originalSg: number, clockDays: number): number =>
-  originalSg - (originalSg - curve.endSg) * shareFallen(curve, clockDays);
+/** Gravity along a curve, by the days of the clock. */
+export function gravityAlong(curve: Curve, originalSg: number): (clockDays: number) => number {
+  const share = shareAlong(curve);
+  return (clockDays) => originalSg - (originalSg - curve.endSg) * share(clockDays);
+}
 
 /** Where a curve ends. */
 export const endOn = (curve: Curve, originalSg: number): number => originalSg - (originalSg - curve.endSg) * curve.stopsAt;

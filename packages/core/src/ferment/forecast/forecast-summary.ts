@@ -1,5 +1,5 @@
 import { TOUCH_HIGH_SG } from '../verdict/judge-facts.js';
-import { endOn, gravityOn, shareFallen, type Curve } from './curve-families.js';
+import { endOn, gravityAlong, shareAlong, type Curve } from './curve-families.js';
 import type { FermentSetting } from './ferment-model.js';
 import type { BandDay, Forecast, Spread } from './forecast-types.js';
 import { systematic, weightedQuantile } from '../../base/numeric/weights.js';
@@ -87,12 +87,13 @@ function finishOf(fitted: FittedCurve, { setting, clocks, todayDay }: SummaryFra
   const wanted = curve.stopsAt - FINISHED_WITHIN_SG / Math.max(1e-9, drop);
   if (wanted <= 0) return 0;
   // Falls only ever go down, so the moment is found by halving.
+  const share = shareAlong(curve);
   let hi = curve.lag + curve.half;
-  for (let i = 0; i < 24 && shareFallen(curve, hi) < wanted; i += 1) hi *= 2;
+  for (let i = 0; i < 24 && share(hi) < wanted; i += 1) hi *= 2;
   let lo = 0;
   for (let i = 0; i < 40; i += 1) {
     const middle = (lo + hi) / 2;
-    if (shareFallen(curve, middle) < wanted) lo = middle;
+    if (share(middle) < wanted) lo = middle;
     else hi = middle;
   }
   const today = clockAt(clock, todayDay);
@@ -101,11 +102,12 @@ function finishOf(fitted: FittedCurve, { setting, clocks, todayDay }: SummaryFra
 
 function bandOf(curves: readonly FittedCurve[], { setting, clocks, todayDay, horizonDays }: SummaryFrame): readonly BandDay[] {
   const values = new Float64Array(curves.length);
+  const gravities = curves.map(({ curve }) => gravityAlong(curve, setting.originalSg));
   const at = (share: number): number => values[Math.round(share * (values.length - 1))] ?? 1;
   return Array.from({ length: Math.floor(horizonDays) + 1 }, (_none, day) => {
     curves.forEach((c, k) => {
       const clock = clocks[c.power];
-      values[k] = gravityOn(c.curve, setting.originalSg, clock ? ticksOn(c, clock, day, todayDay) : day);
+      values[k] = gravities[k]?.(clock ? ticksOn(c, clock, day, todayDay) : day) ?? NaN;
     });
     values.sort();
     return { day, p10: at(0.1), p50: at(0.5), p90: at(0.9) };

@@ -8,11 +8,11 @@ import { weighed } from '../../base/numeric/weights.js';
 import { yeastById } from '../../base/reference/yeast-kinds.js';
 import { figure, gravityText } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
-import { curveFrom, FAMILIES, FAMILY_WEIGHTS, gravityOn, type Curve, type CurvePrior, type Family } from './curve-families.js';
+import { curveFrom, FAMILIES, FAMILY_WEIGHTS, gravityAlong, type Curve, type CurvePrior, type Family } from './curve-families.js';
 import { curvePrior } from './curve-prior.js';
 import { LEAST_EFFECTIVE, type Forecast, type ForecastInput } from './forecast-types.js';
 import { summariseCurves, type FittedCurve } from './forecast-summary.js';
-import { logLikelihoodOf } from './likelihood.js';
+import { courseLikelihood, type CourseLikelihood } from './likelihood.js';
 import { chanceToStick, answerIndex, DIMENSIONS, driftFrom, rateBelief, WARMTH_ANSWERS } from './traits-prior.js';
 import { clockAt } from './warm-clock.js';
 
@@ -32,6 +32,7 @@ interface Run {
   readonly prior: CurvePrior;
   /** What each clock shows at each reading, which is asked for thousands of times. */
   readonly shown: readonly (readonly number[])[];
+  readonly likelihood: CourseLikelihood;
   readonly input: ForecastInput;
   readonly chanceToStick: number;
   readonly random: Random;
@@ -84,7 +85,10 @@ export function* forecastInParts(input: ForecastInput): Generator<number, Worked
   inRange('sugarGPerL', prior.setting.sugarGPerL, { min: 1, max: 800 });
   const lastSg = readings.find((r) => r.day === lastDay)?.sg ?? prior.setting.originalSg;
   const shown = clocks.map((clock) => readings.map(({ day }) => clockAt(clock, day)));
-  const run: Run = { prior, shown, input: { ...input, readings }, chanceToStick: chanceToStick(prior.setting), random: seededRandom(input.seed) };
+  const run: Run = {
+    ...{ prior, shown, likelihood: courseLikelihood(readings), input: { ...input, readings } },
+    ...{ chanceToStick: chanceToStick(prior.setting), random: seededRandom(input.seed) },
+  };
 
   let drawn: Drawn[] = [];
   let counted = countOf(drawn);
@@ -141,7 +145,7 @@ function curveOf({ prior }: Run, { family, sticks }: Shape, z: Float64Array): { 
 
 /** Draws curves of one shape that agree with the readings, each weighed by how well its shape does. */
 function drawnFrom(run: Run, shape: Shape, members: number): readonly Drawn[] {
-  const { prior, shown, input, random } = run;
+  const { prior, shown, likelihood, random } = run;
   const { originalSg } = prior.setting;
   const share = (shape.sticks ? DRAWN_STICKING : 1 - DRAWN_STICKING) / FAMILIES.length;
   const believed = FAMILY_WEIGHTS[shape.family] * (shape.sticks ? run.chanceToStick : 1 - run.chanceToStick);
@@ -150,9 +154,10 @@ function drawnFrom(run: Run, shape: Shape, members: number): readonly Drawn[] {
     dimensions: DIMENSIONS + (shape.sticks ? 1 : 0),
     count,
     random,
-    logLikelihood: (z) => {
+    logLikelihood: (z, atLeast) => {
       const { curve, power } = curveOf(run, shape, z);
-      return logLikelihoodOf((i) => gravityOn(curve, originalSg, shown[power]?.[i] ?? 0), input.readings);
+      const gravity = gravityAlong(curve, originalSg);
+      return likelihood((i) => gravity(shown[power]?.[i] ?? 0), atLeast);
     },
   });
   const logWeight = Math.log(believed) + logEvidence - Math.log(count);

@@ -13,23 +13,37 @@ const ROUGH_TIMES = 2.5;
 
 const ROOT_TWO_PI = Math.sqrt(2 * Math.PI);
 
+/** How well a course of gravity, by its place among the readings, agrees with them; what cannot reach `atLeast` any more may be called -Infinity. */
+export type CourseLikelihood = (gravityAt: (index: number) => number, atLeast?: number) => number;
+
 /**
- * How well a course of gravity agrees with the readings. A reading far off counts as mistyped, and then says little
+ * What tells how well courses of gravity agree with readings. A reading far off counts as mistyped, and then says little
  * about any course.
  *
- * @param gravityAt - gravity at each reading, by its place among them
  * @param readings - as taken
- * @returns the log likelihood
+ * @returns the log likelihood of a course
  * @source normal errors mixed with rough ones and a flat share of gross ones
  */
-export function logLikelihoodOf(gravityAt: (index: number) => number, readings: readonly DayReading[]): number {
-  let sum = 0;
-  readings.forEach(({ sg, plusMinus }, i) => {
+export function courseLikelihood(readings: readonly DayReading[]): CourseLikelihood {
+  const noise = readings.map(({ sg, plusMinus }) => {
     const sd = Math.hypot(plusMinus ?? TYPED_SG, COURSE_SG);
-    const z = (sg - gravityAt(i)) / sd;
-    const fine = (1 - ROUGH_SHARE) * Math.exp((-z * z) / 2);
-    const rough = (ROUGH_SHARE / ROUGH_TIMES) * Math.exp(-((z / ROUGH_TIMES) ** 2) / 2);
-    sum += Math.log(((1 - MISTYPED_SHARE) * (fine + rough)) / (sd * ROOT_TWO_PI) + MISTYPED_SHARE / MISTYPED_RANGE_SG);
+    const height = (1 - MISTYPED_SHARE) / (sd * ROOT_TWO_PI);
+    const best = Math.log(height * (1 - ROUGH_SHARE + ROUGH_SHARE / ROUGH_TIMES) + MISTYPED_SHARE / MISTYPED_RANGE_SG);
+    return { sg, sd, height, best };
   });
-  return sum;
+  const best = noise.reduce((sum, reading) => sum + reading.best, 0);
+  return (gravityAt, atLeast = -Infinity) => {
+    let [sum, reachable] = [0, best];
+    for (let i = 0; i < noise.length; i += 1) {
+      const reading = noise[i];
+      if (reachable < atLeast || reading === undefined) return -Infinity;
+      const z = (reading.sg - gravityAt(i)) / reading.sd;
+      const fine = (1 - ROUGH_SHARE) * Math.exp((-z * z) / 2);
+      const rough = (ROUGH_SHARE / ROUGH_TIMES) * Math.exp((-z * z) / (2 * ROUGH_TIMES ** 2));
+      const told = Math.log(reading.height * (fine + rough) + MISTYPED_SHARE / MISTYPED_RANGE_SG);
+      sum += told;
+      reachable += told - reading.best;
+    }
+    return sum;
+  };
 }
