@@ -149,6 +149,7 @@ describe('the curve', () => {
       span: null,
       forecast: null,
       pitchedAt: null,
+      status: undefined,
       now: dayAt(today),
       gravityText: (sg) => sg.toFixed(3),
       tempText: (t) => `${t} °C`,

@@ -83,6 +83,7 @@ describe('curveDrawing', () => {
       span: null,
       forecast: null,
       pitchedAt: null,
+      status: undefined,
       now: dayAt(26),
       gravityText: (sg) => sg.toFixed(3),
       tempText: (t) => `${t} °C`,

@@ -76,6 +76,7 @@ describe('the fan', () => {
           effectiveMembers: 100,
         },
         pitchedAt: dayAt(0.1),
+        status: undefined,
         gravityText: (sg) => sg.toFixed(3),
         tempText: (t) => `${t} °C`,
         dayText: (iso: string) => dayText(iso),

@@ -1,5 +1,7 @@
 import type { BatchState, DeviceGravity, Entry, Forecast } from '@trug/core';
-import { DAY_MS } from '@trug/core/matter/quantity/days';
+import { likelyDay, likelyEndOn } from '@trug/core/ferment/forecast/forecast-words';
+import type { FermentStatus } from '@trug/core/ferment/verdict/verdict';
+import { calendarDays, DAY_MS } from '@trug/core/matter/quantity/days';
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { line } from 'd3-shape';
 import { deviceDrawings, type DeviceDrawing } from './curve-devices';
@@ -59,6 +61,8 @@ export interface CurveData {
   readonly devices: readonly DeviceGravity[];
   /** What is looked at; null for everything. */
   readonly span: TimeSpan | null;
+  /** What the verdict says. */
+  readonly status: FermentStatus | undefined;
   /** The pitch the forecast counts its days from. */
   readonly pitchedAt: string | null;
   /** The day a reading would tell most; null when none is wanted. */
@@ -132,11 +136,13 @@ export function curveDrawing(data: CurveData, { width, height }: CurveSize): Cur
   };
 }
 
-/** The likely end, and how it is told. */
-function doneOf({ forecast, pitchedAt, dayText }: CurveData): { readonly atMs: number; readonly text: string } | null {
-  const day = forecast?.finishDay.p50 ?? null;
-  if (day === null || pitchedAt === null) return null;
-  return { atMs: Date.parse(pitchedAt) + day * DAY_MS, text: `about ${dayText(new Date(Date.parse(pitchedAt) + Math.round(day) * DAY_MS).toISOString())}` };
+/** The day that the forecast's words name, and how it is told; null where they name none, as of a ferment that is stuck. */
+function doneOf({ forecast, pitchedAt, status, now, state, dayText }: CurveData): { readonly atMs: number; readonly text: string } | null {
+  const day = forecast && likelyDay(forecast, status);
+  if (forecast === null || day === null || pitchedAt === null) return null;
+  const endOn = likelyEndOn(forecast, { pitchedAt, zone: state.zone, status });
+  if (endOn === null || calendarDays(now, endOn, state.zone) <= 0) return null;
+  return { atMs: Date.parse(pitchedAt) + day * DAY_MS, text: `about ${dayText(endOn)}` };
 }
 
 /** The gravities the axis must hold: everything, or what lies in the stretch looked at. */

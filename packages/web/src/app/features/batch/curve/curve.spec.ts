@@ -1,6 +1,5 @@
-import type { DeviceGravity } from '@trug/core';
-import { dayText } from '@trug/core/matter/quantity/days';
-import { DAY_MS } from '@trug/core/matter/quantity/days';
+import type { DeviceGravity, Forecast } from '@trug/core';
+import { DAY_MS, dayText } from '@trug/core/matter/quantity/days';
 import { dayAt, filled, pitched, reading, sampleView } from '../../../../testing/sample-batch';
 import { curveDrawing, type CurveData } from './curve-geometry';
 import { createHand } from './curve-hand';
@@ -72,6 +71,7 @@ describe('a device on the curve', () => {
     questionedIds: [],
     now: dayAt(20),
     forecast: null,
+    status: undefined,
     devices,
     span,
     pitchedAt: null,
@@ -100,6 +100,23 @@ describe('a device on the curve', () => {
     expect(labels.filter((l) => / 20\d\d$/.test(l)).length).toBeGreaterThanOrEqual(1);
     expect(labels.filter((l) => / 20\d\d$/.test(l)).length).toBeLessThanOrEqual(2);
     expect(curveDrawing(late, size).pegs.at(-1)).toMatchObject({ label: 'read on 25 Jan', ahead: true });
+  });
+  it.each([
+    ['where the forecast names one', {}, { finishDay: 30 }, 'about 31 Oct'],
+    ['but none of a ferment that it calls stuck', {}, { finishDay: 30, chanceStuck: 0.86 }, undefined],
+    ['nor of one that stands still', { status: 'stalled' }, { finishDay: 30 }, undefined],
+    ['nor one that has gone by', {}, { finishDay: 19 }, undefined],
+  ] as const)('says on the curve the day of the end %s', (_where, also, { finishDay, ...found }, label) => {
+    const spread = { p10: 1, p50: 1, p90: 1 };
+    const forecast: Forecast = {
+      ...{ finalSg: spread, finalAbv: spread, rate: spread, chanceStuck: 0.05, effectiveMembers: 500 },
+      band: Array.from({ length: 100 }, (_none, day) => ({ day, p10: 1.0, p50: 1.005, p90: 1.01 })),
+      finishDay: { p10: finishDay - 1, p50: finishDay, p90: finishDay + 30 },
+      ...found,
+    };
+    const drawn = curveDrawing({ ...data([]), pitchedAt: state.pitchedAt, forecast, ...also }, size);
+    expect(drawn.fan.area).not.toBe('');
+    expect(drawn.fan.label?.text).toBe(label);
   });
   it('spreads what is looked at over the whole picture, with hours where it is short', () => {
     const span = { fromMs: startMs + 5 * DAY_MS, toMs: startMs + 7 * DAY_MS };

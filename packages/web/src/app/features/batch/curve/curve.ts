@@ -59,6 +59,7 @@ export class Curve {
         questionedIds: verdict?.value.questionedIds ?? [],
         now: this.now(),
         forecast: this.forecast(),
+        status: verdict?.value.status,
         devices: this.devices(),
         span: this.span(),
         pitchedAt: state.pitch?.at ?? null,

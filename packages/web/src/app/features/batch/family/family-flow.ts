@@ -86,6 +86,6 @@ export class FamilyFlow {
   });
 
   protected textOf({ name, litres }: FlowBand): string {
-    return `${this.units.volume(Math.round(litres * 10) / 10)} ${name}`;
+    return `${this.units.volumeAbout(litres)} ${name}`;
   }
 }
