@@ -145,9 +145,9 @@ function yieldQuestion(lPerKg: number, usual: YieldEstimate): string | null {
   if (!(lPerKg >= 0)) throw new CoreError('OUT_OF_RANGE', `a yield cannot be ${lPerKg}`, { field: 'lPerKg', given: lPerKg });
   const percent = figure(lPerKg * 100, 0);
   if (lPerKg > POSSIBLE_L_PER_KG.max)
-    return `${percent} L from 100 kg is more than apples hold. Check the kilos, the litres, or whether a run was written twice.`;
+    return `${percent} L from 100 kg is more than apples hold. Check the weights, what ran off, or whether a run was written twice.`;
   const spread = (usual.highLPerKg - usual.lowLPerKg) / 2;
   if (lPerKg > usual.highLPerKg + spread)
-    return `${percent} L from 100 kg is a good deal more than usual here (about ${figure(usual.lPerKg * 100, 0)}). Check the weights.`;
+    return `${percent} L from 100 kg is a good deal more than usual here (about ${figure(usual.lPerKg * 100, 0)} L from 100 kg). Check the weights.`;
   return null;
 }

@@ -26,12 +26,16 @@ export type Quantity =
   | { readonly dimension: 'gravity'; readonly sg: number }
   | { readonly dimension: 'pressure'; readonly valueBar: number };
 
+/** Beyond these nobody counts parts of a gallon, as of gas, nor tenths of an ounce. @source our choice */
+const MANY_L = 500;
+const MANY_LB = 25;
+
 function volumeText(valueL: number, unit: UnitPreferences['volume']): string {
   if (unit === 'L') {
     return valueL < 1 ? `${figure(valueL * 1000, 0)} mL` : `${trimmed(valueL, valueL < 10 ? 2 : 1)} L`;
   }
   const gallons = valueL / LITRES_PER[unit];
-  if (gallons >= 0.25) return `${trimmed(gallons, 2)} ${UNIT_LABELS[unit]}`;
+  if (gallons >= 0.25) return `${trimmed(gallons, valueL <= MANY_L ? 2 : 0)} ${UNIT_LABELS[unit]}`;
   const ounce = unit === 'us-gal' ? 'us-fl-oz' : 'imp-fl-oz';
   return `${trimmed(valueL / LITRES_PER[ounce], 1)} ${UNIT_LABELS[ounce]}`;
 }
@@ -54,7 +58,7 @@ function massText(valueG: number, unit: UnitPreferences['mass']): string {
   // A small dose is weighed on a gram scale, whatever the larder's sacks are marked in.
   if (valueG < SMALL_DOSE_G) return gramsText(valueG);
   if (ounces < 16) return `${trimmed(ounces, ounces < 2 ? 2 : 1)} oz`;
-  const tenths = Math.round(ounces * 10);
+  const tenths = ounces < MANY_LB * 16 ? Math.round(ounces * 10) : Math.round(ounces) * 10;
   const rest = (tenths % 160) / 10;
   return `${Math.floor(tenths / 160)} lb${rest > 0 ? ` ${trimmed(rest, 1)} oz` : ''}`;
 }

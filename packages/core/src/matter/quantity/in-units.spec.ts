@@ -53,6 +53,8 @@ describe('inUnits', () => {
       '“5000 L” is more than a home bench holds: check it, and write it as 20 L, 5 gal or 750 mL.',
       '“5000 L” is more than a home bench holds: check it, and write it as 20 L, 5 gal or 750 mL.',
     ],
+    ['34 L from 100 kg is a good deal (about 55 L from 100 kg).', '4.07 US gal from 100 lb is a good deal (about 6.58 US gal from 100 lb).'],
+    ['about 540 L of gas from 33.1 kg of fruit', 'about 143 US gal of gas from 73 lb of fruit'],
     ['pH 3.8, 1.050, 12 days', 'pH 3.8, 1.050, 12 days'],
   ])('says %s as %s', (metric, us) => {
     expect(inUnits(metric, US)).toBe(us);

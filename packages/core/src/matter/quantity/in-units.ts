@@ -1,5 +1,7 @@
 import { BOTTLE_KINDS } from '../../base/reference/bottle-kinds.js';
+import { figure } from '../../base/worked/figures.js';
 import { formatQuantity, type UnitPreferences } from './format-quantity.js';
+import { GRAMS_PER } from './units.js';
 
 const NUMBER = String.raw`(?<![\d.,/A-Za-z−-])([-−]?\d+(?:[.,]\d+)?)`;
 const JOIN = String.raw`(?:\s?(–|to|or|and)\s?([-−]?\d+(?:[.,]\d+)?))?`;
@@ -11,6 +13,8 @@ const VOLUME = new RegExp(`${NUMBER}${JOIN} (L|mL|litres?)${ENDS}`, 'g');
 const MASS = new RegExp(`${NUMBER}${JOIN} (g|kg|grams?)${ENDS}`, 'g');
 /** A gravity is written with three decimals and no unit; a drink under 1.000 has no other scale. */
 const GRAVITY = /(?<![\d.,/A-Za-z])(1\.[01]\d\d)(?:(–)(1\.[01]\d\d))?(?![\d]| ?(?:k?g|mL|L|kg)\b)/g;
+/** What fruit yields, by the hundredweight that weights are counted in. */
+const YIELD = new RegExp(`${NUMBER} L from 100 kg${ENDS}`, 'g');
 const PRESSURE = new RegExp(`${NUMBER}${JOIN} bar${ENDS}`, 'g');
 
 /** Words before a temperature that make it a difference between two, which has no freezing point to count from. */
@@ -57,6 +61,7 @@ const volumes = (text: string, units: UnitPreferences): string =>
   rewritten(text, VOLUME, (value, unit) => formatQuantity({ dimension: 'volume', valueL: value * (unit === 'mL' ? 0.001 : 1) }, units));
 const masses = (text: string, units: UnitPreferences): string =>
   rewritten(text, MASS, (value, unit) => formatQuantity({ dimension: 'mass', valueG: value * (unit === 'kg' ? 1000 : 1) }, units));
+const yields = (text: string): string => text.replace(YIELD, (_all, litres: string) => `${figure((numberOf(litres) * GRAMS_PER.lb) / 1000, 1)} L from 100 lb`);
 const pressures = (text: string, units: UnitPreferences): string =>
   rewritten(text, PRESSURE, (value) => formatQuantity({ dimension: 'pressure', valueBar: value }, units));
 
@@ -68,6 +73,7 @@ const gravities = (text: string, units: UnitPreferences): string =>
 
 /** The rewritings a maker needs: none where the core's own units are theirs. */
 const rewritingsFor = (units: UnitPreferences): readonly ((text: string, units: UnitPreferences) => string)[] => [
+  ...(units.mass === 'metric' ? [] : [yields]),
   ...(units.temperature === 'degC' ? [] : [temperatures]),
   ...(units.volume === 'L' ? [] : [volumes]),
   ...(units.mass === 'metric' ? [] : [masses]),

@@ -7,6 +7,7 @@ import { exampleQuantity } from '@trug/core/matter/quantity/example-quantity';
 import { formatQuantity, gravityDoubtText } from '@trug/core/matter/quantity/format-quantity';
 import { dayText } from '@trug/core/matter/quantity/days';
 import { dayIn, hourIn } from '@trug/core/matter/quantity/zone';
+import { LITRES_PER } from '@trug/core/matter/quantity/units';
 import { figure } from '@trug/core/base/worked/figures';
 import { settingsFeature } from '../state/settings.reducer';
 
@@ -35,6 +36,12 @@ export class Units {
   gravityUnit(): string {
     const { gravity } = this.preferences();
     return gravity === 'SG' ? '' : gravity === 'Bx' ? '°Bx' : 'g/L';
+  }
+
+  /** The measure that juice is bought by. */
+  measure(): { readonly name: string; readonly valueL: number } {
+    const { volume } = this.preferences();
+    return volume === 'L' ? { name: 'litre', valueL: 1 } : { name: 'gallon', valueL: LITRES_PER[volume] };
   }
 
   mass(valueG: number): string {

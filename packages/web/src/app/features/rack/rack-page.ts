@@ -184,7 +184,7 @@ export class RackPage {
   }
 
   protected readonly hasOver = computed(() => this.overL() > LEAST_OVER_L);
-  protected readonly over = computed(() => tenths(this.overL()));
+  protected readonly over = computed(() => this.units.volumeAbout(this.overL()));
   /** What goes in or out besides racking, in words. */
   protected readonly besides = computed(() =>
     [
@@ -215,7 +215,7 @@ export class RackPage {
       return;
     }
     if (this.hasOver()) {
-      this.refusal.set(`${this.units.volume(this.over())} find no room. Choose another vessel, or what becomes of them.`);
+      this.refusal.set(`${this.over()} find no room. Choose another vessel, or what becomes of them.`);
       return;
     }
     const [waterL, drunkL] = [this.waterL(), this.drunkL()];

@@ -16,7 +16,7 @@ import { SPLASH_L, toggled, type PickableVessel, type PickedVessels } from './pi
         <mat-checkbox [disableRipple]="true" [checked]="picked().picked.includes(v.id)" (change)="chosen.emit(toggledBy(v.id))">
           {{ v.name }} <span class="quiet">{{ units.volume(v.capacityL) }}{{ v.clean ? '' : ', to be cleaned first' }}</span>
           @if (fillOf(v.id); as fill) {
-            &ngsp;<b class="num">{{ units.volume(fill) }}</b>
+            &ngsp;<b class="num">{{ units.volumeAbout(fill) }}</b>
           }
         </mat-checkbox>
       } @empty {
@@ -76,8 +76,7 @@ export class VesselPick {
   });
 
   protected fillOf(id: string): number | null {
-    const fill = this.picked().fills.find((f) => f.vesselId === id);
-    return fill ? Math.round(fill.volumeL * 10) / 10 : null;
+    return this.picked().fills.find((f) => f.vesselId === id)?.volumeL ?? null;
   }
 
   protected toggledBy(id: string): string {

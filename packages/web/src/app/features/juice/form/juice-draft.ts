@@ -82,6 +82,8 @@ export interface FormUnits {
   readonly offsetSg: number;
   /** What must be added to the refractometer's figure, °Bx. */
   readonly offsetBrix: number;
+  /** What a price is for, L. */
+  readonly measureL: number;
 }
 
 /**
@@ -126,6 +128,7 @@ export function readJuice(fields: Fields, units: FormUnits): ReadJuice {
           offsetSg: fields.instrument === 'hydrometer' ? units.offsetSg : 0,
         };
   const taWorking = titration(fields, number);
+  const cost = number('cost', 'costPerL');
   const asMalic = (): number | null => {
     const gPerL = number('ta', 'taGPerL');
     if (gPerL === null) return null;
@@ -142,7 +145,7 @@ export function readJuice(fields: Fields, units: FormUnits): ReadJuice {
       taWorking,
       tanninGPerL: number('tannin', 'tanninGPerL'),
       yanMgPerL: number('yan', 'yanMgPerL'),
-      costPerL: number('cost', 'costPerL'),
+      costPerL: cost === null ? null : cost / units.measureL,
     },
   };
 }
@@ -171,9 +174,15 @@ const asText = (value: number | null): string => (value === null ? '' : String(v
  * @param juice - the card
  * @param volumeText - its litres in the maker's units
  * @param temperatureText - a temperature in the maker's units
+ * @param measureL - what a price is for, L
  * @returns fields
  */
-export function fieldsOf(juice: StoredJuice, volumeText: (valueL: number) => string, temperatureText: (valueC: number) => string): Fields {
+export function fieldsOf(
+  juice: StoredJuice,
+  volumeText: (valueL: number) => string,
+  temperatureText: (valueC: number) => string,
+  measureL: number,
+): Fields {
   const { gravity } = juice;
   return {
     ...JUICE_FIELDS,
@@ -191,7 +200,7 @@ export function fieldsOf(juice: StoredJuice, volumeText: (valueL: number) => str
     ta: juice.taGPerL === null ? '' : String(Math.round(juice.taGPerL * 100) / 100),
     tannin: asText(juice.tanninGPerL),
     yan: asText(juice.yanMgPerL),
-    cost: asText(juice.costPerL),
+    cost: asText(juice.costPerL === null ? null : Math.round(juice.costPerL * measureL * 100) / 100),
     preservative: juice.preserved ? 'sorbate-benzoate' : 'none',
     vitaminC: juice.vitaminC ? 'yes' : 'no',
     fromConcentrate: juice.fromConcentrate === true ? 'yes' : 'no',

@@ -89,6 +89,7 @@ export class JuicePage {
       calibratedAtC: this.gauges().hydrometer.calibratedAtC,
       offsetSg: this.gauges().hydrometer.offsetSg,
       offsetBrix: this.gauges().refractometer.offsetBrix,
+      measureL: this.units.measure().valueL,
     }),
   );
   protected readonly problems = computed(() => this.read().problems);
@@ -100,6 +101,7 @@ export class JuicePage {
           juice,
           (v) => this.units.volume(v),
           (c) => this.units.temperature(c),
+          this.units.measure().valueL,
         )
       : null;
   });
@@ -126,7 +128,7 @@ export class JuicePage {
       taGPerL: kept('taBy', 'ta', 'taAs')?.taGPerL ?? taGPerL,
       tanninGPerL,
       yanMgPerL,
-      costPerL,
+      costPerL: kept('cost')?.costPerL ?? costPerL,
       preserved: f.preservative === 'sorbate-benzoate',
       vitaminC: f.vitaminC === 'yes',
       fromConcentrate: f.fromConcentrate === 'yes' ? true : undefined,

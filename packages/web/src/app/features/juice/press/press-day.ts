@@ -164,10 +164,6 @@ export class PressDay {
     this.draft.set('sheet', JSON.stringify(sheet));
   }
 
-  protected roundL(valueL: number): number {
-    return Math.round(valueL * 10) / 10;
-  }
-
   protected print(): void {
     window.print();
   }
