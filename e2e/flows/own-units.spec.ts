@@ -19,6 +19,8 @@ const FOREIGN = {
   metric: ['°?F', 'US gal', 'imp gal', 'gallons?', 'fl oz', 'psi', 'lb', 'oz', '°Bx'],
   us: ['°?C', 'L', 'mL', 'litres?', 'bar', 'kg'],
 } as const;
+/** Units written out, with no number before them; what is in a litre belongs to the craft. */
+const WRITTEN_OUT = { metric: 'pounds?|gallons?|ounces?|Fahrenheit', us: 'kilos?|kilograms?|Celsius' } as const;
 const SETTINGS = {
   metric: { volume: 'L', mass: 'metric', temperature: 'degC', gravity: 'SG', pressure: 'bar' },
   us: { volume: 'us-gal', mass: 'imperial', temperature: 'degF', gravity: 'Bx', pressure: 'psi' },
@@ -71,7 +73,7 @@ describe.each(['us', 'metric'] as const)('under %s settings', (system) => {
   it('no view speaks in a unit that was not chosen', async () => {
     const settings = await trug.ask<object>('/api/settings');
     await trug.send('PUT', '/api/settings', { ...settings, ...SETTINGS[system] });
-    const foreign = new RegExp(`${NUMBER}(?:${FOREIGN[system].join('|')})(?![\\w/])`);
+    const foreign = new RegExp(`${NUMBER}(?:${FOREIGN[system].join('|')})(?![\\w/])|\\b(?:${WRITTEN_OUT[system]})\\b`, 'i');
     const { page, faults } = await trug.page(DESK);
     const bench = new Bench(page, trug.url);
     const found: string[] = [];

@@ -123,7 +123,7 @@ export const CAUTIONS = {
   'lift-glass': {
     id: 'lift-glass',
     severity: 'caution',
-    text: 'Twenty litres weigh more than twenty kilos, and a glass neck is not a handle.',
+    text: 'A full vessel weighs more than it looks, and a glass neck is not a handle.',
     whatToDo: 'Carry it in a crate with both hands beneath, and look for cracks first.',
   },
   'siphon-mouth': {

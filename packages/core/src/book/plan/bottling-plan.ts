@@ -111,7 +111,7 @@ function fizzOfHabit({ mode, bottles, fermentableId, warmestC }: BottlingInputs,
   if (mode === 'per-bottle' && new Set(bottles.map((b) => bottleById(b.kindId).sizeMl)).size > 1) {
     throw new CoreError(
       'NOT_ALLOWED',
-      'One dose makes more fizz in a small bottle than in a large one: choose bottles of one size, or let it go in by the litre',
+      'One dose makes more fizz in a small bottle than in a large one: choose bottles of one size, or let it go in with all of the drink, as a syrup',
     );
   }
   const massG = mode === 'bulk' ? doseG : inAll(doseG, { fermentableId, bottleMl, volumeL: liquid.volumeL });
