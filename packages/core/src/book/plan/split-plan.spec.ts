@@ -7,7 +7,7 @@ const vessels = [
   { vesselId: 'C', volumeL: 2 },
 ];
 const free = [{ id: 'F', capacityL: 5 }];
-const asked = { volumeL: 20, vessels, free };
+const asked = { volumeL: 20, vessels, free, eachL: null };
 
 describe('a drink shared out over vessels', () => {
   it('is racked into free ones out of all that stay, and leaves nothing out', () => {
@@ -16,6 +16,13 @@ describe('a drink shared out over vessels', () => {
     expect(staysL).toBeCloseTo(20 - 5 * SPLIT_FULL, 9);
     expect(litresIn(stays)).toBeCloseTo(staysL, 9);
     expect((stays[0]?.volumeL ?? NaN) / (stays[1]?.volumeL ?? NaN)).toBeCloseTo(2, 9);
+  });
+  it('puts as much into each free one as is asked, and says which does not hold it', () => {
+    const two = { ...asked, free: [...free, { id: 'G', capacityL: 23 }], picked: ['F', 'G', 'C'] };
+    const plan = splitPlan({ ...two, eachL: 4.5 });
+    expect(plan.shares.map(({ volumeL }) => volumeL)).toEqual([4.5, 4.5, 2]);
+    expect([plan.staysL, plan.tooSmallId]).toEqual([9, null]);
+    expect(splitPlan({ ...two, eachL: 5.1 }).tooSmallId).toBe('F');
   });
   it('leaves a vessel of its own as it stands, a lot by itself, and the others untouched', () => {
     const { shares, stays, staysL } = splitPlan({ ...asked, picked: ['B'] });

@@ -12,6 +12,8 @@ export interface SplitAsked {
   /** Vessels ticked, by id: others that are free, or the batch's own, which then are a lot by themselves as they stand. */
   readonly picked: readonly string[];
   readonly free: readonly { readonly id: string; readonly capacityL: number }[];
+  /** How much goes into each of the free ones, L; null for as much as leaves room for foam. */
+  readonly eachL: number | null;
 }
 
 /** What the shares come to. */
@@ -21,6 +23,8 @@ export interface SplitPlan {
   readonly stays: readonly VesselFill[];
   /** Below zero where more is taken than there is. */
   readonly staysL: number;
+  /** A free vessel that does not hold so much, by id; null when all do. */
+  readonly tooSmallId: string | null;
 }
 
 /**
@@ -30,14 +34,15 @@ export interface SplitPlan {
  * @param asked - the drink, its vessels and those ticked
  * @returns the shares in the order ticked, and what stays
  */
-export function splitPlan({ volumeL, vessels, picked, free }: SplitAsked): SplitPlan {
+export function splitPlan({ volumeL, vessels, picked, free, eachL }: SplitAsked): SplitPlan {
   const shares = picked.flatMap((vesselId): readonly VesselFill[] => {
     const own = vessels.find((v) => v.vesselId === vesselId);
     const other = free.find((v) => v.id === vesselId);
-    return own ? [own] : other ? [{ vesselId, volumeL: other.capacityL * SPLIT_FULL }] : [];
+    return own ? [own] : other ? [{ vesselId, volumeL: eachL ?? other.capacityL * SPLIT_FULL }] : [];
   });
   const left = vessels.filter((v) => !picked.includes(v.vesselId));
   const staysL = volumeL - litresIn(shares);
   const before = litresIn(left);
-  return { shares, staysL, stays: before > 0 ? left.map((v) => ({ ...v, volumeL: (v.volumeL * Math.max(0, staysL)) / before })) : [] };
+  const tooSmallId = free.find(({ id, capacityL }) => picked.includes(id) && (eachL ?? 0) > capacityL)?.id ?? null;
+  return { shares, staysL, tooSmallId, stays: before > 0 ? left.map((v) => ({ ...v, volumeL: (v.volumeL * Math.max(0, staysL)) / before })) : [] };
 }

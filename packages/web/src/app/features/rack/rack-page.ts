@@ -3,6 +3,11 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { VesselFill } from '@trug/core';
+import { litresIn } from '@trug/core/book/state/vessel-fill';
+import { addWater } from '@trug/core/matter/liquid/additions';
+import { countText } from '@trug/core/matter/quantity/count-text';
+import { BeforeAfter } from '../../shared/before-after/before-after';
+import { liquidRows } from '../../shared/before-after/liquid-rows';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { isAtRest } from '@trug/core/ferment/verdict/verdict';
 import { fitVessels } from '@trug/core/finish/rack/fit-vessels';
@@ -35,12 +40,17 @@ const USUAL_LOSS_FRACTION = 0.025;
 const MOST_SEARCHED = 12;
 /** Less than this over is a splash. @source our estimate */
 const LEAST_OVER_L = 0.1;
+/** Less air than this is none. @source our estimate */
+const LEAST_AIR_L = 0.05;
 
 /** Rack: which of the maker's vessels hold it best, how full they come, and what is left behind. */
 @Component({
   selector: 'trug-rack-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AddVessel, ActHead, SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, Working, Vessel, MatCheckbox, Refusal],
+  imports: [
+    ...[AddVessel, ActHead, BeforeAfter, SaidPipe, ReactiveFormsModule, RouterLink, QuantityField],
+    ...[CautionList, Working, Vessel, MatCheckbox, Refusal],
+  ],
   templateUrl: './rack-page.html',
   styleUrl: './rack-page.scss',
 })
@@ -137,9 +147,21 @@ export class RackPage {
       const fill = this.fills().find((f) => f.vesselId === vessel.id);
       const volumeL = fill?.volumeL ?? 0;
       const check = fill && volumeL > 0 ? headspaceCheck({ volumeL, capacityL: vessel.capacityL, stage }).value : null;
-      const air = check ? `${this.units.volumeAbout(check.emptyL)} air` : 'left empty';
+      const air = check ? (check.emptyL < LEAST_AIR_L ? 'to the brim' : `${this.units.volumeAbout(check.emptyL)} air`) : 'left empty';
       return { vessel, picked: fill !== undefined, fraction: volumeL / vessel.capacityL, volumeL, air, tooMuchAir: check?.verdict === 'too-much-air' };
     });
+  });
+  /** What the act changes of the batch, before it and after. */
+  protected readonly rows = computed(() => {
+    const { liquid, vessels } = this.view()?.state ?? { liquid: null, vessels: [] };
+    if (!liquid) return [];
+    const after = this.waterL() > 0 ? addWater(liquid, this.waterL()) : liquid;
+    const fills = this.fills().filter((f) => f.volumeL > 0);
+    return [
+      ...liquidRows(this.units, liquid, { ...after, volumeL: litresIn(fills) }, this.waterL() > 0 ? ['volume', 'strength'] : ['volume']),
+      { name: 'Stands in', unit: '', before: countText(vessels.length, 'vessel'), after: countText(fills.length, 'vessel') },
+      { name: 'Air over it', unit: '', before: this.airOver(vessels), after: this.airOver(fills) },
+    ];
   });
   protected readonly look = computed(() => ({ fruit: this.view()?.state.liquid?.fruit ?? ('apple' as const), haze: 0.3, sedimentMm: 0, working: false }));
   protected readonly cautions = computed(() => [
@@ -147,6 +169,12 @@ export class RackPage {
     caution('siphon-mouth'),
     ...(this.cards().some((c) => c.picked && c.vessel.capacityL >= 15) ? [caution('lift-glass')] : []),
   ]);
+
+  private airOver(fills: readonly VesselFill[]): string {
+    const capacityL = fills.reduce((sum, { vesselId }) => sum + (this.all().get(vesselId)?.capacityL ?? 0), 0);
+    const airL = capacityL - litresIn(fills);
+    return airL < LEAST_AIR_L ? 'none' : this.units.volumeAbout(airL);
+  }
 
   /** Takes one of the ways; it can be taken back. */
   protected take(way: LeftoverWay): void {

@@ -4,7 +4,7 @@ import { ReactiveFormsModule } from '@angular/forms';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { Liquid } from '@trug/core';
+import type { Liquid, VesselFill } from '@trug/core';
 import { splitPlan, SPLIT_FULL } from '@trug/core/book/plan/split-plan';
 import { AddVessel } from '../../shared/add-vessel/add-vessel';
 import { ActHead } from '../../shared/act-head/act-head';
@@ -16,6 +16,9 @@ import { Units } from '../../units/units';
 import { SaidPipe } from '../../units/said.pipe';
 import { vesselsFeature } from '../../state/vessels.reducer';
 import { LogWriter } from '../../writing/log-writer';
+import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
+import { Tape } from '../../shared/tape/tape';
+import { Vessel } from '../../shared/vessel/vessel';
 import { SelectField } from '../../shared/field/select-field';
 import { Refusal } from '../../shared/refusal/refusal';
 
@@ -25,61 +28,9 @@ const CHANGES = ['another yeast', 'another acidity', 'with nutrient', 'without s
 @Component({
   selector: 'trug-split-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AddVessel, ActHead, SaidPipe, ReactiveFormsModule, RouterLink, SelectField, MatCheckbox, Refusal],
-  template: `
-    @if (view(); as v) {
-      <form class="page" (ngSubmit)="file()" [formGroup]="draft.form">
-        <trug-act-head [view]="v" [dated]="true" act="Split it for a trial" how="rack" />
-        @if (!v.state.liquid) {
-          <p>There is nothing in its vessels to split.</p>
-          <a class="btn" [routerLink]="['/batch', v.batch.id]">To the batch</a>
-        } @else {
-          <div class="sheet">
-            <p>Each vessel you tick becomes a batch of its own, of the same drink. Change one thing in it, and compare them at the end.</p>
-            <trug-select label="What will be different" name="change" formControlName="change" [options]="changes" />
-            <fieldset>
-              <legend>Into</legend>
-              @for (vessel of own(); track vessel.id) {
-                <mat-checkbox [disableRipple]="true" [checked]="picked().includes(vessel.id)" (change)="toggle(vessel.id)">
-                  {{ vessel.name }} <span class="quiet">as it stands, {{ units.volume(vessel.volumeL) }}</span>
-                </mat-checkbox>
-              }
-              @for (vessel of free(); track vessel.id) {
-                <mat-checkbox [disableRipple]="true" [checked]="picked().includes(vessel.id)" (change)="toggle(vessel.id)">
-                  {{ vessel.name }}
-                  <span class="quiet">takes {{ units.volume(vessel.capacityL * full) }}{{ vessel.clean ? '' : ', to be cleaned first' }}</span>
-                </mat-checkbox>
-              } @empty {
-                <p class="hint">No vessel is free. Empty one, or add another.</p>
-              }
-              <trug-add-vessel [open]="free().length === 0" (added)="toggle($event)" />
-            </fieldset>
-            <p role="status">{{ says() | said }}</p>
-            <trug-refusal [why]="refusal()" />
-            <div class="acts">
-              <button class="btn btn-main" type="submit">Split it</button>
-              <a class="link" [routerLink]="['/batch', v.batch.id]">Not yet</a>
-            </div>
-          </div>
-        }
-      </form>
-    }
-  `,
-  styles: `
-    fieldset {
-      display: grid;
-      margin: 0;
-      padding: 0;
-      border: 0;
-    }
-    legend {
-      padding: 0;
-      font-weight: 600;
-    }
-    p {
-      margin: 0;
-    }
-  `,
+  imports: [AddVessel, ActHead, SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, SelectField, MatCheckbox, Refusal, Tape, Vessel],
+  templateUrl: './split-page.html',
+  styleUrl: './split-page.scss',
 })
 export class SplitPage {
   private readonly store = inject(Store);
@@ -90,7 +41,7 @@ export class SplitPage {
   protected readonly view = injectBatchView(this.id);
   protected readonly free = this.store.selectSignal(selectFreeVessels);
   private readonly byId = this.store.selectSignal(vesselsFeature.selectVesselById);
-  protected readonly draft = createBatchDraft('split', { change: CHANGES[0] as string, picked: '' });
+  protected readonly draft = createBatchDraft('split', { change: CHANGES[0] as string, picked: '', each: '' });
   protected readonly changes = CHANGES.map((change) => ({ id: change, name: change }));
   protected readonly full = SPLIT_FULL;
   /** Its own vessels, where there are several: each can be a lot by itself without being moved. */
@@ -106,12 +57,37 @@ export class SplitPage {
       .picked.split(',')
       .filter((id) => this.free().some((v) => v.id === id) || this.own().some((v) => v.id === id)),
   );
+  /** Whether something is racked into a vessel that is free: then it can be said how much. */
+  protected readonly moves = computed(() => this.free().some((v) => this.picked().includes(v.id)));
   private readonly plan = computed(() =>
-    splitPlan({ volumeL: this.volumeL(), vessels: this.view()?.state.vessels ?? [], picked: this.picked(), free: this.free() }),
+    splitPlan({
+      volumeL: this.volumeL(),
+      vessels: this.view()?.state.vessels ?? [],
+      picked: this.picked(),
+      free: this.free(),
+      eachL: this.moves() ? numberIn(readQuantity(this.units, this.draft.fields().each, 'volume')) : null,
+    }),
   );
+  /** As much as goes into one of them while nothing is said, for the field. */
+  protected readonly usualEach = computed(() => {
+    const first = this.free().find((v) => this.picked().includes(v.id));
+    return this.units.volumeAbout((first?.capacityL ?? 0) * SPLIT_FULL);
+  });
+  protected readonly look = computed(() => ({ fruit: this.view()?.state.liquid?.fruit ?? ('apple' as const), haze: 0.4, sedimentMm: 0, working: false }));
+  /** The batches there will be, each with its vessels as full as they become: what stays, and then what is split off. */
+  protected readonly lots = computed(() => {
+    const { shares, stays, staysL } = this.plan();
+    const batch = this.view()?.batch;
+    if (!batch) return [];
+    const lot = (name: string, fills: readonly VesselFill[], volumeL: number) => ({ name, says: this.units.volumeAbout(volumeL), vessels: this.drawn(fills) });
+    const siblings = shares.map((share, i) => lot(siblingName(batch.name, i), [share], share.volumeL));
+    return [lot(batch.name, shares.length === 0 ? (this.view()?.state.vessels ?? []) : stays, Math.max(0, staysL)), ...siblings];
+  });
   protected readonly says = computed(() => {
-    const { shares, staysL } = this.plan();
+    const { shares, staysL, tooSmallId } = this.plan();
     if (shares.length === 0) return 'Tick one vessel or more.';
+    const tooSmall = tooSmallId === null ? undefined : this.byId().get(tooSmallId);
+    if (tooSmall) return `${tooSmall.name} holds no more than ${this.units.volume(tooSmall.capacityL)}: write less, or take another.`;
     if (staysL < 0) return `That takes ${this.units.volume(-staysL)} more than there is.`;
     if (staysL === 0) return 'Something must stay: leave one of its vessels out.';
     return `${this.units.volumeAbout(staysL)} stay in ${this.view()?.batch.name ?? ''}.`;
@@ -122,18 +98,26 @@ export class SplitPage {
     this.draft.set('picked', (now.includes(id) ? now.filter((p) => p !== id) : [...now, id]).join(','));
   }
 
+  private drawn(fills: readonly VesselFill[]) {
+    return fills.flatMap(({ vesselId, volumeL }) => {
+      const vessel = this.byId().get(vesselId);
+      return vessel ? [{ vessel, fraction: volumeL / vessel.capacityL, label: `${vessel.name}, ${this.units.volumeAbout(volumeL)}` }] : [];
+    });
+  }
+
   protected async file(): Promise<void> {
     const view = this.view();
     const liquid = view?.state.liquid;
-    const { shares, stays, staysL } = this.plan();
-    if (!view || !liquid || shares.length === 0 || staysL <= 0) {
-      this.refusal.set(this.says());
+    const { shares, stays, staysL, tooSmallId } = this.plan();
+    const wrong = this.draft.wrong();
+    if (!view || !liquid || wrong !== null || shares.length === 0 || staysL <= 0 || tooSmallId !== null) {
+      this.refusal.set(wrong ?? this.says());
       return;
     }
     const at = this.writer.now();
     const siblings = shares.map((share, i) => ({
       share,
-      batch: { id: newId(), name: `${view.batch.name.slice(0, 56)} ${letter(i)}`, methodId: view.batch.methodId, tape: view.batch.tape, startedAt: at },
+      batch: { id: newId(), name: siblingName(view.batch.name, i), methodId: view.batch.methodId, tape: view.batch.tape, startedAt: at },
     }));
     const into = siblings.map(({ share, batch }) => ({ batchId: batch.id, name: batch.name, volumeL: share.volumeL }));
     const out = this.writer.entry(
@@ -167,4 +151,4 @@ export class SplitPage {
 }
 
 /** Siblings are lettered from B: the batch itself is A. */
-const letter = (index: number): string => String.fromCharCode(66 + index);
+const siblingName = (name: string, index: number): string => `${name.slice(0, 56)} ${String.fromCharCode(66 + index)}`;
