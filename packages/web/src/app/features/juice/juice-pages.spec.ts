@@ -152,8 +152,9 @@ describe('PressDay', () => {
     await page.type('mass', '100 kg');
     await page.press('Weigh it in');
     expect(page.text('aside')).toContain('Expect about 48 L');
+    expect(page.attribute('trug-press-drawn svg', 'aria-label')).toBe('A press: nothing ran off yet, of about 48 L to expect');
     await page.type('wanted', '24 L');
-    expect(page.text('aside')).toContain('About 50 kg');
+    expect(page.text('[name=wanted]')).toContain('About 50 kg');
   });
   it('asks for fruit and for a weight it can read, and takes a line out again', async () => {
     const page = await PageHarness.open(PressDay);
@@ -162,6 +163,7 @@ describe('PressDay', () => {
     await page.type('mass', '-3 kg');
     await page.press('Weigh it in');
     expect(page.text('[role=alert]')).toContain('such as 31 kg');
+    expect(page.count('trug-press-drawn circle')).toBe(0);
     await page.type('mass', '12 kg');
     await page.choose('condition', 'some-rot');
     await page.press('Weigh it in');

@@ -177,12 +177,7 @@ const asText = (value: number | null): string => (value === null ? '' : String(v
  * @param measureL - what a price is for, L
  * @returns fields
  */
-export function fieldsOf(
-  juice: StoredJuice,
-  volumeText: (valueL: number) => string,
-  temperatureText: (valueC: number) => string,
-  measureL: number,
-): Fields {
+export function fieldsOf(juice: StoredJuice, volumeText: (valueL: number) => string, temperatureText: (valueC: number) => string, measureL: number): Fields {
   const { gravity } = juice;
   return {
     ...JUICE_FIELDS,

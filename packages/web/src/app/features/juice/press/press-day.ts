@@ -30,6 +30,7 @@ import { SelectField } from '../../../shared/field/select-field';
 import { OwnFruitForm } from '../../../shared/own-fruit/own-fruit';
 import { Refusal } from '../../../shared/refusal/refusal';
 import { selectOwnFruits } from '../../../state/own-things.selectors';
+import { PressDrawn } from './press-drawn';
 
 const FIELDS = {
   name: '',
@@ -51,7 +52,10 @@ const CONDITION_WORDS = { sound: 'sound', bruised: 'some bruises', 'some-rot': '
 @Component({
   selector: 'trug-press-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [SaidPipe, ReactiveFormsModule, RouterLink, OwnFruitForm, QuantityField, Working, CautionList, TextField, SelectField, Refusal],
+  imports: [
+    ...[SaidPipe, ReactiveFormsModule, RouterLink, OwnFruitForm, PressDrawn, QuantityField],
+    ...[Working, CautionList, TextField, SelectField, Refusal],
+  ],
   templateUrl: './press-day.html',
   styleUrl: './press-day.scss',
 })
@@ -92,10 +96,6 @@ export class PressDay {
     if (read?.ok !== true) return null;
     const needed = attempt(() => fruitForVolume({ volumeL: read.value.value, pressId: this.fields().press, history: this.history() }));
     return needed.ok ? `About ${figure(needed.value.value.value, 0)} kg; ${figure(needed.value.value.high, 0)} kg to be nearly sure.` : null;
-  });
-  protected readonly progress = computed(() => {
-    const expected = this.expected()?.value.value ?? 0;
-    return expected > 0 ? Math.min(1, this.sums().volumeL / expected) : 0;
   });
   protected readonly cautions = computed(() => [
     caution('mill-press'),
