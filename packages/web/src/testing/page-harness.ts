@@ -44,7 +44,7 @@ export interface PageSetting {
   readonly settings?: Partial<VersionedSettings>;
   /** Day of the sample batch that is today. */
   readonly today?: number;
-  readonly inputs?: Readonly<Record<string, string>>;
+  readonly inputs?: Readonly<Record<string, unknown>>;
 }
 
 @Component({ selector: 'trug-elsewhere', changeDetection: ChangeDetectionStrategy.OnPush, template: '' })

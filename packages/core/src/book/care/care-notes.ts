@@ -11,6 +11,7 @@ import { barrelLoss } from '../../finish/rack/barrel-loss.js';
 import { WIDE_OPEN } from '../../finish/rack/wide-open.js';
 import { blowOffRisk } from './blow-off-risk.js';
 import { ROOM_GAS_L } from './room-gas.js';
+import { clearsUntil } from '../state/clearing.js';
 
 /** Something to mind while a batch stands. */
 export interface CareNote {
@@ -97,8 +98,9 @@ export function careNotes(
       weight: 'note',
       text: `The malolactic change is under way, ${state.malolactic.wanted ? 'wanted' : 'not wanted'}. No sorbate until it is over.`,
     });
-  if (state.clarified && calendarDays(context.today, state.clarified.lookAt, state.zone) > 0)
-    notes.push({ id: 'haze', weight: 'note', text: `Clearing: nothing to see before ${dayText(state.clarified.lookAt, false, state.zone)}. Leave it still.` });
+  const lookAt = clearsUntil(state);
+  if (lookAt !== null && calendarDays(context.today, lookAt, state.zone) > 0)
+    notes.push({ id: 'haze', weight: 'note', text: `Clearing: nothing to see before ${dayText(lookAt, false, state.zone)}. Leave it still.` });
   const order: readonly CareNote['weight'][] = ['act', 'mind', 'note'];
   return notes.sort((a, b) => order.indexOf(a.weight) - order.indexOf(b.weight));
 }

@@ -11,6 +11,7 @@ import { infusionJobs } from './infusion-jobs.js';
 import { pulpJobs } from './pulp-jobs.js';
 import { urgencyOf, type Add, type Job, type JobKind, type JobsInput, type JobUrgency } from './job.js';
 import type { Method } from './method.js';
+import { clearsUntil } from '../state/clearing.js';
 
 /**
  * The jobs a batch has, most urgent first, derived from its log and nothing else.
@@ -66,12 +67,13 @@ const MALOLACTIC_LOOK_DAYS = 21;
 
 /** What was begun and must be looked at: clearing, a loosened cap, a malolactic change. */
 function careJobs({ batchName, state, verdict }: JobsInput, add: Add): void {
-  const { clarified, malolactic, vent, rackedAt } = state;
-  if (clarified && (rackedAt === null || rackedAt < clarified.at)) {
+  const { clarified, malolactic, vent } = state;
+  const lookAt = clearsUntil(state);
+  if (clarified && lookAt !== null) {
     add(
       'look',
       clarified.at,
-      dateAfter(clarified.lookAt, 0, state.zone),
+      dateAfter(lookAt, 0, state.zone),
       `Look at ${batchName}`,
       'Has it cleared? Hold a glass of it before a lamp. Rack it off what has settled.',
     );
@@ -205,11 +207,18 @@ interface Finished {
 }
 
 function finishedJobs({ batchName, state, method, cause, provenAt, sg }: Finished, add: Add): void {
+  const stillUntil = clearsUntil(state);
+  /** What disturbs it waits until it has cleared. */
+  const after = (from: string, days: number): string => {
+    const due = dateAfter(from, days, state.zone);
+    const cleared = stillUntil === null ? due : dateAfter(stillUntil, 0, state.zone);
+    return cleared > due ? cleared : due;
+  };
   if (!state.rackedAt) {
     add(
       'rack',
       cause,
-      dateAfter(provenAt, method.waits.rackWithinDays, state.zone),
+      after(provenAt, method.waits.rackWithinDays),
       `Rack ${batchName}`,
       `Finished at ${gravityText(sg)}. Off its lees, or straight to the bottle if it is clear.`,
     );
@@ -219,7 +228,7 @@ function finishedJobs({ batchName, state, method, cause, provenAt, sg }: Finishe
   add(
     'bottle',
     cause,
-    dateAfter(since, method.waits.restDays, state.zone),
+    after(since, method.waits.restDays),
     `Bottle ${batchName}`,
     `Finished at ${gravityText(sg)} and racked on ${dayText(state.rackedAt, false, state.zone)}.`,
   );

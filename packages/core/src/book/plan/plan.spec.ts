@@ -114,6 +114,18 @@ describe('a starter under way', () => {
 });
 
 describe('nextJobs', () => {
+  it('disturbs nothing that clears before its day, and nothing is due before it', () => {
+    const lookAt = daysAgo(-200);
+    const on = lookAt.slice(0, 10);
+    const due = (rackedAt: string | null): readonly string[] =>
+      jobsOf({ ...fermenting, rackedAt, clarified: { means: 'enzyme', at: daysAgo(5), lookAt } }, 'finished-dry').map(
+        (job) => `${job.kind} ${job.dueAt.slice(0, 10)}`,
+      );
+    expect(due(null)).toEqual(expect.arrayContaining([`rack ${on}`, `look ${on}`]));
+    expect(due(daysAgo(9))).toEqual(expect.arrayContaining([`bottle ${on}`, `look ${on}`]));
+    // What was racked since has cleared.
+    expect(due(daysAgo(1)).join()).not.toContain(on);
+  });
   it.each<[FermentStatus, string]>([
     ['working', 'read'],
     ['slowing', 'read'],

@@ -16,13 +16,15 @@ import { courseLikelihood, type CourseLikelihood } from './likelihood.js';
 import { chanceToStick, answerIndex, DIMENSIONS, driftFrom, rateBelief, WARMTH_ANSWERS } from './traits-prior.js';
 import { clockAt } from './warm-clock.js';
 
-const USUAL_MEMBERS = 3000;
+const USUAL_MEMBERS = 5000;
 const USUAL_HORIZON_DAYS = 200;
 /** How often it is drawn anew, with more members, before it says that it cannot tell. */
 const REDRAWS = 2;
 /** Share of the draws that stick: more than are believed to, each standing for less, so that the chance is known well. */
 const DRAWN_STICKING = 0.2;
 const LEAST_OF_A_SHAPE = 40;
+/** Share of the draws that tell which shapes agree with the readings; the others go to those that do. @source our choice: the same answer from seed to seed */
+const FIRST_LOOK = 0.4;
 /** Shares of the sugar left at which a ferment may stick. @source our estimate */
 const STICK_RANGE = { min: 0.02, max: 0.9 } as const;
 /** A draw that counts for less than this share of an equal one is left out of the sums. */
@@ -93,10 +95,13 @@ export function* forecastInParts(input: ForecastInput): Generator<number, Worked
   let drawn: Drawn[] = [];
   let counted = countOf(drawn);
   for (let attempt = 0; attempt <= REDRAWS; attempt += 1) {
-    drawn = [];
-    for (const [i, shape] of SHAPES.entries()) {
-      drawn.push(...drawnFrom(run, shape, members * 2 ** attempt));
-      yield (attempt + (i + 1) / SHAPES.length) / (REDRAWS + 1);
+    const drawing = drawnInTwo(run, members * 2 ** attempt);
+    for (let part = drawing.next(); ; part = drawing.next()) {
+      if (part.done === true) {
+        drawn = part.value;
+        break;
+      }
+      yield (attempt + part.value) / (REDRAWS + 1);
     }
     counted = countOf(drawn);
     if (counted.effective >= LEAST_EFFECTIVE) break;
@@ -143,13 +148,18 @@ function curveOf({ prior }: Run, { family, sticks }: Shape, z: Float64Array): { 
   return { curve: curveFrom(family, z, prior, stopsAt), power };
 }
 
-/** Draws curves of one shape that agree with the readings, each weighed by how well its shape does. */
-function drawnFrom(run: Run, shape: Shape, members: number): readonly Drawn[] {
+/** Curves of one shape that agree with the readings, and how well the shape does. */
+interface Population {
+  readonly shape: Shape;
+  readonly fitted: readonly FittedCurve[];
+  readonly logBelief: number;
+  readonly fresh: number;
+}
+
+function populationOf(run: Run, shape: Shape, count: number): Population {
   const { prior, shown, likelihood, random } = run;
   const { originalSg } = prior.setting;
-  const share = (shape.sticks ? DRAWN_STICKING : 1 - DRAWN_STICKING) / FAMILIES.length;
   const believed = FAMILY_WEIGHTS[shape.family] * (shape.sticks ? run.chanceToStick : 1 - run.chanceToStick);
-  const count = Math.max(LEAST_OF_A_SHAPE, Math.round(members * share));
   const { points, logEvidence, fresh } = temperedSample({
     dimensions: DIMENSIONS + (shape.sticks ? 1 : 0),
     count,
@@ -160,10 +170,33 @@ function drawnFrom(run: Run, shape: Shape, members: number): readonly Drawn[] {
       return likelihood((i) => gravity(shown[power]?.[i] ?? 0), atLeast);
     },
   });
-  const logWeight = Math.log(believed) + logEvidence - Math.log(count);
-  return points.map((z) => {
-    const { curve, power } = curveOf(run, shape, z);
-    return { fitted: { curve, power, drift: driftFrom(random) }, logWeight, fresh };
+  const fitted = points.map((z) => ({ ...curveOf(run, shape, z), drift: driftFrom(random) }));
+  return { shape, fitted, logBelief: Math.log(believed) + logEvidence, fresh };
+}
+
+/**
+ * Draws of all shapes, each weighed by how well its shape agrees with the readings: a few of each first, and then most of those that do,
+ * which are what the answer rests on. Gives way with the share that is done.
+ */
+function* drawnInTwo(run: Run, members: number): Generator<number, Drawn[]> {
+  const looked: Population[] = [];
+  for (const [i, shape] of SHAPES.entries()) {
+    const share = (shape.sticks ? DRAWN_STICKING : 1 - DRAWN_STICKING) / FAMILIES.length;
+    looked.push(populationOf(run, shape, Math.max(LEAST_OF_A_SHAPE, Math.round(members * share * FIRST_LOOK))));
+    yield (FIRST_LOOK * (i + 1)) / SHAPES.length;
+  }
+  const { weights } = weighed(Float64Array.from(looked, ({ logBelief }) => logBelief));
+  const further: Population[] = [];
+  for (const [i, shape] of SHAPES.entries()) {
+    const count = Math.round(members * (1 - FIRST_LOOK) * (weights[i] ?? 0));
+    if (count >= LEAST_OF_A_SHAPE) further.push(populationOf(run, shape, count));
+    yield FIRST_LOOK + ((1 - FIRST_LOOK) * (i + 1)) / SHAPES.length;
+  }
+  const all = [...looked, ...further];
+  return all.flatMap(({ shape, fitted, logBelief, fresh }) => {
+    // Of two samples of a shape each stands for its share of their number.
+    const count = all.reduce((sum, other) => sum + (other.shape === shape ? other.fitted.length : 0), 0);
+    return fitted.map((curve) => ({ fitted: curve, logWeight: logBelief - Math.log(count), fresh }));
   });
 }
 

@@ -36,6 +36,11 @@ describe('what is counted', () => {
       ]).value.evidence.map((e) => e.text),
     ).toContain('No reading so far');
   });
+  it('tells who never read what can be known without, and nobody whose first reading is still to come', () => {
+    const told = (today: string): string => judged([], { entries: [pitched], today }).value.evidence.map((e) => e.text).join('; ');
+    expect(told(on(2))).not.toContain('Without a hydrometer');
+    expect(told(on(60))).toContain('Without a hydrometer nobody can know whether sugar is left');
+  });
   it('is every reading, where nobody says when the yeast went in', () => {
     expect(statusOf(proven, { entries: [] })).toBe('finished-dry');
   });

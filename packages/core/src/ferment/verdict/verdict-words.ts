@@ -39,7 +39,8 @@ export function tooFew(input: JudgeInput, usable: readonly GravityReading[]): Pi
         speaks: 'note',
       },
       { text: 'Bubbles prove nothing either way', speaks: 'note' },
-      ...(input.readings.length > 0
+      // Who is to read in a few days needs no word on doing without.
+      ...(input.readings.length > 0 || dueOn >= dateAfter(input.today, 0, input.zone)
         ? []
         : [
             {

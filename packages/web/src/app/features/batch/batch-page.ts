@@ -58,10 +58,14 @@ export class BatchPage {
     const view = this.view();
     return view ? devicesOf(view.state, this.feed.series()) : [];
   });
-  /** What the forecast takes from devices, once they are quiet for a moment. */
-  protected readonly deviceReadings = linkedSignal<readonly DeviceGravity[] | null, readonly DeviceReading[]>({
-    source: () => (this.feed.settled() === this.feed.series() ? this.devices() : null),
-    computation: (quiet, before) => quiet?.flatMap(forDeviceForecast) ?? before?.value ?? [],
+  /** What the forecast takes from devices, once they are quiet for a moment; null until it is known what they sent before. */
+  protected readonly deviceReadings = linkedSignal<readonly DeviceGravity[] | 'unknown' | 'busy', readonly DeviceReading[] | null>({
+    source: () => {
+      const series = this.feed.series();
+      if (this.feed.waits()) return 'unknown';
+      return series.length === 0 || this.feed.settled() === series ? this.devices() : 'busy';
+    },
+    computation: (now, before) => (now === 'unknown' ? null : now === 'busy' ? (before?.value ?? null) : now.flatMap(forDeviceForecast)),
   });
   protected readonly deviceNotes = computed(() => {
     const proven = isAtRest(this.view()?.verdict?.value.status ?? 'working');

@@ -30,6 +30,15 @@ describe('nowWords', () => {
   ] as const)('%s', (_what, log, today, page) => {
     expect(nowWords(sampleView(log, today)).main?.page).toBe(page);
   });
+  it('leaves one that clears still until its day, and then racks it', () => {
+    const log = [...finishedLog(), sampleEntry('clarified', 26, { means: 'enzyme', massG: 2, waitDays: 14 })];
+    const waiting = nowWords(sampleView(log, 30));
+    expect(waiting.next).toMatch(/^Leave it still until 10 Nov, while it clears\. Then: Rack it/);
+    expect([waiting.main?.page, waiting.also.filter((act) => act.page === 'rack').length]).toEqual(['clear', 1]);
+    expect(nowWords(sampleView(log, 41)).main?.page).toBe('rack');
+    const racked = sampleEntry('racked', 28, { vessels: [{ vesselId: 'W', volumeL: 19.5 }], lossL: 0.5 });
+    expect(nowWords(sampleView([...log, racked], 30)).main?.page).toBe('bottle');
+  });
   it('says on what evidence', () => {
     const words = nowWords(sampleView(finishedLog(), 26));
     expect(words.tone).toBe('good');

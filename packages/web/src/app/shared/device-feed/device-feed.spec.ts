@@ -52,6 +52,7 @@ describe('DeviceFeed', () => {
     feed.open('B');
     TestBed.tick();
     expect(MadeStream.last).toBeNull();
+    expect(feed.waits()).toBe(false);
   });
   it('joins what was there with what comes, a moment once', async () => {
     withFloat();
@@ -60,9 +61,13 @@ describe('DeviceFeed', () => {
     expect(MadeStream.last?.url).toBe('/api/devices/live?batch=B');
     MadeStream.last?.dispatchEvent(new Event('open'));
     MadeStream.last?.tell(columns(30, 40));
+    expect(feed.waits()).toBe(true);
     http.expectOne('/api/devices/readings?batch=B').flush([columns(10, 20, 30)]);
     await until(() => feed.series().length > 0);
     expect(feed.series()[0]?.atMs).toEqual([10_000, 20_000, 30_000, 40_000]);
+    // What was there before is known at once, and need not come to rest.
+    await until(() => !feed.waits());
+    expect(feed.settled()).toBe(feed.series());
     MadeStream.last?.dispatchEvent(new MessageEvent('forgotten', { data: JSON.stringify({ deviceId: 'F' }) }));
     expect(feed.series()).toEqual([]);
   });
@@ -73,11 +78,19 @@ describe('DeviceFeed', () => {
     MadeStream.last?.dispatchEvent(new Event('open'));
     http.expectOne('/api/devices/readings?batch=B').flush({ detail: 'busy' }, { status: 500, statusText: 'no' });
     await until(() => feed.trouble() !== null);
-    expect(feed.trouble()).toBe('busy');
+    expect([feed.trouble(), feed.waits()]).toEqual(['busy', false]);
     MadeStream.last?.dispatchEvent(new Event('open'));
     http.expectOne('/api/devices/readings?batch=B').flush([columns(10)]);
     await until(() => feed.trouble() === null);
     expect([feed.trouble(), feed.series().length]).toEqual([null, 1]);
+  });
+  it('waits for nothing that cannot come', () => {
+    withFloat();
+    feed.open('B');
+    TestBed.tick();
+    expect(feed.waits()).toBe(true);
+    MadeStream.last?.dispatchEvent(new Event('error'));
+    expect(feed.waits()).toBe(false);
   });
   it('leaves a batch when another is opened', () => {
     withFloat();

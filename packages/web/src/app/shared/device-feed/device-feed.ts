@@ -30,6 +30,8 @@ export class DeviceFeed {
   private timer: ReturnType<typeof setTimeout> | undefined;
   /** Why earlier readings could not be fetched; null when all is well. */
   readonly trouble = signal<string | null>(null);
+  /** Whether nobody knows yet what devices sent so far: a sum that counts it would have to be done again. */
+  readonly waits = signal(false);
   /** Everything so far, at once. */
   readonly series = computed(() => [...this.bySender().values()]);
   /** The same once nothing new has come for a moment. */
@@ -61,6 +63,7 @@ export class DeviceFeed {
     this.stream?.close();
     this.stream = null;
     this.bySender.set(new Map());
+    this.waits.set(batchId !== null);
     if (batchId === null) return;
     // The stream is opened first, so that nothing is lost between what is fetched and what follows.
     this.stream = new EventSource(`${API_PATHS.devices}/live?batch=${batchId}`);
@@ -75,6 +78,7 @@ export class DeviceFeed {
     });
     // After a break the stream comes back by itself, and what was missed is fetched.
     this.stream.addEventListener('open', () => void this.fetch(batchId));
+    this.stream.addEventListener('error', () => this.waits.set(false));
   }
 
   private async fetch(batchId: string): Promise<void> {
@@ -83,9 +87,12 @@ export class DeviceFeed {
       if (this.batchId() !== batchId) return;
       this.trouble.set(null);
       this.take(columns);
+      // What was there when the page opened need not come to rest first.
+      if (this.waits()) this.settled.set(this.series());
     } catch (error) {
       this.trouble.set(problemOf(error).detail);
     }
+    this.waits.set(false);
   }
 
   private take(columns: readonly DeviceColumns[]): void {

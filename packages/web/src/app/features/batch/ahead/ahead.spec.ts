@@ -1,6 +1,8 @@
 import { PageHarness } from '../../../../testing/page-harness';
 import { dayText } from '@trug/core/matter/quantity/days';
 import { filled, finishedLog, pitched, reading, sampleBatch, sampleView, dayAt } from '../../../../testing/sample-batch';
+import type { DeviceReading } from '@trug/core';
+import { Ahead } from './ahead';
 import { curveDrawing } from '../curve/curve-geometry';
 import { BatchPage } from '../batch-page';
 import { runForecastTask, type ForecastTask } from './forecast-task';
@@ -32,6 +34,17 @@ describe('what lies ahead', () => {
     await page.type('whatIfFeedMass', '100 g');
     expect(page.text('trug-ahead')).toContain('more than 12.0 g, the most usually given');
     expect(page.written()).toEqual([]);
+  });
+  it('asks nothing until it is known what devices sent, and says that it is at it', async () => {
+    const looked = (device: readonly DeviceReading[] | null): Promise<PageHarness> =>
+      PageHarness.open(Ahead, { batches: [sampleBatch(working)], today: 7, inputs: { view: sampleView(working, 7), now: dayAt(7), device } });
+    const waiting = await looked(null);
+    expect(waiting.has('mat-progress-bar')).toBe(true);
+    expect(waiting.text('section')).toContain('Running thousands of possible ferments');
+    expect(waiting.has('.lead')).toBe(false);
+    const known = await looked([]);
+    await known.shows('.lead');
+    expect(known.has('mat-progress-bar')).toBe(false);
   });
   it('keeps quiet before yeast and once the end is proven', async () => {
     expect((await open([filled()], 1)).has('trug-ahead section')).toBe(false);

@@ -44,8 +44,8 @@ export class Ahead {
   private readonly places = inject(Store).selectSignal(placesFeature.selectAll);
   readonly view = input.required<BatchView>();
   readonly now = input.required<string>();
-  /** What a device says besides the readings off glass. */
-  readonly device = input<readonly DeviceReading[]>([]);
+  /** What a device says besides the readings off glass; null while nobody knows yet, and then nothing is asked that would be asked again. */
+  readonly device = input<readonly DeviceReading[] | null>([]);
   /** The forecast as it stands, for the curve. */
   readonly found = output<Forecast | null>();
   protected readonly temp = signal('');
@@ -55,7 +55,7 @@ export class Ahead {
   protected readonly tempControl = controlOf(this.temp);
   protected readonly foodControl = controlOf(this.food);
   protected readonly foodMassControl = controlOf(this.foodMass);
-  protected readonly progress = this.runner.progress;
+  protected readonly progress = computed(() => (this.device() === null ? 0 : this.runner.progress()));
   protected readonly refusal = this.runner.refusal;
   protected readonly place = computed(() => {
     const { placeC } = this.view().state;
@@ -93,7 +93,7 @@ export class Ahead {
   });
   /** What devices say, and the usual year of the place it stands in. */
   private readonly also = computed(() => ({
-    device: this.device(),
+    device: this.device() ?? [],
     placeMonthlyC: this.places().find((p) => p.name === this.view().state.place)?.monthlyC,
   }));
   /** Today to the hour: a forecast is not run anew because a minute went by. */
@@ -130,7 +130,7 @@ export class Ahead {
       if (asIs === null) {
         this.runner.stop();
         this.runner.answer.set(null);
-      } else this.runner.start({ asIs, whatIf: whatIf && forecastInputOf(this.view().state, this.hour(), whatIf, this.also()), past: this.past() });
+      } else if (this.device() !== null) this.runner.start({ asIs, whatIf: whatIf && forecastInputOf(this.view().state, this.hour(), whatIf, this.also()), past: this.past() });
     });
     effect(() => this.found.emit(this.runner.answer()?.asIs.value ?? null));
     inject(DestroyRef).onDestroy(() => this.runner.stop());

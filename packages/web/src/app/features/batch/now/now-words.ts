@@ -4,6 +4,7 @@ import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
 import { isAtRest, type Evidence } from '@trug/core/ferment/verdict/verdict';
 import { restartOutcomeOf } from '@trug/core/book/outlook/restart-of';
 import { countText } from '@trug/core/matter/quantity/count-text';
+import { clearsUntil } from '@trug/core/book/state/clearing';
 import { hasFruitIn, outOn } from '@trug/core/book/state/fruit-out';
 import { calendarDays, dayText, instantMs } from '@trug/core/matter/quantity/days';
 import { dayIn, hourIn } from '@trug/core/matter/quantity/zone';
@@ -34,6 +35,7 @@ const ADJUST = { page: 'adjust', verb: 'Adjust it' };
 const SPLIT = { page: 'split', verb: 'Split it for a trial' };
 const RESTART = { page: 'restart', verb: 'Set it going again' };
 const CLEAR = { page: 'clear', verb: 'Clear it' };
+const LOOK = { page: 'clear', verb: 'Has it cleared?' };
 const MALOLACTIC = { page: 'malolactic', verb: 'Malolactic change' };
 const TEST = { page: 'test', verb: 'What sugar is left?' };
 const STABILISE = { page: 'stabilise', verb: 'Stabilise it' };
@@ -77,6 +79,8 @@ export function nowWords(view: BatchView): NowWords {
   const done = v.next.kind === 'rack-or-bottle';
   const toTheWarm = v.next.kind === 'restart' || v.next.kind === 'warm';
   const bottleFirst = done && (state.rackedAt !== null || state.primed !== null);
+  const stillUntil = done ? restsUntil(view) : null;
+  const doneFirst = bottleFirst ? BOTTLE : RACK;
   return {
     sentence: v.sentence,
     tone: done ? 'good' : toTheWarm || v.next.kind === 'stabilise' ? 'act' : 'plain',
@@ -84,19 +88,41 @@ export function nowWords(view: BatchView): NowWords {
     // Once it is off its lees, racking is not what comes next.
     next: state.plan
       ? state.plan.next
-      : v.status === 'finished-dry' && bottleFirst
-        ? 'It is off its lees. Bottle it once it is clear and has rested.'
-        : v.next.text,
-    main: done ? (bottleFirst ? BOTTLE : RACK) : v.next.kind === 'stabilise' ? TEST : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
+      : stillUntil !== null
+        ? `Leave it still until ${stillUntil}, while it clears. Then: ${v.next.text}`
+        : v.status === 'finished-dry' && bottleFirst
+          ? 'It is off its lees. Bottle it once it is clear and has rested.'
+          : v.next.text,
+    main: stillUntil !== null ? LOOK : done ? doneFirst : v.next.kind === 'stabilise' ? TEST : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
     // Under one button: every act that makes sense at this stage.
     also: done
-      ? [...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]), KEG, TEST, CLEAR, MALOLACTIC, STABILISE, SWEETEN, TRIAL, INFUSE, ADJUST, TASTE, MOVE, TAKE_OUT]
+      ? [
+          ...(bottleFirst ? [READ, RACK] : [BOTTLE, READ]),
+          ...(stillUntil !== null ? [doneFirst] : [CLEAR]),
+          KEG,
+          TEST,
+          MALOLACTIC,
+          STABILISE,
+          SWEETEN,
+          TRIAL,
+          INFUSE,
+          ADJUST,
+          TASTE,
+          MOVE,
+          TAKE_OUT,
+        ]
       : v.next.kind === 'stabilise'
         ? [RACK, STABILISE, SWEETEN, TRIAL, INFUSE, BOTTLE, KEG, READ, RESTART, ADJUST, TASTE, TAKE_OUT]
         : toTheWarm
           ? [...(v.next.kind === 'restart' ? [MOVE] : []), READ, PITCH, TEST, RACK, ADJUST, TASTE, TAKE_OUT]
           : [RACK, MOVE, ADJUST, INFUSE, PITCH, CLEAR, TEST, BOTTLE, KEG, TASTE, TAKE_OUT],
   };
+}
+
+/** The day until which what was put in to clear it needs rest; null where none does, or the day has come. */
+function restsUntil({ state, now }: BatchView): string | null {
+  const lookAt = clearsUntil(state);
+  return lookAt !== null && calendarDays(now, lookAt, state.zone) > 0 ? dayText(lookAt, false, state.zone) : null;
 }
 
 /** On its pulp: how long, what it waits for, and what its yeast does where it has one. */
