@@ -37,7 +37,10 @@ describe('what is counted', () => {
     ).toContain('No reading so far');
   });
   it('tells who never read what can be known without, and nobody whose first reading is still to come', () => {
-    const told = (today: string): string => judged([], { entries: [pitched], today }).value.evidence.map((e) => e.text).join('; ');
+    const told = (today: string): string =>
+      judged([], { entries: [pitched], today })
+        .value.evidence.map((e) => e.text)
+        .join('; ');
     expect(told(on(2))).not.toContain('Without a hydrometer');
     expect(told(on(60))).toContain('Without a hydrometer nobody can know whether sugar is left');
   });

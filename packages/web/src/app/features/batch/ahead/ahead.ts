@@ -130,7 +130,8 @@ export class Ahead {
       if (asIs === null) {
         this.runner.stop();
         this.runner.answer.set(null);
-      } else if (this.device() !== null) this.runner.start({ asIs, whatIf: whatIf && forecastInputOf(this.view().state, this.hour(), whatIf, this.also()), past: this.past() });
+      } else if (this.device() !== null)
+        this.runner.start({ asIs, whatIf: whatIf && forecastInputOf(this.view().state, this.hour(), whatIf, this.also()), past: this.past() });
     });
     effect(() => this.found.emit(this.runner.answer()?.asIs.value ?? null));
     inject(DestroyRef).onDestroy(() => this.runner.stop());
