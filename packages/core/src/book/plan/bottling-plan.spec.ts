@@ -69,6 +69,11 @@ describe('bottlingPlan', () => {
     const much = bottlingPlan({ ...input, ...seen(finished, 26.5) });
     expect(much?.check.cautions[0]?.severity).toBe('danger');
     expect(much?.ways.map((w) => w.id)).toEqual(['test-and-malolactic', 'plastic']);
+    // What a test has found stands: to test it again is no way out.
+    const found = bottlingPlan({ ...input, ...seen([...finished, make.entry('tested', 26.2, { by: 'sugar-test', sugarGPerL: 1, acknowledged: [] })], 26.5) });
+    expect(found?.check.cautions[0]?.severity).toBe('danger');
+    expect(found?.ways.map((w) => w.id).filter((id) => id.startsWith('test'))).toEqual([]);
+    expect(found?.ways.length).toBeGreaterThan(0);
   });
   it('tells the fizz and the danger of the dose that a maker gives by habit', () => {
     const own = bottlingPlan({ ...input, doseG: 130 });

@@ -30,7 +30,13 @@ export function waysToHold(input: Omit<BottleSafetyInput, 'provenFinished'>): re
   const over: SealedGas = { ...gas, malolactic: 'over' };
   const stronger = (kind: BottleKind): boolean => (kind.limitBar ?? 0) > (bottle.limitBar ?? 0);
   const [heavy, plastic] = [bottleById('sparkling-750'), bottleById('plastic-500')];
-  const test = { id: 'test' as const, text: 'a test that finds no sugar left in it', chanceOverLimit: lotChance({ ...input, gas: knownDry(gas) }) };
+  // A sample fermented out is read with a stem, which leaves more in doubt; what a test for sugar has found stands.
+  const isTested = gas.sugarSdGPerL <= SUGAR_TEST_SD_G_PER_L;
+  const test = {
+    id: 'test' as const,
+    text: 'a test for sugar, by strip or tablet, that finds none left in it',
+    chanceOverLimit: isTested ? 1 : lotChance({ ...input, gas: knownDry(gas) }),
+  };
   const malolactic = {
     id: 'malolactic' as const,
     text: 'its malolactic change over, or held by sulfite for its pH',
@@ -38,8 +44,8 @@ export function waysToHold(input: Omit<BottleSafetyInput, 'provenFinished'>): re
   };
   const both = {
     id: 'test-and-malolactic' as const,
-    text: 'both a test that finds no sugar left, and its malolactic change over or held by sulfite',
-    chanceOverLimit: gas.malolactic === 'over' || holds(test) || holds(malolactic) ? 1 : lotChance({ ...input, gas: knownDry(over) }),
+    text: 'both a test for sugar that finds none left, and its malolactic change over or held by sulfite',
+    chanceOverLimit: isTested || gas.malolactic === 'over' || holds(test) || holds(malolactic) ? 1 : lotChance({ ...input, gas: knownDry(over) }),
   };
   const others = [
     { id: 'heavy' as const, text: 'heavy sparkling-wine bottles', kind: heavy },

@@ -110,7 +110,7 @@ describe('BottleBench', () => {
     const page = await open(finishedLog());
     expect(page.text('[data-test=priming]')).not.toBe('132 g');
     await page.choose('fizz', '2.6');
-    expect(page.text('.ways')).toContain('a test that finds no sugar left');
+    expect(page.text('.ways')).toContain('both a test for sugar that finds none left, and its malolactic change over');
     await page.submit();
     expect(page.written()).toEqual([]);
     await page.type('acknowledge', 'I understand');

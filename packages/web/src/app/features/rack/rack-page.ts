@@ -155,12 +155,14 @@ export class RackPage {
   protected readonly rows = computed(() => {
     const { liquid, vessels } = this.view()?.state ?? { liquid: null, vessels: [] };
     if (!liquid) return [];
-    const after = this.waterL() > 0 ? addWater(liquid, this.waterL()) : liquid;
     const fills = this.fills().filter((f) => f.volumeL > 0);
+    const isChosen = fills.length > 0;
+    const thinned = this.waterL() > 0 ? addWater(liquid, this.waterL()) : liquid;
+    const after = isChosen ? { ...thinned, volumeL: litresIn(fills) } : null;
     return [
-      ...liquidRows(this.units, liquid, { ...after, volumeL: litresIn(fills) }, this.waterL() > 0 ? ['volume', 'strength'] : ['volume']),
-      { name: 'Stands in', unit: '', before: countText(vessels.length, 'vessel'), after: countText(fills.length, 'vessel') },
-      { name: 'Air over it', unit: '', before: this.airOver(vessels), after: this.airOver(fills) },
+      ...liquidRows(this.units, liquid, after, this.waterL() > 0 ? ['volume', 'strength'] : ['volume']),
+      { name: 'Stands in', unit: '', before: countText(vessels.length, 'vessel'), after: isChosen ? countText(fills.length, 'vessel') : null },
+      { name: 'Air over it', unit: '', before: this.airOver(vessels), after: isChosen ? this.airOver(fills) : null },
     ];
   });
   protected readonly look = computed(() => ({ fruit: this.view()?.state.liquid?.fruit ?? ('apple' as const), haze: 0.3, sedimentMm: 0, working: false }));
