@@ -70,9 +70,8 @@ const VIEWS = [
   { file: 'juice', path: () => '/juice' },
   { file: 'blend-bench', path: () => '/juice/blend', act: (page) => page.waitForSelector('.result dd') },
   {
-    file: 'press-day-phone',
+    file: 'press-day',
     path: () => '/juice/press',
-    viewport: PHONE,
     act: async (page) => {
       await choose(page, 'fruitId', 'egremont-russet');
       await typeInto(page, 'mass', '29 kg');
