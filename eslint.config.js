@@ -78,6 +78,10 @@ export default tseslint.config(
       'no-restricted-syntax': [
         'error',
         { selector: "ImportSpecifier[imported.name='FormsModule']", message: 'Forms are typed FormGroups: ReactiveFormsModule.' },
+        {
+          selector: "Decorator Property[key.name='imports'] > ArrayExpression > SpreadElement",
+          message: 'A list put together so is loaded whole: @defer can leave none of it for later.',
+        },
       ],
     },
   },

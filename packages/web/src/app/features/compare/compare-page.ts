@@ -34,7 +34,7 @@ const USUAL_GLASS_ML = 60;
 @Component({
   selector: 'trug-compare-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [...[BlindTasting, BlindTold, MatCheckbox, QuantityField, ReactiveFormsModule, Refusal, RouterLink, SaidPipe], ...[Tape, TextField, ToggleField]],
+  imports: [BlindTasting, BlindTold, MatCheckbox, QuantityField, ReactiveFormsModule, Refusal, RouterLink, SaidPipe, Tape, TextField, ToggleField],
   templateUrl: './compare-page.html',
   styleUrl: './compare-page.scss',
 })

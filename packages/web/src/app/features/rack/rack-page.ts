@@ -4,10 +4,8 @@ import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { VesselFill } from '@trug/core';
 import { litresIn } from '@trug/core/book/state/vessel-fill';
-import { addWater } from '@trug/core/matter/liquid/additions';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { BeforeAfter } from '../../shared/before-after/before-after';
-import { liquidRows } from '../../shared/before-after/liquid-rows';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { isAtRest } from '@trug/core/ferment/verdict/verdict';
 import { fitVessels } from '@trug/core/finish/rack/fit-vessels';
@@ -47,10 +45,7 @@ const LEAST_AIR_L = 0.05;
 @Component({
   selector: 'trug-rack-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [
-    ...[AddVessel, ActHead, BeforeAfter, SaidPipe, ReactiveFormsModule, RouterLink, QuantityField],
-    ...[CautionList, Working, Vessel, MatCheckbox, Refusal],
-  ],
+  imports: [AddVessel, ActHead, BeforeAfter, SaidPipe, ReactiveFormsModule, RouterLink, QuantityField, CautionList, Working, Vessel, MatCheckbox, Refusal],
   templateUrl: './rack-page.html',
   styleUrl: './rack-page.scss',
 })
@@ -157,10 +152,8 @@ export class RackPage {
     if (!liquid) return [];
     const fills = this.fills().filter((f) => f.volumeL > 0);
     const isChosen = fills.length > 0;
-    const thinned = this.waterL() > 0 ? addWater(liquid, this.waterL()) : liquid;
-    const after = isChosen ? { ...thinned, volumeL: litresIn(fills) } : null;
     return [
-      ...liquidRows(this.units, liquid, after, this.waterL() > 0 ? ['volume', 'strength'] : ['volume']),
+      { name: 'Volume', unit: '', before: this.units.volumeAbout(liquid.volumeL), after: isChosen ? this.units.volumeAbout(litresIn(fills)) : null },
       { name: 'Stands in', unit: '', before: countText(vessels.length, 'vessel'), after: isChosen ? countText(fills.length, 'vessel') : null },
       { name: 'Air over it', unit: '', before: this.airOver(vessels), after: isChosen ? this.airOver(fills) : null },
     ];

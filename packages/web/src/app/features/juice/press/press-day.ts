@@ -52,10 +52,7 @@ const CONDITION_WORDS = { sound: 'sound', bruised: 'some bruises', 'some-rot': '
 @Component({
   selector: 'trug-press-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [
-    ...[SaidPipe, ReactiveFormsModule, RouterLink, OwnFruitForm, PressDrawn, QuantityField],
-    ...[Working, CautionList, TextField, SelectField, Refusal],
-  ],
+  imports: [SaidPipe, ReactiveFormsModule, RouterLink, OwnFruitForm, PressDrawn, QuantityField, Working, CautionList, TextField, SelectField, Refusal],
   templateUrl: './press-day.html',
   styleUrl: './press-day.scss',
 })
