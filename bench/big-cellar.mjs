@@ -5,12 +5,12 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { spawnSync } from 'node:child_process';
-import compression from 'compression';
 import express from 'express';
+import expressStaticGzip from 'express-static-gzip';
 import puppeteer from 'puppeteer-core';
 import { openRaw } from '../packages/server/dist/db/raw-database.js';
 import { digestOf } from '../packages/server/dist/batches/read-entry-row.js';
-import { CHROMIUM_FLAGS, ROOT, say, startBuiltServer } from '../tools/lib.mjs';
+import { CHROMIUM_FLAGS, ROOT, run, say, startBuiltServer } from '../tools/lib.mjs';
 import { median, ratio } from './figures.mjs';
 
 const BATCHES = 300;
@@ -169,8 +169,13 @@ async function shelfShown(url, executablePath, selector) {
 async function blankShown(executablePath) {
   const made = spawnSync('npx', ['ng', 'build', 'blank'], { cwd: join(ROOT, 'packages/web'), encoding: 'utf8' });
   if (made.status !== 0) throw new Error(made.stderr);
-  const app = express().use(compression(), express.static(join(ROOT, '.cache/blank')));
-  app.get(/.*/, (_request, response) => response.sendFile(join(ROOT, '.cache/blank/index.html'), { dotfiles: 'allow' }));
+  const blank = join(ROOT, '.cache/blank');
+  run(process.execPath, [join(ROOT, 'tools/pack-web.mjs'), blank]);
+  const app = express().use((request, _response, next) => {
+    if (!request.url.includes('.')) request.url = '/index.html';
+    next();
+  });
+  app.use(expressStaticGzip(blank, { enableBrotli: true, orderPreference: ['br'], index: false }));
   const listening = app.listen(0);
   try {
     return await shelfShown(`http://localhost:${listening.address().port}`, executablePath, 'main');

@@ -95,7 +95,7 @@ export function benchFirstLoad() {
     .sort((a, b) => b.kb - a.kb);
   const [heaviest] = pages;
   say(
-    `heaviest page of its own: ${heaviest.file.replace(/-[A-Z0-9]+\.js$/, '')}, ${heaviest.kb.toFixed(0)} kB, ${ratio(heaviest.kb, PAGE_LIMIT_KB)} of ${PAGE_LIMIT_KB} kB`,
+    `heaviest page of its own: ${heaviest.file.replace(/-[0-9a-f]+\.js$/, '')}, ${heaviest.kb.toFixed(0)} kB, ${ratio(heaviest.kb, PAGE_LIMIT_KB)} of ${PAGE_LIMIT_KB} kB`,
   );
 }
 

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 
-const DIST = 'dist';
+const DIST = process.argv[2] ?? 'dist';
 /** Below this a packet of the network holds it anyway, bytes. */
 const SMALL = 1000;
 

@@ -125,10 +125,11 @@ export class Bench {
   /** Types into the field of a name, replacing what is there. */
   async fill(name: string, text: string): Promise<void> {
     this.counts.fields += 1;
-    const field = await this.standing(fieldOf(name));
-    await HANDS[this.hand].enter(this.page, field);
-    await this.page.keyboard.press('Backspace');
-    await field.type(text);
+    await this.onStanding(fieldOf(name), async (field) => {
+      await HANDS[this.hand].enter(this.page, field);
+      await this.page.keyboard.press('Backspace');
+      await field.type(text);
+    });
   }
 
   /** Chooses one of what a field offers: from its list, or side by side. */
@@ -189,22 +190,24 @@ export class Bench {
       await this.quiet();
       await this.page.waitForFunction(() => document.querySelector('trug-ahead mat-progress-bar') === null, { timeout: WITHIN_MS });
     }
-    const target = await this.standing(selector);
-    await this.paced(target);
+    await this.onStanding(selector, async (target) => {
+      await this.paced(target);
+      await HANDS[this.hand].press(this.page, target, times);
+    });
     this.counts.presses += times;
-    await HANDS[this.hand].press(this.page, target, times);
     this.pressedAtMs = Date.now();
   }
 
-  /** What a selector finds, once it stays in its place: what is drawn anew while one looks is looked for again. */
-  private async standing(selector: string): Promise<ElementHandle> {
+  /** Does something with what a selector finds, once it stays in its place: what is drawn anew in that moment is looked for again. */
+  private async onStanding(selector: string, act: (target: ElementHandle) => Promise<void>): Promise<void> {
     for (let tries = 1; ; tries += 1) {
       const target = await this.page.waitForSelector(selector, { visible: true });
       if (!target) throw new Error(`there is no ${selector}`);
       try {
         await centred(target);
         await still(target);
-        return target;
+        await act(target);
+        return;
       } catch (error) {
         if (tries === MOST_LOOKS || !String(error).includes('detached')) throw error;
       }

@@ -62,9 +62,9 @@ export class TestTrug {
 
   /** The same data on another day. */
   async moveClock(today: string): Promise<void> {
-    // Nobody looks while the clock is turned: what a page has would be of the day before.
-    for (const page of (await this.browser?.pages()) ?? []) await page.goto('about:blank');
     await this.turn(today);
+    // What a page has is of the day before: where it is opened next, the app begins anew.
+    for (const page of (await this.browser?.pages()) ?? []) BEHIND.add(page);
   }
 
   /** A page that fails the test when the app throws or asks the network for anything but Trug. */

@@ -137,7 +137,7 @@ function serveWeb(app: Express, webDir: string): void {
       serveStatic: {
         setHeaders: (response, path) => {
           // Built files carry a hash in their name, so a change is a new file.
-          const hashed = /-[A-Z0-9]{8}\.\w+(?:\.(?:br|gz))?$/.test(path);
+          const hashed = /-(?:[A-Z0-9]{8}|[0-9a-f]{8})\.\w+(?:\.(?:br|gz))?$/.test(path);
           response.setHeader('Cache-Control', hashed ? `public, max-age=${YEAR_MS / 1000}, immutable` : 'no-cache');
         },
       },

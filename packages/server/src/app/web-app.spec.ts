@@ -47,6 +47,17 @@ describe('serving the web app', () => {
       expect(await response.text()).toBe(SCRIPT);
     }
   });
+  it('keeps for good whatever carries a hash, the builder’s or that of joined scripts, and nothing else', async () => {
+    for (const [file, kept] of [
+      ['chunk-0fe1d2c3.js', true],
+      ['worker-ABCD1234.js', true],
+      ['told.json', false],
+      ['wild-blossom.js', false],
+    ] as const) {
+      writeFileSync(join(webDir, file), SCRIPT);
+      expect([file, (await get(`/${file}`)).headers.get('cache-control')?.includes('immutable')]).toEqual([file, kept]);
+    }
+  });
   it('answers a missing file and an unknown API path as missing, not with the app', async () => {
     expect((await get('/gone.js')).status).toBe(404);
     expect((await get('/api/gone')).status).toBe(404);

@@ -41,7 +41,7 @@ export class Says {
     return this.bar;
   }
 
-  /** At the head of the page: what is pressed next lies at its foot. */
+  /** Where nothing is pressed: in the strip at the top, or on a phone over the title of the page. */
   private tell(
     text: string,
     {
@@ -52,7 +52,7 @@ export class Says {
     }: { readonly action?: string; readonly duration: number; readonly undo?: () => void; readonly panelClass?: string[] },
   ): void {
     void this.fetched().then((bar) => {
-      const ref = bar.open(text, action, { duration, panelClass, verticalPosition: 'top' });
+      const ref = bar.open(text, action, { duration, panelClass, verticalPosition: 'top', horizontalPosition: 'start' });
       if (undo) ref.onAction().subscribe(undo);
     });
   }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal, viewChild } from '@angular/core';
 import { BeforeAfter } from '../../shared/before-after/before-after';
 import { liquidRows } from '../../shared/before-after/liquid-rows';
+import { NgTemplateOutlet } from '@angular/common';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { CarbonateId, CoreError, Need, SulfiteForm } from '@trug/core';
@@ -75,6 +76,7 @@ const LASTING: readonly string[] = ['lactose', 'erythritol'];
   selector: 'trug-adjust-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
+    NgTemplateOutlet,
     BeforeAfter,
     ActHead,
     SaidPipe,

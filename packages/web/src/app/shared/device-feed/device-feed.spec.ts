@@ -102,4 +102,21 @@ describe('DeviceFeed', () => {
     expect(first?.closed).toBe(true);
     expect(MadeStream.last?.url).toBe('/api/devices/live?batch=C');
   });
+  it('tells nothing of a batch that was left, neither what came nor why it did not', async () => {
+    withFloat();
+    for (const [left, answer] of [
+      ['B', { detail: 'busy' }],
+      ['D', [columns(10)]],
+    ] as const) {
+      feed.open(left);
+      TestBed.tick();
+      MadeStream.last?.dispatchEvent(new Event('open'));
+      const asked = http.expectOne(`/api/devices/readings?batch=${left}`);
+      feed.open('C');
+      TestBed.tick();
+      asked.flush(answer, left === 'B' ? { status: 500, statusText: 'no' } : {});
+      await new Promise((resolve) => setTimeout(resolve));
+      expect([left, feed.trouble(), feed.waits(), feed.series()]).toEqual([left, null, true, []]);
+    }
+  });
 });

@@ -90,6 +90,8 @@ export class DeviceFeed {
       // What was there when the page opened need not come to rest first.
       if (this.waits()) this.settled.set(this.series());
     } catch (error) {
+      // Of a batch that was left, nothing more is told.
+      if (this.batchId() !== batchId) return;
       this.trouble.set(problemOf(error).detail);
     }
     this.waits.set(false);
