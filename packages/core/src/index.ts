@@ -46,7 +46,7 @@ export {
   type PressRun,
   type Steeping,
 } from './juice/fruit/juice.js';
-export { juiceInHand, type JuiceInHand, type KnownFigure } from './juice/fruit/juice-in-hand.js';
+export { guessedOf, juiceInHand, type JuiceInHand, type KnownFigure } from './juice/fruit/juice-in-hand.js';
 export { pouredVolumes } from './book/summary/poured-volumes.js';
 export { steepedLiquid } from './juice/fruit/steeped-liquid.js';
 export { steepJob, steepPlan, type SteepInput, type SteepJob, type SteepPlan } from './juice/fruit/steep-plan.js';
@@ -133,6 +133,7 @@ export { readyWindow, type ReadyWindow } from './finish/bottle/ready-window.js';
 // the log
 export type { Entry, EntryKind, EntryOf, EntryPayloads, Replacement } from './book/entry/entry.js';
 export type { BlendPart } from './book/kinds/blended.js';
+export { GUESSED_FIGURES, type GuessedFigure } from './matter/liquid/guessed.js';
 export type { BottleCount } from './book/state/bottle-count.js';
 export type { SplitShare } from './book/kinds/split.js';
 export type { VesselFill } from './book/state/vessel-fill.js';

@@ -1,10 +1,23 @@
-import type { Fruit, JudgedEntry, PourSource, ShareStory, StateReading } from '@trug/core';
+import type { Fruit, GuessedFigure, JudgedEntry, PourSource, ShareStory, StateReading } from '@trug/core';
 import { MOST_TOLD } from '@trug/core/book/state/share-story';
+import { GUESSED_FIGURES } from '@trug/core/matter/liquid/guessed';
 import { FRUITS } from '@trug/core/matter/liquid/liquid';
 import { LIQUID_LIMITS } from '@trug/core/matter/liquid/liquid-limits';
 import { POUR_SOURCES } from '@trug/core/book/state/entry-choices';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsNotEmpty, IsNumber, IsOptional, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  ArrayUnique,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsNotEmpty,
+  IsNumber,
+  IsOptional,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import { InRange, InRangeOrNull, Instant, LIMITS, OrNull, Text, Ulid } from '../validation/decorators.js';
 import { VesselFillDto } from './liquid-payloads.js';
 
@@ -78,6 +91,7 @@ export class ShareStoryDto {
   @OrNull() @ValidateNested() @Type(() => StoryMalolacticDto) malolactic!: StoryMalolacticDto | null;
   @OrNull() @ValidateNested() @Type(() => StoryTestDto) tested!: StoryTestDto | null;
   @IsBoolean() acidMeasured!: boolean;
+  @IsOptional() @IsArray() @ArrayUnique() @IsIn(GUESSED_FIGURES, { each: true }) guessed?: GuessedFigure[] | undefined;
   @InRange(LIMITS.sugarGPerL) weighedGPerL!: number;
   @IsOptional() @InRange(LIMITS.sugarGPerL) weighedSdGPerL?: number | undefined;
   @OrNull() @Instant() wokenAt!: string | null;
@@ -91,6 +105,7 @@ export class BlendPartDto {
   @Text(60) @IsNotEmpty() name!: string;
   @ValidateNested() @Type(() => LiquidDto) liquid!: LiquidDto;
   @ValidateIf((p: BlendPartDto) => p.yeastId !== null) @Text(60) @IsNotEmpty() yeastId!: string | null;
+  @IsOptional() @IsArray() @ArrayUnique() @IsIn(GUESSED_FIGURES, { each: true }) guessed?: GuessedFigure[] | undefined;
   @IsOptional() @ValidateNested() @Type(() => ShareStoryDto) story?: ShareStoryDto;
 }
 

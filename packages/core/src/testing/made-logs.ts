@@ -82,7 +82,7 @@ export function logOf(batchId = 'B'): LogMaker {
     poured: (day, volumeL, sg, from) => {
       const juice = liquidFromReadings({ volumeL, sg: 1.05 });
       const liquid = from === 'juice' ? juice : fermentTo(juice, Math.max(sg, dryGravityOf(juice)));
-      const part = { from, sourceId: 'OTHER', name: 'another', liquid, yeastId: from === 'juice' ? null : 'crisp-cider' };
+      const part = { from, sourceId: 'OTHER', name: 'another', liquid, yeastId: from === 'juice' ? null : 'crisp-cider', guessed: [] };
       return entry('blended', day, { parts: [part], vessels: [{ vesselId: 'V', volumeL: 20 + volumeL }], tempC: 18 });
     },
   };

@@ -103,7 +103,7 @@ export function act(run: Run, random: Random, make: LogMaker): Entry {
     case 'malolactic':
       return make.malolactic(t.day, { done: random.uniform() < 0.4, turnedFraction: 1 });
     case 'stabilised':
-      return make.entry('stabilised', t.day, { so2MgPerL: pick(random, [30, 60, 100]), sorbateMgPerL: pick(random, [60, 150, 200]) });
+      return make.entry('stabilised', t.day, { so2MgPerL: pick(random, [30, 60, 100, 140]), sorbateMgPerL: pick(random, [60, 150, 200]) });
     case 'sulfite':
       return make.entry('addition', t.day, { what: 'sulfite', so2MgPerL: pick(random, [30, 100]) });
     case 'rack':

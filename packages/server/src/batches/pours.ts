@@ -1,5 +1,5 @@
 import type { JuiceDto } from '@trug/contract';
-import { type BlendPart, effectiveEntries, type Entry, type EntryOf, isMoreThan, juiceInHand, litresIn, replay } from '@trug/core';
+import { type BlendPart, effectiveEntries, type Entry, type EntryOf, guessedOf, isMoreThan, juiceInHand, litresIn, replay } from '@trug/core';
 import { Op, type Transaction } from 'sequelize';
 import type { ResourceStore } from '../resources/resource.store.js';
 import { EntryModel } from './entry.model.js';
@@ -53,11 +53,12 @@ export async function checkPour(entry: EntryOf<'blended'>, juices: ResourceStore
   }
 }
 
-async function checkJuicePart({ sourceId, name, liquid }: BlendPart, juices: ResourceStore<JuiceDto>, transaction: Transaction): Promise<void> {
+async function checkJuicePart({ sourceId, name, liquid, guessed }: BlendPart, juices: ResourceStore<JuiceDto>, transaction: Transaction): Promise<void> {
   const juice = await juices.find(sourceId, transaction);
   if (!juice) throw new HttpError('not-found', `there is no juice ${sourceId}`);
   if (juice.preserved) throw new HttpError('not-allowed', `${name} is preserved with sorbate or benzoate and will not ferment. Leave it out.`);
-  const { liquid: now, leftL } = juiceInHand(juice, await summaryStore.pouredOf(sourceId, transaction));
+  const hand = juiceInHand(juice, await summaryStore.pouredOf(sourceId, transaction));
+  const { liquid: now, leftL } = hand;
   if (liquid.volumeL > leftL + SLACK_L) {
     throw new HttpError('not-allowed', `${liquid.volumeL.toFixed(1)} L of ${name} cannot be poured: ${leftL.toFixed(1)} L are left.`);
   }
@@ -65,7 +66,9 @@ async function checkJuicePart({ sourceId, name, liquid }: BlendPart, juices: Res
     const [a, b] = [now[key], liquid[key]];
     return key !== 'volumeL' && (typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) > SAME * Math.max(1, Math.abs(a)) : a !== b);
   });
-  if (changed) throw new HttpError('conflict', `${name} has been measured anew since this blend was worked out. Open the bench again.`, { current: juice });
+  const told = guessed !== undefined && guessed.join() !== guessedOf(hand).join();
+  if (changed || told)
+    throw new HttpError('conflict', `${name} has been measured anew since this blend was worked out. Open the bench again.`, { current: juice });
 }
 
 async function checkBatchPart({ sourceId, name, liquid }: BlendPart, batchId: string, transaction: Transaction): Promise<void> {

@@ -162,9 +162,9 @@ function shareAct({ name, volumeL, vessels, tempC }: NonNullable<BatchStory['spl
     0,
     log.findIndex((e) => e.kind === 'split'),
   );
-  const { liquid, yeastId } = replay(before);
+  const { liquid, yeastId, guessed } = replay(before);
   if (!liquid) throw new Error(`there is nothing in ${name} to split`);
-  const part = { from: 'batch' as const, sourceId: batchIds.get(name) ?? '', name, liquid: { ...liquid, volumeL }, yeastId };
+  const part = { from: 'batch' as const, sourceId: batchIds.get(name) ?? '', name, liquid: { ...liquid, volumeL }, yeastId, guessed };
   return { kind: 'blended', payload: { parts: [part], vessels: fillsOf(vessels, vesselIds), tempC } };
 }
 

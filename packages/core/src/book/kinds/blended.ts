@@ -1,4 +1,5 @@
 import { blendLiquids } from '../../matter/liquid/blend-liquids.js';
+import { GUESSED_FIGURES, type GuessedFigure } from '../../matter/liquid/guessed.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { NO_SUGAR, weighedWith } from '../../matter/liquid/sugar-by-scales.js';
 import { abvOf } from '../../matter/liquid/views.js';
@@ -18,6 +19,8 @@ export interface BlendPart {
   readonly liquid: Liquid;
   /** The kind of yeast that made it; null for juice. */
   readonly yeastId: string | null;
+  /** Which of its figures nobody measured; absent in what was poured before that was kept. */
+  readonly guessed?: readonly GuessedFigure[] | undefined;
   /** What is known of it, where a share of one drink begins a batch; absent for all else. */
   readonly story?: ShareStory | undefined;
 }
@@ -32,14 +35,20 @@ export interface BlendedPayload {
 /** Strength above which something has fermented, % by volume. @source our estimate: juice on the turn holds less */
 const FERMENTED_ABV = 0.5;
 
+/** What is guessed of a blend: whatever was of anything in it. Of what was poured before it was kept, the acid was never counted as measured. */
+const guessedIn = (state: Draft, parts: readonly BlendPart[]): readonly GuessedFigure[] => {
+  const all = new Set([...(state.liquid ? state.guessed : []), ...parts.flatMap(({ guessed = ['taGPerL'] }) => guessed)]);
+  return GUESSED_FIGURES.filter((figure) => all.has(figure));
+};
+
 /** A share of one drink: the same drink in another vessel, whose readings, yeast and proof go with it. */
 function retold(state: Draft, { at, payload: { vessels, tempC } }: Filed<BlendedPayload>, { liquid, yeastId }: BlendPart, story: ShareStory): Patch {
-  const { readings, temps, judged, pitchedGPerL, weighedSdGPerL = 0, ...known } = story;
+  const { readings, temps, judged, pitchedGPerL, weighedSdGPerL = 0, acidMeasured, guessed = acidMeasured ? [] : ['taGPerL' as const], ...known } = story;
   state.readings.push(...readings);
   state.temps.push(...temps);
   state.judged.push(...judged);
   const pitch = pitchedGPerL === null ? null : { at: known.pitchedAt, gPerL: pitchedGPerL, liquid: known.must };
-  return { ...known, weighedSdGPerL, pitch, liquid, lastLiquid: liquid, vessels, yeastId, filledAt: at, filledUpAt: at, placeC: tempC };
+  return { ...known, guessed, weighedSdGPerL, pitch, liquid, lastLiquid: liquid, vessels, yeastId, filledAt: at, filledUpAt: at, placeC: tempC };
 }
 
 export const blended: Kind<BlendedPayload> = {
@@ -57,6 +66,7 @@ export const blended: Kind<BlendedPayload> = {
       filledAt: state.filledAt ?? entry.at,
       filledUpAt: entry.at,
       placeC: tempC ?? state.placeC,
+      guessed: guessedIn(state, parts),
     };
     if (abvOf(liquid) < FERMENTED_ABV) return patch;
     // Ciders poured together may work again, so the proof of the end begins anew, unless next to no sugar came in.

@@ -1,3 +1,4 @@
+import { GUESSED_FIGURES, stillGuessed } from '../../matter/liquid/guessed.js';
 import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js';
 import type { Fruit } from '../../matter/liquid/liquid.js';
 import { correctGravity } from '../../matter/measure/correct-gravity.js';
@@ -40,7 +41,7 @@ export const filled: Kind<FilledPayload> = {
       filledAt: at,
       filledUpAt: at,
       placeC: payload.tempC,
-      acidMeasured: payload.taGPerL !== null,
+      guessed: stillGuessed(GUESSED_FIGURES, { ...payload, sg: payload.gravity.instrument === 'carton' ? null : sg }),
       originalBy: originalBy(payload.gravity),
     };
   },

@@ -1,5 +1,6 @@
 import { agreeWithAcidReadings } from '../../matter/liquid/add-acid.js';
 import { agreeWithMustReading } from '../../matter/liquid/ferment-to.js';
+import { stillGuessed } from '../../matter/liquid/guessed.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { abvOf, gravityOf } from '../../matter/liquid/views.js';
 import { daysBetween } from '../../matter/quantity/days.js';
@@ -35,7 +36,7 @@ function read(state: Draft, entry: Filed<ReadingPayload>): Patch {
     Object.assign(patch, readGravity(state, entry, payload.gravity, sg));
     state.readings.push({ id: entry.id, at: entry.at, sg, plusMinus, tempC: payload.placeC ?? sampleC, raw, instrument });
   }
-  if (payload.taGPerL !== null) patch.acidMeasured = true;
+  patch.guessed = stillGuessed(patch.guessed ?? state.guessed, { ph: payload.ph, taGPerL: payload.taGPerL });
   const liquid = patch.liquid ?? state.liquid;
   if (liquid && (payload.ph !== null || payload.taGPerL !== null)) {
     patch.liquid = agreeWithAcidReadings(liquid, { ph: payload.ph ?? undefined, taGPerL: payload.taGPerL ?? undefined });
@@ -55,7 +56,8 @@ function readGravity(state: Draft, entry: Filed<ReadingPayload>, { instrument }:
     return { ...known, ...worked, liquid: withoutBoundSulfite(state.liquid, worked.liquid) };
   }
   const must = agreeWithMustReading(state.liquid, sg);
-  return { ...known, liquid: must, must, originalBy: instrument === 'carton' ? state.originalBy : 'glass' };
+  if (instrument === 'carton') return { ...known, liquid: must, must };
+  return { ...known, liquid: must, must, originalBy: 'glass', guessed: stillGuessed(state.guessed, { sg }) };
 }
 
 /** So soon after the pitch a reading off glass is the must's own, days. @source a yeast's usual lag */
@@ -87,6 +89,7 @@ function withOriginal(state: Draft, sg: number): Patch {
     must: state.must ? own(state.must) : null,
     pitch: state.pitch ? { ...state.pitch, liquid: own(state.pitch.liquid) } : null,
     originalBy: 'glass',
+    guessed: stillGuessed(state.guessed, { sg }),
   };
 }
 

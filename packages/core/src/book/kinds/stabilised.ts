@@ -39,7 +39,7 @@ export function whyNotStabilised(state: BatchState, at: string, dose: Stabilised
   if (!justWoken(state, at) && !isProven(state, at)) return 'unproven';
   if (state.rackedAt === null) return 'on-lees';
   if (state.malolactic?.done === false) return 'malolactic';
-  if (!state.liquid || !isFullDose(state.liquid, dose)) return 'dose';
+  if (!state.liquid || !isFullDose(state.liquid, dose, !state.guessed.includes('ph'))) return 'dose';
   return null;
 }
 

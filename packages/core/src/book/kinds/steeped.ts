@@ -1,6 +1,7 @@
 import { figure } from '../../base/worked/figures.js';
 import type { SupplyUse } from '../../juice/adjust/addition-payload.js';
 import { pulpL, type WeighedSugar } from '../../juice/fruit/pulp.js';
+import { GUESSED_FIGURES } from '../../matter/liquid/guessed.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { gravityOf } from '../../matter/liquid/views.js';
 import { countText } from '../../matter/quantity/count-text.js';
@@ -48,7 +49,7 @@ export const steeped: Kind<SteepedPayload> = {
       vessels,
       filledAt: at,
       placeC: tempC,
-      acidMeasured: false,
+      guessed: GUESSED_FIGURES,
       originalBy: 'sum',
       pulp: { since: at, fruitKg, hot, loose, days, volumeL: pulpL({ fruitKg, hot }) },
     };

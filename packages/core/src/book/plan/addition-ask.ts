@@ -51,7 +51,7 @@ export function additionAsk(liquid: Liquid, { state, log, verdict, at }: Additio
     sulfitedHoursAgo: state.sulfitedAt === null ? null : daysBetween(state.sulfitedAt, at) * 24,
     fermentedFraction: fermentedShare(liquid, state.must ?? liquid),
     stage: state.pitchedAt === null ? 'must' : isAtRest(verdict?.status ?? 'working') ? 'finished' : 'working',
-    phMeasured: standing.some((e) => e.kind === 'blended' || ((e.kind === 'filled' || e.kind === 'reading') && e.payload.ph !== null)),
+    phMeasured: !state.guessed.includes('ph'),
     ...wish,
   };
 }

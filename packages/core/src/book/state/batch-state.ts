@@ -3,6 +3,7 @@ import type { GravityReading } from '../../ferment/verdict/reading.js';
 import type { JudgedEntry, PlaceTemperature } from '../../ferment/verdict/judge-facts.js';
 import type { Hint } from '../../ferment/verdict/hints.js';
 import type { Squeeze } from '../../finish/bottle/test-bottle.js';
+import { GUESSED_FIGURES, type GuessedFigure } from '../../matter/liquid/guessed.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import type { CapColour, TimedPlan, Vent } from './entry-choices.js';
 import type { ClearingMeans } from '../../ferment/clear/clearing-means.js';
@@ -167,8 +168,8 @@ export interface BatchState {
   readonly notStabilised: { readonly at: string; readonly why: string } | null;
   /** What a test found of the sugar left, since the last sugar or yeast. */
   readonly tested: { readonly at: string; readonly leftGPerL: number; readonly sdGPerL: number } | null;
-  /** Whether its acid was measured, which tells where it ends. */
-  readonly acidMeasured: boolean;
+  /** Figures of its must that nobody measured: usual for their kind, and told as such. */
+  readonly guessed: readonly GuessedFigure[];
   /** Sugar weighed in since the last reading, g/L as hexose. */
   readonly weighedGPerL: number;
   /** How well that is known beside the scales, g/L as hexose, one standard deviation. */
@@ -220,7 +221,7 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   stabilisedAt: null,
   notStabilised: null,
   tested: null,
-  acidMeasured: false,
+  guessed: GUESSED_FIGURES,
   weighedGPerL: 0,
   weighedSdGPerL: 0,
   wokenAt: null,

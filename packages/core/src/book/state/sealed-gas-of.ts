@@ -2,6 +2,7 @@ import { freeSo2For } from '../../juice/adjust/sulfite-dose.js';
 import { HEXOSE_G_PER_L_PER_POINT, type MalolacticGas, type SealedGas } from '../../finish/bottle/sealed-gas.js';
 import { MOLECULAR_MG_PER_L } from '../../finish/bottle/stabilise-dose.js';
 import { phOf } from '../../matter/liquid/acid-chemistry.js';
+import { GUESSED_PH_DOUBT } from '../../matter/liquid/guessed.js';
 import { fermentFraction } from '../../matter/liquid/ferment-to.js';
 import { fermentableGPerL } from '../../matter/liquid/views.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
@@ -21,21 +22,23 @@ const LOOK_BACK_DAYS = 7;
 
 type GasState = Pick<
   BatchState,
-  'liquid' | 'weighedGPerL' | 'weighedSdGPerL' | 'tested' | 'acidMeasured' | 'malolactic' | 'temps' | 'placeC' | 'readings' | 'heldVolumes'
+  'liquid' | 'weighedGPerL' | 'weighedSdGPerL' | 'tested' | 'guessed' | 'malolactic' | 'temps' | 'placeC' | 'readings' | 'heldVolumes'
 >;
 
 /** How well the sugar of a drink is known that was not weighed in, g/L as hexose. */
-function sugarSdGPerL({ tested, acidMeasured }: GasState, { fruit }: Liquid): number {
+function sugarSdGPerL({ tested, guessed }: GasState, { fruit }: Liquid): number {
   if (tested) return tested.sdGPerL;
   // A pear's sorbitol is what nobody measures.
-  const endSd = acidMeasured && fruit !== 'pear' ? MEASURED_END_SD_SG : UNMEASURED_END_SD_SG;
+  const endSd = !guessed.includes('taGPerL') && fruit !== 'pear' ? MEASURED_END_SD_SG : UNMEASURED_END_SD_SG;
   return Math.hypot(READING_SD_SG, endSd) * 1000 * HEXOSE_G_PER_L_PER_POINT;
 }
 
-function malolacticGas({ malolactic }: GasState, liquid: Liquid): MalolacticGas {
+function malolacticGas({ malolactic, guessed }: GasState, liquid: Liquid): MalolacticGas {
   if (malolactic?.done === true) return 'over';
   if (malolactic) return 'under-way';
-  return liquid.freeSo2MgPerL >= freeSo2For(phOf(liquid), MOLECULAR_MG_PER_L) - 1e-9 ? 'over' : 'possible';
+  // Of a pH that nobody measured, the one at which sulfite guards least.
+  const ph = phOf(liquid) + (guessed.includes('ph') ? GUESSED_PH_DOUBT : 0);
+  return liquid.freeSo2MgPerL >= freeSo2For(ph, MOLECULAR_MG_PER_L) - 1e-9 ? 'over' : 'possible';
 }
 
 /** The warmest a drink has been since a week before its last reading, °C, which drove its gas off. */

@@ -1,4 +1,5 @@
 import type { JudgedEntry, PlaceTemperature } from '../../ferment/verdict/judge-facts.js';
+import type { GuessedFigure } from '../../matter/liquid/guessed.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import type { BatchState, StateReading } from './batch-state.js';
 import { hasFruitIn } from './fruit-out.js';
@@ -17,6 +18,8 @@ export interface ShareStory {
   readonly malolactic: BatchState['malolactic'];
   readonly tested: BatchState['tested'];
   readonly acidMeasured: boolean;
+  /** What nobody measured; absent in what was told before it was kept, where the acid alone is known to have been measured or not. */
+  readonly guessed?: readonly GuessedFigure[] | undefined;
   readonly weighedGPerL: number;
   /** Absent where all that was weighed in was plain sugar. */
   readonly weighedSdGPerL?: number | undefined;
@@ -48,7 +51,8 @@ export function storyOf(state: BatchState, volumeL: number): ShareStory | null {
     rackedAt: state.rackedAt,
     malolactic: state.malolactic,
     tested: state.tested,
-    acidMeasured: state.acidMeasured,
+    acidMeasured: !state.guessed.includes('taGPerL'),
+    guessed: state.guessed,
     weighedGPerL: state.weighedGPerL,
     ...(state.weighedSdGPerL > 0 ? { weighedSdGPerL: state.weighedSdGPerL } : {}),
     wokenAt: state.wokenAt,

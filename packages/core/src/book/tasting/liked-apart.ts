@@ -66,7 +66,7 @@ export function judgedBatch(state: BatchState, tastings: readonly Tasting[]): Ju
       abv: abvOf(drink),
       sweetness: sweetnessGPerL(drink),
       // A typical acid is nobody's measurement.
-      acid: state.acidMeasured ? taOf(drink) : null,
+      acid: !state.guessed.includes('taGPerL') ? taOf(drink) : null,
       tannin: drink.tanninGPerL,
       fizz: crate?.co2Volumes ?? null,
       warmth: warmthOf(state),

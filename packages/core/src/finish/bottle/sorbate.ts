@@ -9,11 +9,11 @@ const SORBIC_STRONG = { abv: 14, mgPerL: 100 };
 const PKA_SORBIC = 4.76;
 /** @source usual legal limit, 200 mg/L */
 const SORBIC_CAP_MG_PER_L = 200;
-/** Sorbic acid a drink needs in all, mg/L. */
-export function sorbicNeeded(liquid: Liquid): number {
+/** Sorbic acid a drink needs in all, mg/L, at its pH or at one that it may have. */
+export function sorbicNeeded(liquid: Liquid, ph = phOf(liquid)): number {
   const share = Math.min(1, Math.max(0, (abvOf(liquid) - SORBIC_WEAK.abv) / (SORBIC_STRONG.abv - SORBIC_WEAK.abv)));
   const needed = SORBIC_WEAK.mgPerL + share * (SORBIC_STRONG.mgPerL - SORBIC_WEAK.mgPerL);
-  return Math.min(SORBIC_CAP_MG_PER_L, needed * (1 + 10 ** (phOf(liquid) - PKA_SORBIC)));
+  return Math.min(SORBIC_CAP_MG_PER_L, needed * (1 + 10 ** (ph - PKA_SORBIC)));
 }
 
 /** Thinned by a little syrup or another drink, sorbate still holds; below this share of what it takes it does not. @source estimate, as for the dose */

@@ -77,10 +77,19 @@ describe('what counts as the whole dose', () => {
     ['sulfite alone', 2, 0, false],
     ['sorbate alone', 0, 2, false],
   ])('%s', (_what, so2, sorbate, is) => {
-    expect(isFullDose(before, { so2MgPerL: so2 * whole.so2MgPerL, sorbateMgPerL: sorbate * whole.sorbateMgPerL })).toBe(is);
+    expect(isFullDose(before, { so2MgPerL: so2 * whole.so2MgPerL, sorbateMgPerL: sorbate * whole.sorbateMgPerL }, true)).toBe(is);
   });
   it('nothing does where the cap leaves no room for it', () => {
-    expect(isFullDose(drink(12, 3.5, { totalSo2MgPerL: 190 }), { so2MgPerL: 100, sorbateMgPerL: 200 })).toBe(false);
+    expect(isFullDose(drink(12, 3.5, { totalSo2MgPerL: 190 }), { so2MgPerL: 100, sorbateMgPerL: 200 }, true)).toBe(false);
+  });
+  it('of a pH that nobody measured takes a quarter more pH: the dose says so, and what is enough at the usual pH is not the whole', () => {
+    const guessed = stabiliseDose({ liquid: before, phMeasured: false });
+    // By hand: 0.5 × (1 + 10^(3.75 − 1.81)) = 44.0 mg/L free, doubled; at 3.5 it is 25.0, doubled.
+    expect(guessed.value.so2MgPerL).toBeCloseTo(2 * 0.5 * (1 + 10 ** (3.75 - 1.81)), 1);
+    expect(guessed.value.sorbicMgPerL).toBeGreaterThan(whole.sorbateMgPerL);
+    expect([guessed.value.notes.join(), dose(before).notes.join()]).toEqual([expect.stringMatching(/Nobody measured its pH.*0\.25 higher/), '']);
+    expect(isFullDose(before, whole, false)).toBe(false);
+    expect(isFullDose(before, { so2MgPerL: guessed.value.so2MgPerL, sorbateMgPerL: guessed.value.sorbicMgPerL }, false)).toBe(true);
   });
   it('it holds while thinned by less than a tenth', () => {
     const needed = dose(drink(12)).sorbicMgPerL;

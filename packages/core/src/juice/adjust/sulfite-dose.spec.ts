@@ -91,6 +91,11 @@ describe('tablets', () => {
     expect(tablets({ phMeasured: false }).value.notes.join()).toMatch(/only typical.*: 4\.0 to 4\.4 here/);
     expect(tablets({ phMeasured: false, volumeL: 0.9, totalSo2MgPerL: 100 }).value.notes.join()).toMatch(/: 0\.2 here/);
     expect(tablets({}).value.notes).toEqual([]);
-    expect(tablets({ phMeasured: false, aim: 'storage' }).value.notes).toEqual([]);
+  });
+  it('say of a drink to be kept what it would take were its pH a quarter higher', () => {
+    // By hand: 2 × 0.8 × (1 + 10^(3.65 − 1.81)) = 112 mg/L; with 20 free already, 40 less.
+    const notes = (changes: Partial<SulfiteInput>): string => doseOf({ phMeasured: false, aim: 'storage', ...changes }).value.notes.join();
+    expect([notes({}), notes({ freeSo2MgPerL: 20 })]).toEqual([expect.stringMatching(/0\.25 higher.* 112 mg\/L/), expect.stringMatching(/ 72 mg\/L/)]);
+    expect(notes({ phMeasured: true })).toBe('');
   });
 });

@@ -5,6 +5,7 @@ import type { Caution } from '../../base/cautions/caution.js';
 import { HIGH_PH } from '../../base/cautions/ph-cautions.js';
 import { figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
+import { GUESSED_PH_DOUBT } from '../../matter/liquid/guessed.js';
 
 /** What the sulfite comes as. */
 export type SulfiteForm = 'potassium-metabisulfite' | 'sodium-metabisulfite' | 'tablet';
@@ -78,6 +79,11 @@ export function freeSo2For(ph: number, molecularMgPerL: number): number {
   return molecularMgPerL * (1 + 10 ** (ph - PKA_SO2));
 }
 
+/** Molecular sulfite that keeps a drink, mg/L, by school. @source usual practice, and the low-sulfite school */
+const MOLECULAR_MG_PER_L = { storage: 0.8, 'storage-low': 0.5 } as const;
+/** About half of an addition binds, so twice the missing free sulfite goes in, mg/L. */
+const keepingDose = (wantedFreeMgPerL: number, freeSo2MgPerL: number): number => Math.max(0, 2 * (wantedFreeMgPerL - freeSo2MgPerL));
+
 /** A dose that the cap holds down says so. */
 const capNotes = (wantedMgPerL: number, so2MgPerL: number): readonly string[] =>
   wantedMgPerL > so2MgPerL + 1
@@ -99,8 +105,14 @@ function partTabletNotes(totalMg: number, form: SulfiteForm, tabletMgSo2: number
 /** The rule on most packets of tablets, for whoever has not measured the pH. @source a tablet for 4.5 to 5 L */
 const PACKET_L_PER_TABLET = { least: 4.5, most: 5 } as const;
 
-function packetNotes({ phMeasured = true, volumeL, aim }: SulfiteInput): readonly string[] {
-  if (phMeasured || aim !== 'juice') return [];
+/** A dose that rests on a pH nobody measured says so, and what else there is to go by. */
+function guessedNotes({ phMeasured = true, ph, volumeL, aim, freeSo2MgPerL = 0 }: SulfiteInput): readonly string[] {
+  if (phMeasured) return [];
+  if (aim !== 'juice') {
+    const free = freeSo2For(ph + GUESSED_PH_DOUBT, MOLECULAR_MG_PER_L[aim]);
+    const wanted = keepingDose(free, freeSo2MgPerL);
+    return [`Its pH is only typical, not measured. Were it ${GUESSED_PH_DOUBT} higher, keeping it would take ${figure(wanted, 0)} mg/L: measure it.`];
+  }
   const [few, many] = [volumeL / PACKET_L_PER_TABLET.most, volumeL / PACKET_L_PER_TABLET.least];
   const count = figure(few, 1) === figure(many, 1) ? figure(few, 1) : `${figure(few, 1)} to ${figure(many, 1)}`;
   return [`Its pH is only typical, not measured. Packets say a tablet for 4.5 to 5 L, whatever the pH: ${count} here.`];
@@ -153,10 +165,9 @@ export function sulfiteDose(input: SulfiteInput): Worked<SulfiteDose> {
     wantedMgPerL = Math.max(0, doseMgPerL - totalSo2MgPerL);
     why = `juice at pH ${figure(ph, 2)} takes ${doseMgPerL} mg/L in all, less ${figure(totalSo2MgPerL, 0)} there`;
   } else {
-    const molecular = aim === 'storage' ? 0.8 : 0.5;
+    const molecular = MOLECULAR_MG_PER_L[aim];
     const free = freeSo2For(ph, molecular);
-    // About half of an addition binds, so twice the missing free sulfite goes in.
-    wantedMgPerL = Math.max(0, 2 * (free - freeSo2MgPerL));
+    wantedMgPerL = keepingDose(free, freeSo2MgPerL);
     why = `${molecular} × (1 + 10^(${figure(ph, 2)} − 1.81)) = ${figure(free, 1)} mg/L free, less ${figure(freeSo2MgPerL, 0)} there, doubled as half binds`;
   }
   const so2MgPerL = Math.min(wantedMgPerL, Math.max(0, TOTAL_CAP_MG_PER_L - totalSo2MgPerL));
@@ -167,7 +178,7 @@ export function sulfiteDose(input: SulfiteInput): Worked<SulfiteDose> {
       so2MgPerL,
       ...amount,
       waitH: aim === 'juice' && so2MgPerL > 0 ? WAIT_BEFORE_YEAST_H : 0,
-      notes: [...capNotes(wantedMgPerL, so2MgPerL), ...partTabletNotes(totalMg, form, tabletMgSo2), ...packetNotes(input)],
+      notes: [...capNotes(wantedMgPerL, so2MgPerL), ...partTabletNotes(totalMg, form, tabletMgSo2), ...guessedNotes(input)],
     },
     [{ label: 'Sulfite wanted', expression: why, result: `${figure(so2MgPerL, 0)} mg/L`, source: 'usual doses by pH; total kept under 200 mg/L' }, counted],
     cautions,

@@ -1,5 +1,6 @@
 import type { JuiceDoubt } from '../blend/blend-uncertainty.js';
 import { taOf, phOf } from '../../matter/liquid/acid-chemistry.js';
+import { GUESSED_FIGURES, GUESSED_PH_DOUBT, type GuessedFigure } from '../../matter/liquid/guessed.js';
 import { liquidFromReadings, TYPICAL_JUICE } from '../../matter/liquid/liquid-from-readings.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { gravityOf } from '../../matter/liquid/views.js';
@@ -30,7 +31,7 @@ export interface JuiceInHand {
 const MEASURED_DOUBT: JuiceDoubt = { sg: 0.001, taGPerL: 0.3, ph: 0.05, tanninGPerL: 0.4 };
 
 /** What a fruit nobody named may differ by, ±. @source spread between the cultivars of the library */
-const UNKNOWN_DOUBT: JuiceDoubt = { sg: 0.006, taGPerL: 2, ph: 0.25, tanninGPerL: 0.6 };
+const UNKNOWN_DOUBT: JuiceDoubt = { sg: 0.006, taGPerL: 2, ph: GUESSED_PH_DOUBT, tanninGPerL: 0.6 };
 /** SG of a juice that nobody measured. */
 export const USUAL_SG = 1.049;
 
@@ -42,7 +43,7 @@ interface Typical {
 }
 
 /** How far a steeping may differ from its recipe, ±. @source our estimate: mostly how much the water draws out */
-const STEEPED_DOUBT: JuiceDoubt = { sg: 0.006, taGPerL: 1.2, ph: 0.25, tanninGPerL: 0.5 };
+const STEEPED_DOUBT: JuiceDoubt = { sg: 0.006, taGPerL: 1.2, ph: GUESSED_PH_DOUBT, tanninGPerL: 0.5 };
 
 function steepedTypical(juice: Juice, steeping: Steeping): Typical {
   const liquid = steepedLiquid({ ...steeping, fruitId: juice.fruitId });
@@ -109,3 +110,7 @@ export function juiceInHand(juice: Juice, pouredL: number): JuiceInHand {
     doubt: { sg: figures.sg.plusMinus, taGPerL: figures.taGPerL.plusMinus, ph: figures.ph.plusMinus, tanninGPerL: figures.tanninGPerL.plusMinus },
   };
 }
+
+/** Which figures of a juice nobody measured: usual for its kind, or reckoned from a recipe. */
+export const guessedOf = ({ figures }: Pick<JuiceInHand, 'figures'>): readonly GuessedFigure[] =>
+  GUESSED_FIGURES.filter((figure) => figures[figure].source !== 'measured');

@@ -199,7 +199,15 @@ export class AdjustPage {
   });
   protected readonly rows = computed(() => {
     const liquid = this.liquid();
-    return liquid ? liquidRows(this.units, liquid, this.plan()?.after ?? null, ['volume', 'gravity', 'dryStrength', 'acid', 'ph', 'tannin', 'sulfite']) : [];
+    return liquid
+      ? liquidRows(
+          this.units,
+          liquid,
+          this.plan()?.after ?? null,
+          ['volume', 'gravity', 'dryStrength', 'acid', 'ph', 'tannin', 'sulfite'],
+          this.view()?.state.guessed,
+        )
+      : [];
   });
 
   private readonly take = viewChild<SupplyTake>('take');

@@ -1,3 +1,4 @@
+import { about } from '../../units/about';
 import { strengthText } from '../../units/strength-text';
 import { Word } from '../../shared/word/word';
 import { SaidPipe } from '../../units/said.pipe';
@@ -121,14 +122,14 @@ export class BatchPage {
   protected readonly facts = computed(() => {
     const view = this.view();
     const drink = view ? drinkOf(view.state) : null;
-    if (!drink) return [];
+    if (!view || !drink) return [];
     const { liquid, must } = drink;
-    const sg = gravityOf(liquid);
+    const { guessed, readings } = view.state;
     return [
-      { name: 'Gravity now', value: this.units.gravity(sg) },
+      { name: 'Gravity now', value: about(this.units.gravity(gravityOf(liquid)), guessed.includes('sg') && readings.length === 0) },
       { name: 'Strength so far', value: strengthText(this.units, liquid, must) },
       { name: 'Sugar left', value: `${figure(fermentableGPerL(liquid), 0)} g/L` },
-      { name: 'pH', value: figure(phOf(liquid), 2) },
+      { name: 'pH', value: about(figure(phOf(liquid), 2), guessed.includes('ph')) },
       { name: 'Sulfite', value: `${figure(liquid.totalSo2MgPerL, 0)} mg/L` },
     ];
   });

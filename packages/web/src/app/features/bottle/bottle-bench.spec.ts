@@ -131,7 +131,7 @@ describe('BottleBench', () => {
     const page = await open([
       ...finishedLog(),
       sampleEntry('racked', 26.3, { vessels: [{ vesselId: 'V', volumeL: 19.5 }], lossL: 0.5 }),
-      sampleEntry('stabilised', 26.5, { so2MgPerL: 60, sorbateMgPerL: 200 }),
+      sampleEntry('stabilised', 26.5, { so2MgPerL: 100, sorbateMgPerL: 200 }),
     ]);
     expect(page.text('.struck')).toContain('priming would stay flat');
   });

@@ -74,7 +74,9 @@ export class InfusePage {
   protected readonly rows = computed(() => {
     const liquid = this.view()?.state.liquid;
     const after = this.plan()?.value.after ?? null;
-    return liquid && isFruit(this.infusion()) ? liquidRows(this.units, liquid, after, ['gravity', 'sweetness', 'strength', 'acid']) : [];
+    return liquid && isFruit(this.infusion())
+      ? liquidRows(this.units, liquid, after, ['gravity', 'sweetness', 'strength', 'acid'], this.view()?.state.guessed)
+      : [];
   });
   /** What steeps in it now. */
   protected readonly inIt = computed(() => {

@@ -133,6 +133,7 @@ export class SplitPage {
         name: view.batch.name,
         liquid: { ...liquid, volumeL: share.volumeL } satisfies Liquid,
         yeastId: view.state.yeastId,
+        guessed: view.state.guessed,
         ...(story ? { story } : {}),
       };
       return this.writer.entry(batch.id, {

@@ -51,6 +51,9 @@ const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly 
                   <a class="link" [routerLink]="['/batch', v.batch.id, why.page]">{{ why.verb }}</a>
                 </p>
               }
+              @for (note of d.value.notes; track note) {
+                <p class="says">{{ note }} <a class="link" [routerLink]="['/batch', v.batch.id, 'read']">Write the pH down</a></p>
+              }
               <dl class="figures-list">
                 <dt><trug-word label="Potassium metabisulfite" /></dt>
                 <dd class="num">{{ units.mass(d.value.metabisulfiteG) }}</dd>
@@ -91,8 +94,8 @@ export class StabilisePage {
   protected readonly view = injectBatchView(this.id);
   protected readonly refusal = signal<string | null>(null);
   protected readonly dose = computed(() => {
-    const liquid = this.view()?.state.liquid;
-    return liquid ? stabiliseDose({ liquid }) : null;
+    const state = this.view()?.state;
+    return state?.liquid ? stabiliseDose({ liquid: state.liquid, phMeasured: !state.guessed.includes('ph') }) : null;
   });
   /** Less than a scale shows is still to go in. */
   protected readonly whole = computed(() => {
@@ -106,7 +109,7 @@ export class StabilisePage {
   protected readonly rows = computed(() => {
     const liquid = this.view()?.state.liquid;
     const payload = this.payload();
-    return liquid && payload ? liquidRows(this.units, liquid, withBoth(liquid, payload), ['sulfite', 'sorbate', 'ph']) : [];
+    return liquid && payload ? liquidRows(this.units, liquid, withBoth(liquid, payload), ['sulfite', 'sorbate', 'ph'], this.view()?.state.guessed) : [];
   });
   private readonly take = viewChild(SupplyTake);
   /** What stands against it, and where that is seen to. */

@@ -90,7 +90,7 @@ export class StrainPage {
   });
   protected readonly rows = computed(() => {
     const liquid = this.liquid();
-    return liquid ? liquidRows(this.units, liquid, this.after(), ['volume', 'gravity', 'strength', 'dryStrength', 'ph']) : [];
+    return liquid ? liquidRows(this.units, liquid, this.after(), ['volume', 'gravity', 'strength', 'dryStrength', 'ph'], this.view()?.state.guessed) : [];
   });
   protected readonly yields = computed(() => {
     const pulp = this.view()?.state.pulp;

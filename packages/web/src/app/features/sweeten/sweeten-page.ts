@@ -84,7 +84,15 @@ export class SweetenPage {
   protected readonly amount = computed(() => this.units.mass(this.plan()?.value.massG ?? 0));
   protected readonly rows = computed(() => {
     const liquid = this.view()?.state.liquid;
-    return liquid ? liquidRows(this.units, liquid, this.plan()?.value.after ?? null, ['taste', 'sweetness', 'gravity', 'strength', 'acid', 'volume']) : [];
+    return liquid
+      ? liquidRows(
+          this.units,
+          liquid,
+          this.plan()?.value.after ?? null,
+          ['taste', 'sweetness', 'gravity', 'strength', 'acid', 'volume'],
+          this.view()?.state.guessed,
+        )
+      : [];
   });
   private readonly take = viewChild(SupplyTake);
   protected readonly needs = computed((): readonly Need[] => [{ kind: 'sugar', refId: this.sweetener().id, amount: this.plan()?.value.massG ?? 0, unit: 'g' }]);

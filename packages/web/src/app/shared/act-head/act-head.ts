@@ -1,3 +1,4 @@
+import { about } from '../../units/about';
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject, Injector, input, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { phOf } from '@trug/core/matter/liquid/acid-chemistry';
@@ -42,9 +43,9 @@ export class ActHead {
     const { liquid, must } = drink;
     return [
       state.liquid ? this.units.volume(liquid.volumeL) : 'in bottle',
-      this.units.gravity(gravityOf(liquid)),
+      about(this.units.gravity(gravityOf(liquid)), state.guessed.includes('sg') && state.readings.length === 0),
       state.pitchedAt ? strengthText(this.units, liquid, must) : '',
-      `pH ${figure(phOf(liquid), 2)}`,
+      about(`pH ${figure(phOf(liquid), 2)}`, state.guessed.includes('ph')),
       state.place ?? '',
     ].filter((fact) => fact !== '');
   });

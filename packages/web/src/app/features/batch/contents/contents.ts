@@ -1,7 +1,7 @@
 import { strengthText } from '../../../units/strength-text';
 import { Word } from '../../../shared/word/word';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { BatchState } from '@trug/core';
+import type { BatchState, GuessedFigure } from '@trug/core';
 import { phOf, taOf } from '@trug/core/matter/liquid/acid-chemistry';
 import { drinkOf } from '@trug/core/book/state/drink-of';
 import { fermentFraction } from '@trug/core/matter/liquid/ferment-to';
@@ -77,11 +77,15 @@ export class Contents {
   readonly state = input.required<BatchState>();
   protected readonly liquid = computed(() => drinkOf(this.state())?.liquid ?? null);
   protected readonly rows = computed(() => {
-    const { yeastId, pitchedAt, acidMeasured } = this.state();
+    const { yeastId, pitchedAt, guessed, originalBy } = this.state();
     const drink = drinkOf(this.state());
     if (!drink) return [];
     const { liquid, must } = drink;
-    const eaten = yeastId !== null && pitchedAt !== null && must && !acidMeasured ? yeastAcid(liquid, yeastById(yeastId), fermentedShare(liquid, must)) : null;
+    const eaten =
+      yeastId !== null && pitchedAt !== null && must && guessed.includes('taGPerL')
+        ? yeastAcid(liquid, yeastById(yeastId), fermentedShare(liquid, must))
+        : null;
+    const told = (text: string, of: GuessedFigure): string => (guessed.includes(of) ? `about ${text}, not measured` : text);
     const band = ({ low, high }: Band): string =>
       high - low < 0.15 ? `${figure(high, 1)} g/L` : `${figure(low, 1)} to ${figure(high, 1)} g/L, until measured`;
     const acidRows = eaten
@@ -90,10 +94,9 @@ export class Contents {
           { name: 'Malic acid in it', value: band(eaten.malicGPerL) },
         ]
       : [
-          { name: 'Acid, as malic', value: `${figure(taOf(liquid), 1)} g/L` },
-          { name: 'Malic acid in it', value: `${figure(liquid.malicGPerL, 1)} g/L` },
+          { name: 'Acid, as malic', value: told(`${figure(taOf(liquid), 1)} g/L`, 'taGPerL') },
+          { name: 'Malic acid in it', value: told(`${figure(liquid.malicGPerL, 1)} g/L`, 'taGPerL') },
         ];
-    const { originalBy } = this.state();
     const originalSg = must ? gravityOf(must) : null;
     const original =
       originalSg === null || pitchedAt === null
@@ -113,8 +116,8 @@ export class Contents {
       { name: 'Sugar left', value: `${figure(fermentableGPerL(liquid), 0)} g/L` },
       { name: 'Sweetness, as sugar', value: `${figure(sweetnessGPerL(liquid), 0)} g/L` },
       ...acidRows,
-      { name: 'pH', value: figure(phOf(liquid), 2) },
-      { name: 'Tannin', value: `${figure(liquid.tanninGPerL, 1)} g/L` },
+      { name: 'pH', value: told(figure(phOf(liquid), 2), 'ph') },
+      { name: 'Tannin', value: told(`${figure(liquid.tanninGPerL, 1)} g/L`, 'tanninGPerL') },
       { name: 'Sorbitol', value: `${figure(liquid.sorbitolGPerL, 0)} g/L` },
       { name: 'Sulfite, total', value: `${figure(liquid.totalSo2MgPerL, 0)} mg/L` },
       { name: 'Sulfite, free', value: `about ${figure(liquid.freeSo2MgPerL, 0)} mg/L` },

@@ -1,5 +1,6 @@
 import { createSelector } from '@ngrx/store';
-import type { JuiceDoubt, Liquid, VesselFill } from '@trug/core';
+import type { GuessedFigure, JuiceDoubt, Liquid, VesselFill } from '@trug/core';
+import { guessedOf } from '@trug/core/juice/fruit/juice-in-hand';
 import { provesFinished } from '@trug/core/ferment/verdict/verdict';
 import { dayText } from '@trug/core/matter/quantity/days';
 import { selectBatchViews, selectZone } from '../../../state/batch-views.selectors';
@@ -21,9 +22,8 @@ export interface BenchSource {
   readonly vessels: readonly VesselFill[];
   /** When the last thing in its log happened; null for juice, which has none. */
   readonly lastEntryAt: string | null;
-  /** Whether acid and pH were taken as typical of its kind. */
-  readonly typicalAcid: boolean;
-  readonly typicalPh: boolean;
+  /** Which figures nobody measured. */
+  readonly guessed: readonly GuessedFigure[];
 }
 
 /** How well a fermented batch is known. @source our estimate: acids follow the juice, and some are lost on the way */
@@ -48,8 +48,7 @@ export const selectJuiceSources = createSelector(selectJuicesInHand, selectZone,
       yeastId: null,
       vessels: [],
       lastEntryAt: null,
-      typicalAcid: hand.figures.taGPerL.source === 'typical',
-      typicalPh: hand.figures.ph.source === 'typical',
+      guessed: guessedOf(hand),
     })),
 );
 
@@ -74,8 +73,7 @@ export const selectCiderSources = createSelector(selectBatchViews, (views): read
         yeastId: state.yeastId,
         vessels: state.vessels,
         lastEntryAt: state.lastEntryAt,
-        typicalAcid: false,
-        typicalPh: false,
+        guessed: state.guessed,
       },
     ];
   }),

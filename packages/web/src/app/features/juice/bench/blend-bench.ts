@@ -1,3 +1,4 @@
+import { about } from '../../../units/about';
 import { SaidPipe } from '../../../units/said.pipe';
 import { Word } from '../../../shared/word/word';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal } from '@angular/core';
@@ -153,8 +154,8 @@ export class BlendBench {
         colour: juiceColour(source.liquid),
         left: this.units.short(this.units.volumeAbout(source.leftL)),
         gravity: figures.sg,
-        acid: `${source.typicalAcid ? 'about ' : ''}acid ${figures.ta}`,
-        ph: `${source.typicalPh ? 'about ' : ''}pH ${figures.ph}`,
+        acid: { text: about(`acid ${figures.ta}`, source.guessed.includes('taGPerL')), isGuessed: source.guessed.includes('taGPerL') },
+        ph: { text: about(`pH ${figures.ph}`, source.guessed.includes('ph')), isGuessed: source.guessed.includes('ph') },
         held: heldL !== undefined,
         heldSays: heldL === undefined ? '' : heldL >= source.leftL - 0.005 ? 'used up' : `held at ${this.units.volume(Math.round(heldL * 100) / 100)}`,
       };

@@ -3,8 +3,8 @@ import type { BenchSource } from './bench-sources';
 import { type Act } from '../../../writing/log-writer';
 
 /** A share of a source, as what is poured into. */
-export function partOf({ from, id, name, liquid, yeastId }: BenchSource, volumeL: number): BlendPart {
-  return { from, sourceId: id, name, liquid: { ...liquid, volumeL }, yeastId };
+export function partOf({ from, id, name, liquid, yeastId, guessed }: BenchSource, volumeL: number): BlendPart {
+  return { from, sourceId: id, name, liquid: { ...liquid, volumeL }, yeastId, guessed };
 }
 
 /**
