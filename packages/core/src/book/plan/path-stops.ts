@@ -12,7 +12,8 @@ import { dayIn } from '../../matter/quantity/zone.js';
 export interface PathStop {
   readonly stage: Stage;
   readonly name: string;
-  readonly state: 'done' | 'here' | 'ahead';
+  /** Skipped where it is behind and its act was never done. */
+  readonly state: 'done' | 'skipped' | 'here' | 'ahead';
   readonly line: string;
 }
 
@@ -67,7 +68,8 @@ export function pathStops(input: PathInput): readonly PathStop[] {
   };
   return STAGES.map((stage, i) => {
     const at = doneAt[stage] ?? null;
-    const status = i === here ? 'here' : i < here || at !== null ? 'done' : 'ahead';
+    const passed = at === null && stage in doneAt ? 'skipped' : 'done';
+    const status = i === here ? 'here' : i < here || at !== null ? passed : 'ahead';
     return { stage, name: NAMES[stage], state: status, line: lineOf(stage, status, at, state, planned.get(stage), now) };
   });
 }
@@ -132,7 +134,7 @@ function standsAt(state: BatchState, status: FermentStatus | null): Stage {
 }
 
 function lineOf(stage: Stage, status: PathStop['state'], at: string | null, state: BatchState, planned: string | undefined, now: string): string {
-  if (stage === 'settle' && at === null && state.pitchedAt) return 'none';
+  if (status === 'skipped') return 'none';
   if (stage === 'ferment' && status === 'here' && state.pitchedAt) return `day ${calendarDays(state.pitchedAt, now, state.zone)}`;
   if (at !== null) return dayText(at, false, state.zone);
   if (stage === 'drink' && status === 'here' && planned !== undefined && planned > dayIn(now, state.zone)) return `from ${dayText(planned)}`;

@@ -1,11 +1,11 @@
 import type { BlendAim, BlendJuice, BlendLimit } from './blend-types.js';
 
-const MORE: Readonly<Record<BlendAim, readonly [above: string, below: string]>> = {
-  sg: ['heavier', 'lighter'],
-  taGPerL: ['sharper', 'softer in acid'],
-  tanninGPerL: ['more tannic', 'less tannic'],
-  ph: ['higher in pH', 'lower in pH'],
-  abv: ['stronger', 'weaker'],
+const AS: Readonly<Record<BlendAim, readonly [above: string, below: string]>> = {
+  sg: ['heavy', 'light'],
+  taGPerL: ['sharp', 'soft in acid'],
+  tanninGPerL: ['tannic', 'low in tannin'],
+  ph: ['high in pH', 'low in pH'],
+  abv: ['strong', 'weak'],
 };
 
 const NAMES: Readonly<Record<BlendAim, string>> = { sg: 'gravity', taGPerL: 'acidity', tanninGPerL: 'tannin', ph: 'pH', abv: 'strength' };
@@ -29,6 +29,6 @@ export function limitWords(limit: BlendLimit, juices: readonly BlendJuice[]): st
     case 'conflict':
       return `No mixture here has that ${limit.aims.map((aim) => NAMES[aim]).join(' and that ')} at once: what brings one nearer takes another away.`;
     case 'none-beyond':
-      return `No juice here is ${MORE[limit.aim][limit.side === 'above' ? 0 : 1]} than ${name(limit.bestJuiceId)}, and the target asks for more than that.`;
+      return `No juice here is as ${AS[limit.aim][limit.side === 'above' ? 0 : 1]} as the target: ${name(limit.bestJuiceId)} comes nearest.`;
   }
 }

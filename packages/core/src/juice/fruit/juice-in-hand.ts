@@ -114,3 +114,6 @@ export function juiceInHand(juice: Juice, pouredL: number): JuiceInHand {
 /** Which figures of a juice nobody measured: usual for its kind, or reckoned from a recipe. */
 export const guessedOf = ({ figures }: Pick<JuiceInHand, 'figures'>): readonly GuessedFigure[] =>
   GUESSED_FIGURES.filter((figure) => figures[figure].source !== 'measured');
+
+/** Whether the two figures that tell a kind of fruit, acid and tannin, were measured. */
+export const isKindMeasured = ({ taGPerL, tanninGPerL }: JuiceInHand['figures']): boolean => taGPerL.source === 'measured' && tanninGPerL.source === 'measured';

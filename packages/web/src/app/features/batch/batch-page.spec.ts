@@ -54,6 +54,7 @@ describe('BatchPage', () => {
     const page = await open([filled(), pitched(), reading(5, 1.02)], 6);
     await page.tick('[role=tab]:nth-of-type(2)');
     const contents = page.text('trug-contents');
-    for (const words of ['Volume 20 L', 'Gravity 1.020', 'pH about 3.55, not measured', 'Acid, as malic 5.1 to 5.4 g/L, until measured']) expect(contents).toContain(words);
+    for (const words of ['Volume 20 L', 'Gravity 1.020', 'pH about 3.55, not measured', 'Acid, as malic 5.1 to 5.4 g/L, until measured'])
+      expect(contents).toContain(words);
   });
 });

@@ -54,7 +54,10 @@ describe('pathStops', () => {
     expect(stops[4]).toBe('done');
   });
   it('moves on when it is proven, and shows what lies ahead', () => {
-    expect(stopsOf(finishedLog(), 26)).toEqual(['done', 'done', 'done', 'done', 'here', 'ahead', 'ahead', 'ahead', 'ahead']);
+    // No sulfite was given: what was never done is not told as done.
+    expect(stopsOf(finishedLog(), 26)).toEqual(['done', 'skipped', 'done', 'done', 'here', 'ahead', 'ahead', 'ahead', 'ahead']);
+    const sulfited = sampleEntry('addition', 0.05, { what: 'sulfite', so2MgPerL: 50 });
+    expect(stopsOf([...finishedLog(), sulfited], 26)[1]).toBe('done');
   });
 });
 

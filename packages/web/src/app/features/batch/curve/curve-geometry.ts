@@ -29,6 +29,8 @@ export interface CurvePoint {
 /** Everything the curve draws. */
 export interface CurveDrawing {
   readonly line: string;
+  /** What it begins at, while nothing was read since; null from then on. */
+  readonly start: { readonly x: number; readonly y: number; readonly label: string } | null;
   readonly points: readonly CurvePoint[];
   readonly gravityTicks: readonly { readonly y: number; readonly label: string }[];
   readonly dayTicks: readonly { readonly x: number; readonly label: string }[];
@@ -118,6 +120,7 @@ export function curveDrawing(data: CurveData, { width, height }: CurveSize): Cur
   const path = line()([[...start], ...points.filter((p) => !p.questioned).map((p): [number, number] => [p.x, p.y])]);
   return {
     line: path ?? '',
+    start: points.length > 0 ? null : { x: start[0], y: start[1], label: `begins at ${data.gravityText(data.startSg)}` },
     points,
     gravityTicks: y.ticks(6).map((sg) => ({ y: y(sg), label: data.gravityText(sg) })),
     devices: deviceDrawings(data.devices, { x, y, ...span, columns: plot.right - plot.left }),

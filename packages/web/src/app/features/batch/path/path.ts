@@ -22,14 +22,16 @@ import type { PathStop } from '@trug/core/book/plan/path-stops';
             @if (stop.state === 'done') {
               <path d="M10,14 l3,3 l5,-6" />
             }
+            @if (stop.state === 'skipped') {
+              <path d="M10,14 h8" />
+            }
             @if (stop.state === 'here') {
               <circle class="dot" cx="14" cy="14" r="4" />
             }
           </svg>
           <b>{{ stop.name }}</b>
           <span
-            >{{ stop.line | said
-            }}<span class="visually-hidden">{{ stop.state === 'done' ? ', done' : stop.state === 'here' ? ', here' : ', ahead' }}</span></span
+            >{{ stop.line | said }}<span class="visually-hidden">{{ ', ' + stop.state }}</span></span
           >
         </li>
       }
@@ -75,6 +77,7 @@ import type { PathStop } from '@trug/core/book/plan/path-stops';
       }
     }
     .done .way path,
+    .skipped .way path,
     .here .way path {
       stroke: var(--leaf);
       stroke-dasharray: none;
@@ -96,6 +99,9 @@ import type { PathStop } from '@trug/core/book/plan/path-stops';
       fill: none;
       stroke: var(--ground);
     }
+    .skipped .stop {
+      stroke: var(--leaf);
+    }
     .here .stop {
       stroke: var(--russet);
       stroke-width: 4;
@@ -113,6 +119,7 @@ import type { PathStop } from '@trug/core/book/plan/path-stops';
       font: 600 1rem / 1.3 var(--head);
     }
     .ahead b,
+    .skipped b,
     li > span {
       color: var(--quiet);
     }

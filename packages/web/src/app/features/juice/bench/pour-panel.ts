@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -28,7 +28,7 @@ import { Refusal } from '../../../shared/refusal/refusal';
   imports: [VesselPick, ReactiveFormsModule, QuantityField, TextField, SelectField, Refusal],
   template: `
     <form class="card" (ngSubmit)="file()" aria-label="Pour it" [formGroup]="draft().form">
-      <h2>Pour it</h2>
+      <h2 tabindex="-1">Pour it</h2>
       <p class="num">{{ recipe() }}</p>
       <div class="fields">
         <trug-text label="What you call the batch" name="batchName" formControlName="name" [placeholder]="usualName()" [longest]="60" />
@@ -52,6 +52,7 @@ import { Refusal } from '../../../shared/refusal/refusal';
   styleUrl: './pour-panel.scss',
 })
 export class PourPanel {
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly store = inject(Store);
   private readonly writer = inject(LogWriter);
   private readonly router = inject(Router);
@@ -81,6 +82,11 @@ export class PourPanel {
   protected readonly vessels = computed(() =>
     pickedVessels({ totalL: this.totalL(), free: this.free(), chosen: this.draft().fields().vessels, share: this.full() }),
   );
+
+  constructor() {
+    // It opens beneath what was pressed, often out of sight.
+    afterNextRender(() => this.host.nativeElement.querySelector('h2')?.focus());
+  }
 
   protected async file(): Promise<void> {
     const tempC = numberIn(readQuantity(this.units, this.draft().fields().temp, 'temperature'));

@@ -69,7 +69,12 @@ export class ReachMap {
     );
     return dots.map((d, i) => ({ ...d, label: labels[i] ?? { x: d.cx, y: d.cy, anchor: 'middle' as const } }));
   });
-  protected readonly cross = computed(() => this.px(this.target()));
+  /** A target beyond the map is drawn at its edge. */
+  protected readonly cross = computed(() => {
+    const { left, right, top, bottom } = this.frame();
+    const { x, y } = this.px(this.target());
+    return { x: Math.min(right, Math.max(left, x)), y: Math.min(Math.max(top, bottom), Math.max(Math.min(top, bottom), y)) };
+  });
   protected readonly at = computed(() => {
     const found = this.found();
     return found ? this.px(found) : null;

@@ -7,7 +7,7 @@ import type { StoredJuice } from '@trug/contract/plain';
 import type { Caution, Step } from '@trug/core';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { attempt } from '@trug/core/base/errors/attempt';
-import { juiceInHand } from '@trug/core/juice/fruit/juice-in-hand';
+import { isKindMeasured, juiceInHand } from '@trug/core/juice/fruit/juice-in-hand';
 import { CLASS_WORDS, longAshtonClass } from '@trug/core/juice/fruit/long-ashton-class';
 import { correctHydrometer } from '@trug/core/matter/measure/correct-hydrometer';
 import { FRUIT_LIBRARY } from '@trug/core/base/reference/fruit-library-data';
@@ -155,7 +155,9 @@ export class JuicePage {
   });
   protected readonly classWords = computed(() => {
     const f = this.hand()?.figures;
-    return f ? CLASS_WORDS[longAshtonClass({ taGPerL: f.taGPerL.value, tanninGPerL: f.tanninGPerL.value })] : null;
+    if (!f) return null;
+    const words = CLASS_WORDS[longAshtonClass({ taGPerL: f.taGPerL.value, tanninGPerL: f.tanninGPerL.value })];
+    return isKindMeasured(f) ? words : `${words} That goes by what is usual: acid and tannin measured would tell.`;
   });
   protected readonly steps = computed((): readonly Step[] => {
     const { gravity, taWorking } = this.read().readings;

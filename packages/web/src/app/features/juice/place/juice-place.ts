@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { StoredJuice } from '@trug/contract/plain';
+import { isKindMeasured } from '@trug/core/juice/fruit/juice-in-hand';
 import { longAshtonClass } from '@trug/core/juice/fruit/long-ashton-class';
 import { steepJob } from '@trug/core/juice/fruit/steep-plan';
 import { dryAbvOf } from '@trug/core/matter/liquid/views';
@@ -56,7 +57,9 @@ export class JuicePlace {
           { typical: f.ph.source === 'typical', text: `${about(f.ph.source)}pH ${figure(f.ph.value, 2)}` },
           { typical: f.tanninGPerL.source === 'typical', text: `${about(f.tanninGPerL.source)}tannin ${figure(f.tanninGPerL.value, 1)} g/L` },
         ],
-        kind: juice.preserved ? 'preserved' : longAshtonClass({ taGPerL: f.taGPerL.value, tanninGPerL: f.tanninGPerL.value }),
+        kind: juice.preserved
+          ? 'preserved'
+          : `${isKindMeasured(f) ? '' : 'likely '}${longAshtonClass({ taGPerL: f.taGPerL.value, tanninGPerL: f.tanninGPerL.value })}`,
         preserved: juice.preserved,
         dry: juice.preserved ? 'will not ferment' : `${figure(dryAbvOf(hand.liquid), 1)} % if dry`,
       };
