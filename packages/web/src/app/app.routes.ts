@@ -18,6 +18,7 @@ export const routes: Routes = [
   { path: 'batch/:id/when/:entryId', title: 'Correct it · Trug', loadComponent: async () => (await import('./features/when/when-page')).WhenPage },
   { path: 'batch/:id/pitch', title: 'Pitch · Trug', loadComponent: async () => (await import('./features/pitch/pitch-page')).PitchPage },
   { path: 'batch/:id/adjust', title: 'Adjust · Trug', loadComponent: async () => (await import('./features/adjust/adjust-page')).AdjustPage },
+  { path: 'batch/:id/adjust/:what', title: 'Adjust · Trug', loadComponent: async () => (await import('./features/adjust/adjust-page')).AdjustPage },
   { path: 'batch/:id/strain', title: 'Strain it · Trug', loadComponent: async () => (await import('./features/strain/strain-page')).StrainPage },
   { path: 'batch/:id/split', title: 'Split it · Trug', loadComponent: async () => (await import('./features/split/split-page')).SplitPage },
   { path: 'batch/:id/note', title: 'Note · Trug', loadComponent: async () => (await import('./features/note/note-page')).NotePage },

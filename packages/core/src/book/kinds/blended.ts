@@ -67,6 +67,7 @@ export const blended: Kind<BlendedPayload> = {
       filledUpAt: entry.at,
       placeC: tempC ?? state.placeC,
       guessed: guessedIn(state, parts),
+      heatedJuice: false,
     };
     if (abvOf(liquid) < FERMENTED_ABV) return patch;
     // Ciders poured together may work again, so the proof of the end begins anew, unless next to no sugar came in.

@@ -41,6 +41,7 @@ export const filled: Kind<FilledPayload> = {
       filledAt: at,
       filledUpAt: at,
       placeC: payload.tempC,
+      heatedJuice: payload.source.startsWith('shop '),
       guessed: stillGuessed(GUESSED_FIGURES, { ...payload, sg: payload.gravity.instrument === 'carton' ? null : sg }),
       originalBy: originalBy(payload.gravity),
     };

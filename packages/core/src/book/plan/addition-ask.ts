@@ -55,6 +55,3 @@ export function additionAsk(liquid: Liquid, { state, log, verdict, at }: Additio
     ...wish,
   };
 }
-
-/** Whether juice from a carton, which was heated, is in a batch. */
-export const holdsHeatedJuice = (log: readonly Entry[]): boolean => log.some((e) => e.kind === 'filled' && e.payload.source.startsWith('shop '));

@@ -120,7 +120,9 @@ function pitchJob({ batchName, state, method, today }: JobsInput, filledAt: stri
         ? pulpPitchText(state.pulp)
         : method.yeastId === WILD_YEAST_ID
           ? 'Its own yeast is to do the work. Write down that it is left to it: its days are counted from there.'
-          : 'No sulfite is in it. Raw juice wants it a day before bought yeast, unless its own yeast is to do the work.',
+          : state.heatedJuice
+            ? 'Shop juice was heated: it needs no sulfite before its yeast.'
+            : 'No sulfite is in it. Raw juice wants it a day before bought yeast, unless its own yeast is to do the work.',
     );
     return;
   }

@@ -2,7 +2,6 @@ import { pitchCautions } from '../../ferment/yeast/pitch-cautions.js';
 import { pitchRate, USUAL_MUST_C } from '../../ferment/yeast/pitch-rate.js';
 import { USUAL_PACKET_G } from '../cupboard/kitchen-weights.js';
 import { inOrderOfUse, supplyFor } from '../cupboard/supply-for.js';
-import { holdsHeatedJuice } from '../plan/addition-ask.js';
 import type { BatchState } from '../state/batch-state.js';
 import type { ScribbleFacts } from './scribble-facts.js';
 import type { Guess, SaidPitch, ScribbleLine } from './scribble-types.js';
@@ -36,7 +35,7 @@ export function pitchLine(said: SaidPitch, state: BatchState, facts: ScribbleFac
     juiceC,
     sulfitedAt: state.sulfitedAt,
     at: facts.at,
-    heated: holdsHeatedJuice(facts.log),
+    heated: state.heatedJuice,
   });
   if (cautions.some((c) => c.severity === 'danger')) return { is: 'page', text: said.text, page: 'pitch', cautions };
   const packet = inOrderOfUse(facts.supplies, facts.at).find((s) => s.kind === 'yeast' && s.refId === yeastId && s.left > 0 && s.packetG !== null);

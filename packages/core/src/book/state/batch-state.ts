@@ -168,6 +168,8 @@ export interface BatchState {
   readonly notStabilised: { readonly at: string; readonly why: string } | null;
   /** What a test found of the sugar left, since the last sugar or yeast. */
   readonly tested: { readonly at: string; readonly leftGPerL: number; readonly sdGPerL: number } | null;
+  /** Whether it is shop juice, which was heated: nothing wild lives in it. */
+  readonly heatedJuice: boolean;
   /** Figures of its must that nobody measured: usual for their kind, and told as such. */
   readonly guessed: readonly GuessedFigure[];
   /** Sugar weighed in since the last reading, g/L as hexose. */
@@ -221,6 +223,7 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   stabilisedAt: null,
   notStabilised: null,
   tested: null,
+  heatedJuice: false,
   guessed: GUESSED_FIGURES,
   weighedGPerL: 0,
   weighedSdGPerL: 0,

@@ -36,7 +36,7 @@ const UNIT = /(GPerL|MgPerL|MmolPerL|GPer100Ml|PerL|Ml|Kg|Mg|L|G|C|Sg|Bar|Brix|D
  */
 export function withoutFieldNames(text: string): string {
   return text.replace(
-    /(^|[\s(])(?:[a-z][A-Za-z]*\.|\d+\.)*([a-z]+[A-Z][A-Za-z0-9]*|ph|sg|abv)(?= (?:must|should|may|has|is)\b)/g,
+    /(^|[\s(])(?!pH )(?:[a-z][A-Za-z]*\.|\d+\.)*([a-z]+[A-Z][A-Za-z0-9]*|ph|sg|abv)(?= (?:must|should|may|has|is)\b)/g,
     (_, before: string, field: string) => {
       const words = WORDS[field] ?? field.replace(UNIT, '').replace(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`);
       const sentence = before === '' ? `The ${words}` : `the ${words}`;

@@ -3,7 +3,7 @@ import { BeforeAfter } from '../../shared/before-after/before-after';
 import { liquidRows } from '../../shared/before-after/liquid-rows';
 import { NgTemplateOutlet } from '@angular/common';
 import { ReactiveFormsModule } from '@angular/forms';
-import { RouterLink } from '@angular/router';
+import { ActivatedRoute, RouterLink } from '@angular/router';
 import type { CarbonateId, CoreError, Need, SulfiteForm } from '@trug/core';
 import { NUTRIENTS } from '@trug/core/juice/adjust/nutrient-plan';
 import type { AcidId } from '@trug/core/matter/liquid/acid-chemistry';
@@ -100,7 +100,7 @@ export class AdjustPage {
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  protected readonly draft = createBatchDraft('adjust', FIELDS);
+  protected readonly draft = createBatchDraft('adjust', { ...FIELDS, what: inject(ActivatedRoute).snapshot.paramMap.get('what') ?? FIELDS.what });
   protected readonly fields = computed(() => this.draft.fields());
   protected readonly refusal = signal<string | null>(null);
   protected readonly sulfiteForms = SULFITE_FORMS;

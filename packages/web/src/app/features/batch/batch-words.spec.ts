@@ -30,6 +30,18 @@ describe('nowWords', () => {
   ] as const)('%s', (_what, log, today, page) => {
     expect(nowWords(sampleView(log, today)).main?.page).toBe(page);
   });
+  it('offers raw juice its sulfite before the yeast, and shop juice, which was heated, none', () => {
+    const from = (source: string): ReturnType<typeof nowWords> => {
+      const entry = filled();
+      if (entry.kind !== 'filled') throw new Error('not filled');
+      return nowWords(sampleView([{ ...entry, payload: { ...entry.payload, source } }], 0));
+    };
+    const [raw, shop] = [from('my own press'), from('shop apple juice')];
+    expect(raw.next).toContain('Raw juice wants it a day before bought yeast');
+    expect(raw.also[0]).toEqual({ page: 'adjust/sulfite', verb: 'Sulfite it' });
+    expect(shop.next).toBe('Shop juice was heated: it needs no sulfite before its yeast.');
+    expect(shop.also.map((act) => act.page)).not.toContain('adjust/sulfite');
+  });
   it('leaves one that clears still until its day, and then racks it', () => {
     const log = [...finishedLog(), sampleEntry('clarified', 26, { means: 'enzyme', massG: 2, waitDays: 14 })];
     const waiting = nowWords(sampleView(log, 30));

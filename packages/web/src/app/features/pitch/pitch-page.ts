@@ -3,7 +3,6 @@ import { Word } from '../../shared/word/word';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import type { Need, PitchMethod, TimedPlan } from '@trug/core';
-import { holdsHeatedJuice } from '@trug/core/book/plan/addition-ask';
 import { USUAL_YEAST_ID, WILD_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { yeastWords } from '@trug/core/base/reference/yeast-words';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
@@ -229,7 +228,7 @@ export class PitchPage {
     return liquid ? pitchRate({ liquid, yeastId: this.yeastId(), tempC: this.juiceC() ?? USUAL_MUST_C, purpose: 'start' }) : null;
   });
   /** Juice from a carton was heated. */
-  private readonly fromShop = computed(() => holdsHeatedJuice(this.view()?.log ?? []));
+  private readonly fromShop = computed(() => this.view()?.state.heatedJuice ?? false);
   protected readonly cautions = computed(() => {
     const state = this.view()?.state;
     if (!state?.liquid) return [];

@@ -32,6 +32,7 @@ const TASTE = { page: 'taste', verb: 'Taste it' };
 const PITCH = { page: 'pitch', verb: 'Add yeast' };
 const PITCH_FIRST = { page: 'pitch', verb: 'Pitch the yeast' };
 const ADJUST = { page: 'adjust', verb: 'Adjust it' };
+const SULFITE = { page: 'adjust/sulfite', verb: 'Sulfite it' };
 const SPLIT = { page: 'split', verb: 'Split it for a trial' };
 const RESTART = { page: 'restart', verb: 'Set it going again' };
 const CLEAR = { page: 'clear', verb: 'Clear it' };
@@ -70,7 +71,7 @@ export function nowWords(view: BatchView): NowWords {
           : [{ text: `Sulfited at ${hourIn(state.sulfitedAt, state.zone)} on ${dayText(state.sulfitedAt, false, state.zone)}`, speaks: 'for' }],
       next: wait?.detail ?? '',
       main: PITCH_FIRST,
-      also: [ADJUST, SPLIT, READ, MOVE, KEEVE, TAKE_OUT],
+      also: [...(state.sulfitedAt === null && !state.heatedJuice ? [SULFITE] : []), ADJUST, SPLIT, READ, MOVE, KEEVE, TAKE_OUT],
     };
   }
   if (hasFruitIn(state)) return fruitWords(view);

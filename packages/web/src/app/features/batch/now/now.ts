@@ -117,6 +117,6 @@ export class Now {
   protected readonly words = computed(() => nowWords(this.view()));
 
   protected linkTo(page: string): string[] {
-    return page.startsWith('/') ? [page] : ['/batch', this.view().batch.id, page];
+    return page.startsWith('/') ? [page] : ['/batch', this.view().batch.id, ...page.split('/')];
   }
 }
