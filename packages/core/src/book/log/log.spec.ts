@@ -146,10 +146,28 @@ describe('nextJobs', () => {
     expect(jobs(sulfited, 2)).toEqual(['pitch overdue']);
     expect(jobs([filled(), pitched()], 1)).toEqual(['read week']);
     expect(jobs([filled(), pitched(), read(7, 1.012), read(18, 0.999)], 25)).toEqual(['second-reading today']);
-    expect(jobs(finished(), 27)).toEqual(['rack later']);
+    expect(jobs(finished(), 27)).toEqual(['rack week']);
     const racked = [...finished(), entry('racked', 27, { vessels: [{ vesselId: 'W', volumeL: 19.5 }], lossL: 0.5 })];
     expect(jobs(racked, 34)).toEqual(['bottle today']);
     expect(jobs([...racked, primed(34), bottled(34, 38)], 90)).toEqual(['open-one overdue']);
+  });
+  it('counts from the end, so that reading the same again puts nothing off, and calls nothing finished that settled above it', () => {
+    const due = (log: readonly Entry[], today: number): readonly (readonly [dueOn: string, detail: string])[] => {
+      const state = replay(log);
+      const verdict = verdictOf(state, today)?.value ?? null;
+      return nextJobs({ batchId: 'B', batchName: 'Lot', state, verdict, method: methodById('cool-slow'), today: day(today) }).map((j) => [
+        j.dueAt.slice(0, 10),
+        j.detail,
+      ]);
+    };
+    const [first] = due(finished(), 27);
+    expect(due([...finished(), read(33, 0.998), read(40, 0.998)], 41)[0]).toEqual(first);
+    const high = [filled(), pitched(), read(7, 1.012), read(18, 1.002), read(33, 1.002)];
+    const [settled] = due(high, 33);
+    expect(settled?.[1]).toMatch(/^Settled a touch high at 1\.002\. Rack it\. Before it is bottled, ferment a sample out/);
+    expect(due([...high, read(48, 1.002)], 48)[0]).toEqual(settled);
+    const racked = entry('racked', 34, { vessels: [{ vesselId: 'W', volumeL: 19.5 }], lossL: 0.5 });
+    expect(due([...high, racked], 35)[0]?.[1]).toMatch(/^Settled a touch high at 1\.002, racked on .*\. Before it is bottled/);
   });
   it('gives the same job the same id every time', () => {
     const log = [filled(), pitched()];

@@ -1,5 +1,6 @@
 import { RELEASE_HOURS } from '../care/release-hours.js';
-import { isAtRest } from '../../ferment/verdict/verdict.js';
+import { isAtRest, type Verdict } from '../../ferment/verdict/verdict.js';
+import { BEFORE_BOTTLING } from '../../ferment/verdict/verdict-words.js';
 import type { BatchState, Pulp, RunningPlan } from '../state/batch-state.js';
 import type { TimedPlan } from '../state/entry-choices.js';
 import { dateAfter, dayText } from '../../matter/quantity/days.js';
@@ -172,7 +173,7 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
       return;
     case 'finished-dry':
     case 'settled-short':
-      finishedJobs({ batchName, state, method, cause, provenAt: last?.at ?? today, sg: last?.sg ?? 1 }, add);
+      finishedJobs({ batchName, state, method, cause, endedAt: verdict.steadySince ?? last?.at ?? today, ...endWords(verdict, last?.sg ?? 1) }, add);
       return;
     case 'working':
     case 'slowing':
@@ -204,11 +205,21 @@ interface Finished {
   readonly state: BatchState;
   readonly method: Method;
   readonly cause: string;
-  readonly provenAt: string;
-  readonly sg: number;
+  /** When it came to rest, from which it is kept off its lees: a reading that shows the same again puts nothing off. */
+  readonly endedAt: string;
+  /** How it ended, and what is next while it stands on its lees and once it is racked. */
+  readonly ended: string;
+  readonly onLees: string;
+  readonly racked: string;
 }
 
-function finishedJobs({ batchName, state, method, cause, provenAt, sg }: Finished, add: Add): void {
+/** How it ended, as its verdict says: what settled above its end is not called finished, and is tested before it is sealed. */
+const endWords = ({ status, next }: Verdict, sg: number): Pick<Finished, 'ended' | 'onLees' | 'racked'> =>
+  status === 'settled-short'
+    ? { ended: `Settled a touch high at ${gravityText(sg)}`, onLees: next.text, racked: ` ${BEFORE_BOTTLING}` }
+    : { ended: `Finished at ${gravityText(sg)}`, onLees: 'Off its lees, or straight to the bottle if it is clear.', racked: '' };
+
+function finishedJobs({ batchName, state, method, cause, endedAt, ended, onLees, racked }: Finished, add: Add): void {
   const stillUntil = clearsUntil(state);
   /** What disturbs it waits until it has cleared. */
   const after = (from: string, days: number): string => {
@@ -217,21 +228,15 @@ function finishedJobs({ batchName, state, method, cause, provenAt, sg }: Finishe
     return cleared > due ? cleared : due;
   };
   if (!state.rackedAt) {
-    add(
-      'rack',
-      cause,
-      after(provenAt, method.waits.rackWithinDays),
-      `Rack ${batchName}`,
-      `Finished at ${gravityText(sg)}. Off its lees, or straight to the bottle if it is clear.`,
-    );
+    add('rack', cause, after(endedAt, method.waits.rackWithinDays), `Rack ${batchName}`, `${ended}. ${onLees}`);
     return;
   }
-  const since = state.rackedAt > provenAt ? state.rackedAt : provenAt;
+  const since = state.rackedAt > endedAt ? state.rackedAt : endedAt;
   add(
     'bottle',
     cause,
     after(since, method.waits.restDays),
     `Bottle ${batchName}`,
-    `Finished at ${gravityText(sg)} and racked on ${dayText(state.rackedAt, false, state.zone)}.`,
+    `${ended}, racked on ${dayText(state.rackedAt, false, state.zone)}.${racked}`,
   );
 }

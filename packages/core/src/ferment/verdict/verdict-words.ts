@@ -208,6 +208,16 @@ function warmWords({ tempC, input }: Facts, [low, high]: readonly [number, numbe
     : `At ${celsius(tempC)} it is warmer than this yeast likes, up to ${input.yeast.tempC[2]} °C`;
 }
 
+/** Of what settled above its end, before it is sealed. */
+export const BEFORE_BOTTLING =
+  'Before it is bottled, ferment a sample out in the warm or test it for sugar: until then what the sums still find counts as fizz.';
+
+/** What rests in the cool may only rest because of it. */
+const drowsyWords = ({ tempC, input }: Facts): string =>
+  tempC !== null && tempC < input.yeast.tempC[1]
+    ? `Give it a week at ${input.yeast.tempC[1]} °C or more and read it again, since cold alone may hold it. If it stands: `
+    : '';
+
 /** What to do next, and when. */
 export function nextFor(facts: Facts, status: JudgedStatus): NextAction {
   const { input, last } = facts;
@@ -219,10 +229,7 @@ export function nextFor(facts: Facts, status: JudgedStatus): NextAction {
     case 'finished-dry':
       return now('rack-or-bottle', 'Rack it off the lees, or bottle it.');
     case 'settled-short':
-      return now(
-        'rack-or-bottle',
-        'Rack it. Before it is bottled, ferment a sample out in the warm or test it for sugar: until then what the sums still find counts as fizz.',
-      );
+      return now('rack-or-bottle', `${drowsyWords(facts)}Rack it. ${BEFORE_BOTTLING}`);
     case 'finished-at-tolerance':
       return now(
         'stabilise',

@@ -1,6 +1,8 @@
 import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import { yeastById } from '../../base/reference/yeast-kinds.js';
+import type { YeastKind } from '../../base/reference/yeast-kinds-data.js';
+import { USUAL_MUST_C } from './pitch-rate.js';
 import { celsius, figure } from '../../base/worked/figures.js';
 
 /** How yeast goes in. */
@@ -39,10 +41,17 @@ function coolingSteps(cupMl: number, juiceC: number): readonly PitchStep[] {
   return steps;
 }
 
+/** The juice beside what the yeast likes; of a juice that nobody read, that it be read. */
+function warmthText({ tempC: [, from, to] }: YeastKind, readC: number | null): string {
+  const liked = `${from} to ${to} °C`;
+  if (readC === null) return `Read how warm the juice is, and bring it into ${liked} if you can.`;
+  return readC >= from && readC <= to ? `The juice is at ${celsius(readC)}, which suits it.` : `Bring the juice into ${liked} if you can. It is at ${celsius(readC)}.`;
+}
+
 /**
  * Pitching as a list of timed steps with amounts for this volume.
  *
- * @param input - the kind of yeast, g of it (0 for wild), the way, the juice's temperature, °C, and volume, L
+ * @param input - the kind of yeast, g of it (0 for wild), the way, the juice's temperature, °C, null where nobody read it, and volume, L
  * @returns steps in order
  * @throws {CoreError} UNKNOWN_ID or OUT_OF_RANGE
  * @source usual packet advice; temperatures are matched so that the yeast meets no jump above 8 °C
@@ -51,18 +60,18 @@ export function pitchSteps(input: {
   readonly yeastId: string;
   readonly massG: number;
   readonly way: PitchWay;
-  readonly juiceC: number;
+  readonly juiceC: number | null;
   readonly volumeL: number;
 }): readonly PitchStep[] {
   const yeast = yeastById(input.yeastId);
   const massG = inRange('massG', input.massG, LIMITS.smallDoseG);
-  const juiceC = inRange('juiceC', input.juiceC, LIMITS.tempC);
+  const readC = input.juiceC === null ? null : inRange('juiceC', input.juiceC, LIMITS.tempC);
   const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
   const grams = `${figure(massG, 1)} g`;
   switch (input.way) {
     case 'sprinkled':
       return [
-        { text: `Bring the juice into ${yeast.tempC[1]} to ${yeast.tempC[2]} °C if you can. It is at ${celsius(juiceC)}.`, waitMin: 0 },
+        { text: warmthText(yeast, readC), waitMin: 0 },
         { text: `Sprinkle ${grams} over the surface and leave it.`, waitMin: 15 },
         { text: 'Stir it in, close loosely, fit the airlock.', waitMin: 0 },
       ];
@@ -71,7 +80,8 @@ export function pitchSteps(input: {
         { text: `Warm ${figure(massG * WATER_ML_PER_G, 0)} mL of clean water to ${REHYDRATE_C} °C in a clean cup.`, waitMin: 0 },
         { text: `Sprinkle ${grams} on it. Do not stir.`, waitMin: 15 },
         { text: 'Stir gently until it is even.', waitMin: 5 },
-        ...coolingSteps(massG * WATER_ML_PER_G, juiceC),
+        ...(readC === null ? [{ text: `Read how warm the juice is: from here it is taken to be at ${celsius(USUAL_MUST_C)}.`, waitMin: 0 }] : []),
+        ...coolingSteps(massG * WATER_ML_PER_G, readC ?? USUAL_MUST_C),
         { text: `Cup and juice now differ by less than ${MOST_JUMP_C + 1} °C: pour it in and stir.`, waitMin: 0 },
       ];
     }
@@ -80,7 +90,7 @@ export function pitchSteps(input: {
         { text: `Boil ${tensOfMl(volumeL * 50)} of the juice two minutes and let it cool to 25 °C in a covered jar.`, waitMin: 60 },
         { text: `Sprinkle ${grams} on it, cover loosely and keep it warm.`, waitMin: DAY_MIN },
         {
-          text: `It should foam. Add as much juice again, and let it cool to within ${MOST_JUMP_C} °C of the juice (${celsius(juiceC)}).`,
+          text: `It should foam. Add as much juice again, and let it cool to within ${MOST_JUMP_C} °C of the juice${readC === null ? '' : ` (${celsius(readC)})`}.`,
           waitMin: 12 * 60,
         },
         { text: 'Pour it in while it works.', waitMin: 0 },

@@ -91,6 +91,19 @@ describe('pitchSteps', () => {
     expect(list.length).toBeGreaterThan(2);
     expect(list.some((s) => s.waitMin > 0)).toBe(true);
   });
+  it('says how warm the juice is only where somebody read it', () => {
+    const first = (juiceC: number | null): string => steps({ way: 'sprinkled', juiceC })[0]?.text ?? '';
+    expect([first(16), first(9), first(null)]).toEqual([
+      'The juice is at 16 °C, which suits it.',
+      'Bring the juice into 14 to 20 °C if you can. It is at 9 °C.',
+      'Read how warm the juice is, and bring it into 14 to 20 °C if you can.',
+    ]);
+    for (const way of ['rehydrated', 'starter'] as const) {
+      const told = steps({ way, juiceC: null }).map((s) => s.text);
+      expect(told.join(' ')).not.toMatch(/the juice \(|It is at/);
+      expect(told.some((text) => text.includes('taken to be at 18 °C'))).toBe(way === 'rehydrated');
+    }
+  });
   it('refuses a negative packet', () => {
     expect(refusalCode(() => steps({ massG: -1 }))).toBe('OUT_OF_RANGE');
   });

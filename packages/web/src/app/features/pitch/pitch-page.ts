@@ -191,7 +191,7 @@ export class PitchPage {
       yeastId: this.yeastId(),
       massG: this.massG(),
       way: this.way(),
-      juiceC: this.juiceC() ?? this.placeC() ?? USUAL_MUST_C,
+      juiceC: this.juiceC(),
       volumeL: liquid.volumeL,
     });
     return list;

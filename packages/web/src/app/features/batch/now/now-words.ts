@@ -2,6 +2,7 @@ import { awaitsHeat } from '@trug/core/book/state/crate-heat';
 import type { BatchState, Pulp } from '@trug/core';
 import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
 import { isAtRest, type Evidence } from '@trug/core/ferment/verdict/verdict';
+import { BEFORE_BOTTLING } from '@trug/core/ferment/verdict/verdict-words';
 import { restartOutcomeOf } from '@trug/core/book/outlook/restart-of';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { clearsUntil } from '@trug/core/book/state/clearing';
@@ -93,7 +94,9 @@ export function nowWords(view: BatchView): NowWords {
         ? `Leave it still until ${stillUntil}, while it clears. Then: ${v.next.text}`
         : v.status === 'finished-dry' && bottleFirst
           ? 'It is off its lees. Bottle it once it is clear and has rested.'
-          : v.next.text,
+          : v.status === 'settled-short' && state.rackedAt !== null
+            ? `It is off its lees. ${BEFORE_BOTTLING}`
+            : v.next.text,
     main: stillUntil !== null ? LOOK : done ? doneFirst : v.next.kind === 'stabilise' ? TEST : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
     // Under one button: every act that makes sense at this stage.
     also: done
