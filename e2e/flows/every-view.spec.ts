@@ -35,6 +35,17 @@ const NARROW = [
 const widthDrawn = (page: Page): Promise<number> =>
   page.evaluate(() => new Promise<number>((resolve) => requestAnimationFrame(() => resolve(Math.max(innerWidth, document.documentElement.scrollWidth)))));
 
+/** Words in drawings that are drawn smaller than can be read, with their size: below 12 px, but for what a browser rounds. */
+const tooSmall = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<SVGTextElement>('main svg text')].flatMap((text) => {
+      const scale = text.getScreenCTM();
+      if (!scale || text.getClientRects().length === 0) return [];
+      const px = Number.parseFloat(getComputedStyle(text).fontSize) * Math.hypot(scale.a, scale.b);
+      return px < 11.9 ? [`${px.toFixed(1)} px: ${text.textContent}`] : [];
+    }),
+  );
+
 /** Whether what is open keeps the rules of access, wide and narrow, and scrolls no way but down. */
 async function keepsTheRules(): Promise<void> {
   const { page } = bench;
@@ -52,6 +63,7 @@ async function keepsTheRules(): Promise<void> {
     });
     expect({ width: viewport.width, violations }).toEqual({ width: viewport.width, violations: [] });
     expect(await widthDrawn(page)).toBeLessThanOrEqual(viewport.width);
+    expect({ width: viewport.width, tooSmall: await tooSmall(page) }).toEqual({ width: viewport.width, tooSmall: [] });
   }
   for (const viewport of NARROW) {
     await page.setViewport(viewport);

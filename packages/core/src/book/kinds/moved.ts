@@ -9,6 +9,9 @@ export interface MovedPayload {
   readonly crateId?: string | undefined;
 }
 
+/** How a place is filed that nobody named: only how warm it is was said. */
+export const WHERE_IT_STANDS = 'its place';
+
 export const moved: Kind<MovedPayload> = {
   apply: (state, { at, payload: { place, tempC, crateId } }) => {
     if (crateId !== undefined) {
@@ -20,10 +23,10 @@ export const moved: Kind<MovedPayload> = {
       return {};
     }
     state.temps.push({ at, tempC });
-    return { place, placeC: tempC };
+    return { place: place === WHERE_IT_STANDS ? state.place : place, placeC: tempC };
   },
-  words: ({ payload }, say) => ({
-    lead: payload.crateId === undefined ? 'Moved' : 'Crate moved',
-    rest: `to ${payload.place}, ${say.temperature(payload.tempC)}`,
-  }),
+  words: ({ payload }, say) =>
+    payload.place === WHERE_IT_STANDS
+      ? { lead: 'Stands', rest: `at ${say.temperature(payload.tempC)}` }
+      : { lead: payload.crateId === undefined ? 'Moved' : 'Crate moved', rest: `to ${payload.place}, ${say.temperature(payload.tempC)}` },
 };

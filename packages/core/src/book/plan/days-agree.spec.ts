@@ -71,6 +71,7 @@ function contradictions({ log, today, method }: Season): readonly string[] {
     [found !== null && found.band.some((b) => !(b.p10 <= b.p50 && b.p50 <= b.p90)), 'a band out of order'],
     [!ended && (way === 'proven' || way === 'ended-high'), 'the bench proves what the verdict does not'],
     [ended && way === 'unproven', 'the verdict proves what the bench does not'],
+    [jobs.some((j) => j.detail.includes('inished at')) && status !== 'finished-dry', 'a job calls finished what the verdict does not'],
     [jobs.some((j) => j.kind === 'bottle') && way === 'unproven', 'a job bottles what the bench refuses'],
     // What the bench lets into glass without a word, its own sum of the gas must hold, and nothing may work in it.
     [

@@ -212,11 +212,11 @@ function warmWords({ tempC, input }: Facts, [low, high]: readonly [number, numbe
 export const BEFORE_BOTTLING =
   'Before it is bottled, ferment a sample out in the warm or test it for sugar: until then what the sums still find counts as fizz.';
 
-/** What rests in the cool may only rest because of it. */
-const drowsyWords = ({ tempC, input }: Facts): string =>
+/** What rests in the cool may only rest because of it, and is warmed before it is racked. */
+const rackWords = ({ tempC, input }: Facts): string =>
   tempC !== null && tempC < input.yeast.tempC[1]
-    ? `Give it a week at ${input.yeast.tempC[1]} °C or more and read it again, since cold alone may hold it. If it stands: `
-    : '';
+    ? `Give it a week at ${input.yeast.tempC[1]} °C or more and read it again, since cold alone may hold it. Rack it then.`
+    : 'Rack it.';
 
 /** What to do next, and when. */
 export function nextFor(facts: Facts, status: JudgedStatus): NextAction {
@@ -229,7 +229,7 @@ export function nextFor(facts: Facts, status: JudgedStatus): NextAction {
     case 'finished-dry':
       return now('rack-or-bottle', 'Rack it off the lees, or bottle it.');
     case 'settled-short':
-      return now('rack-or-bottle', `${drowsyWords(facts)}Rack it. ${BEFORE_BOTTLING}`);
+      return now('rack-or-bottle', `${rackWords(facts)} ${BEFORE_BOTTLING}`);
     case 'finished-at-tolerance':
       return now(
         'stabilise',

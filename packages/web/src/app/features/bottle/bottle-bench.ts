@@ -1,3 +1,4 @@
+import { capital } from '@trug/core/base/worked/sentence';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Word } from '../../shared/word/word';
 import { ReactiveFormsModule } from '@angular/forms';
@@ -49,6 +50,9 @@ import { SelectField } from '../../shared/field/select-field';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
 import { Refusal } from '../../shared/refusal/refusal';
+
+/** Where what settled high may make more fizz by itself than is asked for. */
+const FIND_OUT_FIRST = 'Find out first what sugar is left: no livelier fizz is safe to ask for before.';
 
 /** The bottle bench: how it should drink, what the bottles will feel, and the run. */
 @Component({
@@ -194,7 +198,9 @@ export class BottleBench {
   });
   protected readonly primingProblem = computed(() => {
     const priming = this.plan()?.priming;
-    return priming?.ok === false ? priming.error.message : null;
+    if (priming?.ok !== false) return null;
+    const isHigh = this.view()?.verdict?.value.status === 'settled-short';
+    return `${capital(priming.error.message)}. ${isHigh ? FIND_OUT_FIRST : 'Choose a livelier fizz, or bottle it still.'}`;
   });
   protected readonly run = computed(() => {
     const run = this.plan()?.run;
@@ -277,7 +283,7 @@ export class BottleBench {
     const run = this.run();
     if (!run || run.value.bottleCount === 0) return 'No bottle can be filled. Choose a kind of bottle, and leave less behind.';
     const problem = this.primingProblem();
-    if (problem !== null) return `${problem}. Choose a livelier fizz, or bottle it still.`;
+    if (problem !== null) return problem;
     const massG = this.priming()?.value.massG;
     const freshYeastG = this.freshYeastG();
     return bottleActs(view, this.fields(), {

@@ -8,7 +8,6 @@ export interface PressureDrawing {
   readonly bands: readonly {
     readonly y: number;
     readonly height: number;
-    readonly labelY: number;
     readonly name: string;
     readonly tempC: number;
     readonly low: number;
@@ -17,10 +16,8 @@ export interface PressureDrawing {
   }[];
 }
 
-const LINE_PX = 30;
-/** Under a band's name stands its figure. */
-const TWO_LINES_PX = 18;
-
+/** Between two names. */
+const LINE_PX = 20;
 /** Labels moved apart so that none covers another and none falls below the foot, keeping their order. */
 function spread(positions: readonly number[], gap: number, foot: number): readonly number[] {
   const order = positions.map((y, i) => ({ y, i })).sort((a, b) => a.y - b.y);
@@ -58,13 +55,8 @@ export function pressureDrawing(input: {
   const y = scaleLinear().domain([0, most]).range([input.bottom, input.top]);
   const limitText = spread(
     input.limits.map((l) => y(l.limitBar)),
-    LINE_PX - 8,
+    LINE_PX,
     input.bottom,
-  );
-  const bandText = spread(
-    input.bands.map((b) => y(b.likelyBar)),
-    LINE_PX + 6,
-    input.bottom - TWO_LINES_PX,
   );
   return {
     ticks: scaleLinear()
@@ -75,7 +67,6 @@ export function pressureDrawing(input: {
     bands: input.bands.map((b, i) => ({
       y: y(b.highBar),
       height: Math.max(6, y(b.lowBar) - y(b.highBar)),
-      labelY: bandText[i] ?? 0,
       name: b.name,
       tempC: b.tempC,
       low: b.lowBar,

@@ -22,7 +22,7 @@ const JUG = { foot: 128, brim: 22 };
           @for (mark of marks(); track mark.ml) {
             <path class="ink thin" [attr.d]="'M62,' + mark.y + ' H76'" />
             @if (inMl()) {
-              <text x="57" [attr.y]="mark.y + 4" text-anchor="end">{{ mark.ml }}</text>
+              <text x="57" [attr.y]="mark.y + 6" text-anchor="end">{{ mark.ml }}</text>
             }
           }
         </svg>
@@ -34,8 +34,8 @@ const JUG = { foot: 128, brim: 22 };
         <svg viewBox="0 0 150 140" role="img" [attr.aria-label]="'Sugar, weighed: ' + weight()">
           <path class="sugar" d="M34,78 q6,-42 42,-42 t42,42 Z" />
           <path class="ink" d="M34,78 q6,-42 42,-42 t42,42 M20,78 H132 L142,112 H10 Z" />
-          <rect class="face" x="44" y="86" width="64" height="19" />
-          <text class="shown" x="76" y="100" text-anchor="middle">{{ weight() }}</text>
+          <rect class="face" x="36" y="83" width="80" height="24" />
+          <text class="shown" x="76" y="101" text-anchor="middle">{{ weight() }}</text>
         </svg>
         <figcaption>{{ of() }}, weighed{{ mode() === 'bulk' ? '' : ', for all of them' }}</figcaption>
       </figure>
@@ -91,11 +91,11 @@ const JUG = { foot: 128, brim: 22 };
     }
     .shown {
       fill: var(--ground);
-      font: 700 14px var(--head);
+      font: 700 19px var(--head);
     }
     text {
       fill: var(--quiet);
-      font: 500 12px var(--text);
+      font: 500 18px var(--text);
     }
   `,
 })

@@ -55,7 +55,7 @@ const STEP = 34;
     }
     text {
       fill: var(--ink);
-      font: 700 11px var(--text);
+      font: 700 12.5px var(--text);
     }
     .free {
       fill: none;

@@ -11,6 +11,7 @@ import { oldPacket } from '@trug/core/ferment/yeast/old-packet';
 import { pitchCautions } from '@trug/core/ferment/yeast/pitch-cautions';
 import { LIMITS } from '@trug/core/base/errors/limits';
 import { pitchRate, USUAL_MUST_C } from '@trug/core/ferment/yeast/pitch-rate';
+import { WHERE_IT_STANDS } from '@trug/core/book/kinds/moved';
 import { pitchSteps, type PitchWay } from '@trug/core/ferment/yeast/pitch-steps';
 import { rankYeasts, YEAST_AIMS, type YeastAim } from '@trug/core/ferment/yeast/rank-yeasts';
 import { yeastTogether } from '@trug/core/ferment/yeast/yeast-together';
@@ -284,6 +285,6 @@ export class PitchPage {
   private movedTo({ state }: BatchView): readonly Act[] {
     const tempC = this.typedPlaceC();
     if (tempC === null || (state.placeC !== null && Math.abs(state.placeC - tempC) < SAME_WARMTH_C)) return [];
-    return [{ kind: 'moved', payload: { place: state.place ?? 'its place', tempC } }];
+    return [{ kind: 'moved', payload: { place: state.place ?? WHERE_IT_STANDS, tempC } }];
   }
 }

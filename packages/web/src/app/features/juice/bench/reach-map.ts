@@ -1,6 +1,7 @@
 import { SaidPipe } from '../../../units/said.pipe';
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, output } from '@angular/core';
 import type { ReachAxis, ReachPoint } from '@trug/core';
+import { injectMeasuredWidth } from '../../../browser/measured-width';
 import { Units } from '../../../units/units';
 import { AXES, BANDS, mapScales, outlinePath, placeLabels } from './reach-geometry';
 
@@ -13,7 +14,11 @@ export interface MapJuice extends ReachPoint {
   readonly colour: string;
 }
 
-const SIZE = { width: 430, height: 360 };
+/** Wider it is only drawn larger, px. */
+const WIDEST_PX = 430;
+const HEIGHT_BY_WIDTH = 0.84;
+/** Below this there is room for half the figures along the foot. */
+const NARROW_PX = 380;
 
 /** Everything these juices can make, with the target as a cross-hair that is dragged or moved by the arrow keys. */
 @Component({
@@ -33,10 +38,15 @@ export class ReachMap {
   /** Where the blend lies that was found; null when there is none. */
   readonly found = input.required<ReachPoint | null>();
   readonly targeted = output<ReachPoint>();
-  protected readonly size = SIZE;
+  private readonly measured = injectMeasuredWidth(WIDEST_PX);
+  /** Laid out anew where it is narrow, so that its words stay as large as all others. */
+  protected readonly size = computed(() => {
+    const width = Math.min(WIDEST_PX, this.measured());
+    return { width, height: Math.round(width * HEIGHT_BY_WIDTH) };
+  });
   protected readonly axisWords = computed(() => AXES[this.axis()]);
   /** The target is left out, so that the map stands still while it is dragged. */
-  protected readonly scales = computed(() => mapScales([...this.juices(), ...this.outline()], this.axisWords().least, SIZE));
+  protected readonly scales = computed(() => mapScales([...this.juices(), ...this.outline()], this.axisWords().least, this.size()));
   protected readonly path = computed(() => outlinePath(this.outline(), this.scales()));
   protected readonly band = computed(() => {
     const band = BANDS[this.axis()];
@@ -56,7 +66,7 @@ export class ReachMap {
     const { x, y } = this.scales();
     const { digits } = this.axisWords();
     return {
-      x: x.ticks(6).map((t) => ({ at: x(t), text: this.units.gravity(t).replace(` ${this.units.gravityUnit()}`, '') })),
+      x: x.ticks(this.size().width < NARROW_PX ? 3 : 6).map((t) => ({ at: x(t), text: this.units.gravity(t).replace(` ${this.units.gravityUnit()}`, '') })),
       y: y.ticks(6).map((t) => ({ at: y(t), text: t.toFixed(digits === 2 ? 1 : 0) === String(t) ? String(t) : t.toFixed(digits) })),
     };
   });
@@ -65,7 +75,7 @@ export class ReachMap {
     const dots = this.juices().map((j) => ({ ...j, cx: x(j.sg), cy: y(j.y) }));
     const labels = placeLabels(
       dots.map((d) => ({ id: d.id, name: d.name, x: d.cx, y: d.cy })),
-      SIZE,
+      this.size(),
     );
     return dots.map((d, i) => ({ ...d, label: labels[i] ?? { x: d.cx, y: d.cy, anchor: 'middle' as const } }));
   });
@@ -106,7 +116,10 @@ export class ReachMap {
     const box = this.host.nativeElement.querySelector('svg')?.getBoundingClientRect();
     if (!box) return;
     const { x, y } = this.scales();
-    this.aim({ sg: x.invert(((event.clientX - box.left) * SIZE.width) / box.width), y: y.invert(((event.clientY - box.top) * SIZE.height) / box.height) });
+    this.aim({
+      sg: x.invert(((event.clientX - box.left) * this.size().width) / box.width),
+      y: y.invert(((event.clientY - box.top) * this.size().height) / box.height),
+    });
   }
 
   protected ended(): void {
