@@ -111,6 +111,19 @@ describe('whether a reading belongs to a test', () => {
     expect(readings.at(-1)?.at).toBe(reading.at);
     expect(hasFreshReading({ readings, judged }, make.at(day))).toBe(!what.includes('before something'));
   });
+  it('of a drink that stood still for a week at least, for as long as it was seen to', () => {
+    const since = (...log: readonly (readonly [day: number, sg: number])[]): ((day: number) => boolean) => {
+      const { readings } = replay([make.filled(), make.pitched(), ...log.map(([day, sg]) => read(day, sg))]);
+      return (day) => hasFreshReading({ readings, judged: [] }, make.at(day));
+    };
+    const still = since([20, 1.0105], [30, 1.0095], [34, 1.01]);
+    expect([36, 37, 48, 49].map(still)).toEqual([true, true, true, false]);
+    expect(since([20, 1.0105], [26, 1.0105])(29)).toBe(false);
+    expect(since([20, 1.014], [34, 1.0105])(37)).toBe(false);
+    const { readings } = replay([make.filled(), make.pitched(), read(20, 1.01), read(34, 1.01)]);
+    const fed = [{ at: make.at(33), kind: 'gravity-changed' as const, deltaSg: 0.002, sugarless: false }];
+    expect(hasFreshReading({ readings, judged: fed }, make.at(37))).toBe(false);
+  });
   it('not when it is older, was of another time, or there is none', () => {
     const { readings } = replay([make.filled(), make.pitched(), read(4, 1.03), read(10, 1.01)]);
     expect(hasFreshReading({ readings, judged: [] }, make.at(12.01))).toBe(false);

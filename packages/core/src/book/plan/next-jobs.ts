@@ -1,6 +1,6 @@
 import { RELEASE_HOURS } from '../care/release-hours.js';
 import { isAtRest, type Verdict } from '../../ferment/verdict/verdict.js';
-import { BEFORE_BOTTLING } from '../../ferment/verdict/verdict-words.js';
+import { BEFORE_BOTTLING, TESTED_SUGAR } from '../../ferment/verdict/verdict-words.js';
 import type { BatchState, Pulp, RunningPlan } from '../state/batch-state.js';
 import type { TimedPlan } from '../state/entry-choices.js';
 import { dateAfter, dayText } from '../../matter/quantity/days.js';
@@ -173,7 +173,7 @@ function fermentJobs({ batchName, state, verdict, method, today }: JobsInput, ad
       return;
     case 'finished-dry':
     case 'settled-short':
-      finishedJobs({ batchName, state, method, cause, endedAt: verdict.steadySince ?? last?.at ?? today, ...endWords(verdict, last?.sg ?? 1) }, add);
+      finishedJobs({ batchName, state, method, cause, endedAt: verdict.steadySince ?? last?.at ?? today, ...endWords(verdict, state, last?.sg ?? 1) }, add);
       return;
     case 'working':
     case 'slowing':
@@ -214,9 +214,13 @@ interface Finished {
 }
 
 /** How it ended, as its verdict says: what settled above its end is not called finished, and is tested before it is sealed. */
-const endWords = ({ status, next }: Verdict, sg: number): Pick<Finished, 'ended' | 'onLees' | 'racked'> =>
+const endWords = ({ status, next }: Verdict, { tested }: BatchState, sg: number): Pick<Finished, 'ended' | 'onLees' | 'racked'> =>
   status === 'settled-short'
-    ? { ended: `Settled a touch high at ${gravityText(sg)}`, onLees: next.text, racked: ` ${BEFORE_BOTTLING}` }
+    ? {
+        ended: `Settled a touch high at ${gravityText(sg)}`,
+        onLees: tested ? `Rack it. ${TESTED_SUGAR}` : next.text,
+        racked: ` ${tested ? TESTED_SUGAR : BEFORE_BOTTLING}`,
+      }
     : { ended: `Finished at ${gravityText(sg)}`, onLees: 'Off its lees, or straight to the bottle if it is clear.', racked: '' };
 
 function finishedJobs({ batchName, state, method, cause, endedAt, ended, onLees, racked }: Finished, add: Add): void {

@@ -212,6 +212,9 @@ function warmWords({ tempC, input }: Facts, [low, high]: readonly [number, numbe
 export const BEFORE_BOTTLING =
   'Before it is bottled, ferment a sample out in the warm or test it for sugar: until then what the sums still find counts as fizz.';
 
+/** The same once it was tested. */
+export const TESTED_SUGAR = 'What the test of its sugar found counts as fizz.';
+
 /** What rests in the cool may only rest because of it, and is warmed before it is racked. */
 const rackWords = ({ tempC, input }: Facts): string =>
   tempC !== null && tempC < input.yeast.tempC[1]

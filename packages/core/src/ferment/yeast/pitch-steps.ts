@@ -45,7 +45,9 @@ function coolingSteps(cupMl: number, juiceC: number): readonly PitchStep[] {
 function warmthText({ tempC: [, from, to] }: YeastKind, readC: number | null): string {
   const liked = `${from} to ${to} °C`;
   if (readC === null) return `Read how warm the juice is, and bring it into ${liked} if you can.`;
-  return readC >= from && readC <= to ? `The juice is at ${celsius(readC)}, which suits it.` : `Bring the juice into ${liked} if you can. It is at ${celsius(readC)}.`;
+  return readC >= from && readC <= to
+    ? `The juice is at ${celsius(readC)}, which suits it.`
+    : `Bring the juice into ${liked} if you can. It is at ${celsius(readC)}.`;
 }
 
 /**

@@ -60,7 +60,7 @@ const LONGEST_NAME_PX = 184;
       grid-template-columns: repeat(3, auto);
       justify-content: space-between;
       gap: 0.5rem;
-      margin: 0.5rem 0 0;
+      margin: 0.5rem 0 1rem;
       padding: 0;
       list-style: none;
       font-size: 0.875rem;

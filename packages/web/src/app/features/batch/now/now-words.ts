@@ -2,7 +2,7 @@ import { awaitsHeat } from '@trug/core/book/state/crate-heat';
 import type { BatchState, Pulp } from '@trug/core';
 import { fizzWord } from '@trug/core/finish/bottle/fizz-levels';
 import { isAtRest, type Evidence } from '@trug/core/ferment/verdict/verdict';
-import { BEFORE_BOTTLING } from '@trug/core/ferment/verdict/verdict-words';
+import { BEFORE_BOTTLING, TESTED_SUGAR } from '@trug/core/ferment/verdict/verdict-words';
 import { restartOutcomeOf } from '@trug/core/book/outlook/restart-of';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { clearsUntil } from '@trug/core/book/state/clearing';
@@ -95,7 +95,7 @@ export function nowWords(view: BatchView): NowWords {
         : v.status === 'finished-dry' && bottleFirst
           ? 'It is off its lees. Bottle it once it is clear and has rested.'
           : v.status === 'settled-short' && state.rackedAt !== null
-            ? `It is off its lees. ${BEFORE_BOTTLING}`
+            ? `It is off its lees. ${state.tested ? TESTED_SUGAR : BEFORE_BOTTLING}`
             : v.next.text,
     main: stillUntil !== null ? LOOK : done ? doneFirst : v.next.kind === 'stabilise' ? TEST : v.next.kind === 'restart' ? RESTART : toTheWarm ? MOVE : READ,
     // Under one button: every act that makes sense at this stage.

@@ -17,6 +17,8 @@ export interface MapJuice extends ReachPoint {
 /** Wider it is only drawn larger, px. */
 const WIDEST_PX = 430;
 const HEIGHT_BY_WIDTH = 0.84;
+/** Room that the words of the band take, px. */
+const BAND_WORDS = { width: 130, height: 30 };
 /** Below this there is room for half the figures along the foot. */
 const NARROW_PX = 380;
 
@@ -78,6 +80,13 @@ export class ReachMap {
       this.size(),
     );
     return dots.map((d, i) => ({ ...d, label: labels[i] ?? { x: d.cx, y: d.cy, anchor: 'middle' as const } }));
+  });
+  /** What the band is called stands at its right, or at its left where a juice lies there. */
+  protected readonly bandWords = computed(() => {
+    const { left, right } = this.frame();
+    const y = this.band()?.y ?? 0;
+    const isTaken = this.dots().some((dot) => dot.cx > right - BAND_WORDS.width && Math.abs(dot.cy - y) < BAND_WORDS.height);
+    return isTaken ? { x: left + 6, anchor: 'start' } : { x: right - 6, anchor: 'end' };
   });
   /** A target beyond the map is drawn at its edge. */
   protected readonly cross = computed(() => {
