@@ -38,7 +38,7 @@ const widthDrawn = (page: Page): Promise<number> =>
 /** Words in drawings that are drawn smaller than can be read, with their size: below 12 px, but for what a browser rounds. */
 const tooSmall = (page: Page): Promise<string[]> =>
   page.evaluate(() =>
-    [...document.querySelectorAll<SVGTextElement>('main svg text')].flatMap((text) => {
+    Array.from(document.querySelectorAll<SVGTextElement>('main svg text')).flatMap((text) => {
       const scale = text.getScreenCTM();
       if (!scale || text.getClientRects().length === 0) return [];
       const px = Number.parseFloat(getComputedStyle(text).fontSize) * Math.hypot(scale.a, scale.b);

@@ -4,7 +4,7 @@ import { provideRouter, TitleStrategy, withComponentInputBinding, withInMemorySc
 import { provideEffects } from '@ngrx/effects';
 import { provideStore } from '@ngrx/store';
 import { routes } from './app.routes';
-import { PageTitle } from './browser/page-title';
+import { PageTitle } from './shell/page-title';
 import { TroubleHandler } from './browser/trouble';
 import { windowName } from './browser/window-name.interceptor';
 import { appEffects } from './state/app.effects';

@@ -1,5 +1,7 @@
 import { bottleById } from '@trug/core/base/reference/bottle-kinds';
 import type { BottlingPlan } from '@trug/core/book/plan/bottling-plan';
+import { capital } from '@trug/core/base/worked/sentence';
+import type { FermentStatus } from '@trug/core/ferment/verdict/verdict';
 import { CLEANING_WAYS } from '@trug/core/finish/bottle/cleaning-ways';
 
 /** One of a list. */
@@ -11,6 +13,14 @@ interface Choice {
 /** The levels of fizz, those that the bottles do not stand said so. */
 export const fizzChoices = (levels: BottlingPlan['levels']): readonly Choice[] =>
   levels.map(({ name, volumes, holds }) => ({ id: String(volumes), name: `${name}, ${volumes} vol${holds ? '' : ': too much for these'}` }));
+
+/** Why it cannot be primed so, and what to do: of what settled high, nobody knows yet how much fizz it makes by itself. */
+export const primingRefusal = (why: string, status: FermentStatus | undefined): string =>
+  `${capital(why)}. ${
+    status === 'settled-short'
+      ? 'Find out first what sugar is left: no livelier fizz is safe to ask for before.'
+      : 'Choose a livelier fizz, or bottle it still.'
+  }`;
 
 /** What it is primed for until the maker chooses. */
 export function usualFizz({ levels, targetVolumes }: Pick<BottlingPlan, 'levels' | 'targetVolumes'>): string {

@@ -1,4 +1,3 @@
-import { capital } from '@trug/core/base/worked/sentence';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Word } from '../../shared/word/word';
 import { ReactiveFormsModule } from '@angular/forms';
@@ -38,7 +37,7 @@ import { CAP_COLOURS } from '@trug/core/book/state/entry-choices';
 import { bottlingPlan } from '@trug/core/book/plan/bottling-plan';
 import { celsiusIn, warmthProblem } from './bench-warmth';
 import { bottleActs } from './bottle-acts';
-import { cleanerChoices, fizzChoices, lotsText, usualFizz } from './bench-choices';
+import { cleanerChoices, fizzChoices, lotsText, primingRefusal, usualFizz } from './bench-choices';
 import { countProblem, NEW_BENCH, readBottles, ROOMS, typedCounts, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../units/said.pipe';
@@ -50,9 +49,6 @@ import { SelectField } from '../../shared/field/select-field';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
 import { Refusal } from '../../shared/refusal/refusal';
-
-/** Where what settled high may make more fizz by itself than is asked for. */
-const FIND_OUT_FIRST = 'Find out first what sugar is left: no livelier fizz is safe to ask for before.';
 
 /** The bottle bench: how it should drink, what the bottles will feel, and the run. */
 @Component({
@@ -199,8 +195,7 @@ export class BottleBench {
   protected readonly primingProblem = computed(() => {
     const priming = this.plan()?.priming;
     if (priming?.ok !== false) return null;
-    const isHigh = this.view()?.verdict?.value.status === 'settled-short';
-    return `${capital(priming.error.message)}. ${isHigh ? FIND_OUT_FIRST : 'Choose a livelier fizz, or bottle it still.'}`;
+    return primingRefusal(priming.error.message, this.verdict()?.status);
   });
   protected readonly run = computed(() => {
     const run = this.plan()?.run;
