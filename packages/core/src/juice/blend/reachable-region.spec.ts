@@ -142,7 +142,9 @@ describe('what is said of a blend', () => {
   it('says a limit with the juice’s own name', () => {
     expect(limitWords({ kind: 'used-up', juiceId: 'c' }, BENCH)).toBe('c is all in, and more of it would help.');
     expect(limitWords({ kind: 'conflict', aims: ['sg', 'taGPerL'] }, BENCH)).toContain('that gravity and that acidity at once');
-    expect(limitWords({ kind: 'none-beyond', aim: 'ph', side: 'below', bestJuiceId: 'c' }, BENCH)).toBe('No juice here is as low in pH as the target: c comes nearest.');
+    expect(limitWords({ kind: 'none-beyond', aim: 'ph', side: 'below', bestJuiceId: 'c' }, BENCH)).toBe(
+      'No juice here is as low in pH as the target: c comes nearest.',
+    );
   });
 });
 
