@@ -34,7 +34,7 @@ it.each(SCREENS)('pressed through cloths, with a starter, a bucket first and jar
   await way.fills({ gravity: '1.050', sample: '15 C' });
   await bench.press('Write it down');
   await bench.says(/2 imp gal in hand in/);
-  await bench.press('Blend bench');
+  await bench.press('Begin a batch');
   await way.fills({ total: '2 gal' });
   await bench.says(/if left dry/, '.words');
   await bench.press('Pour it');

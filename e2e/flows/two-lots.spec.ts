@@ -79,6 +79,14 @@ describe('two lots of one batch', () => {
       await bench.pressAt(`main label ::-p-text(${carboy})`);
       await bench.press('Rack it');
       await bench.says(/Racked/, 'trug-log');
+      // Nobody measured its pH, and at the highest that it may have no dose would be enough.
+      await bench.open(`/batch/${other}/stabilise`);
+      await bench.says(/would not count, because at the highest pH/);
+      await bench.press('Write its pH down first');
+      await bench.pressAt('summary ::-p-text(pH and acid)');
+      await bench.fill('ph', '3.6');
+      await bench.press('Write it down');
+      await bench.says(/pH 3.60/, 'trug-log');
       await bench.open(`/batch/${other}/stabilise`);
       await bench.press('Both are in');
       await bench.says(/Sulfite and sorbate/, 'trug-log');

@@ -16,6 +16,8 @@ import { SaidPipe } from '../../units/said.pipe';
 import { LogWriter } from '../../writing/log-writer';
 import { Refusal } from '../../shared/refusal/refusal';
 
+/** At a guessed pH it may take more than the cap on sulfite leaves room for; at the pH it has, it may not. */
+const PH_FIRST = { text: 'at the highest pH that it may have, it takes more sulfite than is commonly allowed', page: 'read', verb: 'Write its pH down first' };
 /** Where each thing that stands against it is seen to. */
 const NOT_YET: Readonly<Record<NotStabilised, { readonly page: string; readonly verb: string }>> = {
   unproven: { page: 'read', verb: 'Write a reading' },
@@ -118,6 +120,7 @@ export class StabilisePage {
     const payload = this.payload();
     if (!view || !payload) return null;
     const why = whyNotStabilised(view.state, this.writer.now(), payload);
+    if (why === 'dose' && view.state.guessed.includes('ph')) return PH_FIRST;
     return why === null ? null : { text: NOT_STABILISED[why], ...NOT_YET[why] };
   });
   protected readonly needs = computed((): readonly Need[] => {
