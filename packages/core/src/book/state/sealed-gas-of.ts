@@ -1,8 +1,7 @@
 import { freeSo2For } from '../../juice/adjust/sulfite-dose.js';
 import { HEXOSE_G_PER_L_PER_POINT, type MalolacticGas, type SealedGas } from '../../finish/bottle/sealed-gas.js';
 import { MOLECULAR_MG_PER_L } from '../../finish/bottle/stabilise-dose.js';
-import { phOf } from '../../matter/liquid/acid-chemistry.js';
-import { GUESSED_PH_DOUBT } from '../../matter/liquid/guessed.js';
+import { highestPhOf } from '../../matter/liquid/acid-chemistry.js';
 import { fermentFraction } from '../../matter/liquid/ferment-to.js';
 import { fermentableGPerL } from '../../matter/liquid/views.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
@@ -36,8 +35,7 @@ function sugarSdGPerL({ tested, guessed }: GasState, { fruit }: Liquid): number 
 function malolacticGas({ malolactic, guessed }: GasState, liquid: Liquid): MalolacticGas {
   if (malolactic?.done === true) return 'over';
   if (malolactic) return 'under-way';
-  // Of a pH that nobody measured, the one at which sulfite guards least.
-  const ph = phOf(liquid) + (guessed.includes('ph') ? GUESSED_PH_DOUBT : 0);
+  const ph = highestPhOf(liquid, guessed.includes('ph'));
   return liquid.freeSo2MgPerL >= freeSo2For(ph, MOLECULAR_MG_PER_L) - 1e-9 ? 'over' : 'possible';
 }
 

@@ -1,7 +1,7 @@
 import { freeSo2For, SO2_FRACTION, TOTAL_CAP_MG_PER_L } from '../../juice/adjust/sulfite-dose.js';
 import { caution } from '../../base/cautions/catalogue.js';
 import type { Caution } from '../../base/cautions/caution.js';
-import { phOf } from '../../matter/liquid/acid-chemistry.js';
+import { highestPhOf } from '../../matter/liquid/acid-chemistry.js';
 import { FREE_SHARE_OF_SULFITE } from '../../matter/liquid/additions.js';
 import { GUESSED_PH_DOUBT } from '../../matter/liquid/guessed.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
@@ -44,7 +44,7 @@ const NEARLY = 0.95;
  * @source molecular SO₂ 0.5 mg/L, doubled as half binds; sorbic acid 200 mg/L to 10 %, 100 at 14 %, by its undissociated share, at most 200
  */
 export function stabiliseDose({ liquid, phMeasured = true }: { readonly liquid: Liquid; readonly phMeasured?: boolean }): Worked<StabiliseDose> {
-  const ph = phOf(liquid) + (phMeasured ? 0 : GUESSED_PH_DOUBT);
+  const ph = highestPhOf(liquid, !phMeasured);
   const free = freeSo2For(ph, MOLECULAR_MG_PER_L);
   const wanted = Math.max(0, (free - liquid.freeSo2MgPerL) / FREE_SHARE_OF_SULFITE);
   const room = Math.max(0, TOTAL_CAP_MG_PER_L - liquid.totalSo2MgPerL);

@@ -1,3 +1,4 @@
+import { GUESSED_PH_DOUBT } from './guessed.js';
 import { findRoot } from '../../base/numeric/find-root.js';
 import type { Liquid } from './liquid.js';
 
@@ -158,3 +159,6 @@ export function acidsFromReadings(input: { readonly ph: number; readonly taGPerL
   const acids = { ...scaled, backgroundMmolPerL: Math.max(0, titratedMmolPerL - spanOfNamed * share) / backgroundSpan };
   return { ...acids, strongCationsMmolPerL: chargeOf(acids, ph) - freeProtonsMmolPerL(ph) };
 }
+
+/** The highest pH that a liquid may have, where sulfite and sorbate guard least: its own, or above it where nobody measured it. */
+export const highestPhOf = (liquid: Liquid, isGuessed: boolean): number => phOf(liquid) + (isGuessed ? GUESSED_PH_DOUBT : 0);

@@ -1,4 +1,4 @@
-import { about } from '../../units/about';
+import { about, isGravityGuessed } from '../../units/about';
 import { strengthText } from '../../units/strength-text';
 import { Word } from '../../shared/word/word';
 import { SaidPipe } from '../../units/said.pipe';
@@ -124,12 +124,11 @@ export class BatchPage {
     const drink = view ? drinkOf(view.state) : null;
     if (!view || !drink) return [];
     const { liquid, must } = drink;
-    const { guessed, readings } = view.state;
     return [
-      { name: 'Gravity now', value: about(this.units.gravity(gravityOf(liquid)), guessed.includes('sg') && readings.length === 0) },
+      { name: 'Gravity now', value: about(this.units.gravity(gravityOf(liquid)), isGravityGuessed(view.state)) },
       { name: 'Strength so far', value: strengthText(this.units, liquid, must) },
       { name: 'Sugar left', value: `${figure(fermentableGPerL(liquid), 0)} g/L` },
-      { name: 'pH', value: about(figure(phOf(liquid), 2), guessed.includes('ph')) },
+      { name: 'pH', value: about(figure(phOf(liquid), 2), view.state.guessed.includes('ph')) },
       { name: 'Sulfite', value: `${figure(liquid.totalSo2MgPerL, 0)} mg/L` },
     ];
   });

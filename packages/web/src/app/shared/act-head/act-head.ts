@@ -1,4 +1,4 @@
-import { about } from '../../units/about';
+import { about, isGravityGuessed } from '../../units/about';
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject, Injector, input, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { phOf } from '@trug/core/matter/liquid/acid-chemistry';
@@ -43,7 +43,7 @@ export class ActHead {
     const { liquid, must } = drink;
     return [
       state.liquid ? this.units.volume(liquid.volumeL) : 'in bottle',
-      about(this.units.gravity(gravityOf(liquid)), state.guessed.includes('sg') && state.readings.length === 0),
+      about(this.units.gravity(gravityOf(liquid)), isGravityGuessed(state)),
       state.pitchedAt ? strengthText(this.units, liquid, must) : '',
       about(`pH ${figure(phOf(liquid), 2)}`, state.guessed.includes('ph')),
       state.place ?? '',

@@ -92,7 +92,7 @@ export class ReachMap {
   protected readonly cross = computed(() => {
     const { left, right, top, bottom } = this.frame();
     const { x, y } = this.px(this.target());
-    return { x: Math.min(right, Math.max(left, x)), y: Math.min(Math.max(top, bottom), Math.max(Math.min(top, bottom), y)) };
+    return { x: Math.min(right, Math.max(left, x)), y: Math.min(bottom, Math.max(top, y)) };
   });
   protected readonly at = computed(() => {
     const found = this.found();
