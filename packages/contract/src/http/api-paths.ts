@@ -1,6 +1,8 @@
 /** Where each resource lives. */
 export const API_PATHS = {
   clock: '/api/clock',
+  /** All that a window opens with, in one answer. */
+  start: '/api/start',
   batches: '/api/batches',
   entries: '/api/entries',
   vessels: '/api/vessels',

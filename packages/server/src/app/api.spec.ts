@@ -160,6 +160,13 @@ describe('the app', () => {
     expect((await server.request('POST', '/api/entries', { entries: [] })).status).toBe(400);
     expect((await server.request('POST', '/api/entries', `{"entries":"${'x'.repeat(1_100_000)}"}`)).status).toBe(413);
   });
+  it('gives a window that opens in one answer what each list gives by itself', async () => {
+    const start = (await server.request('GET', '/api/start')).body as Record<string, unknown>;
+    const lists = ['batches', 'vessels', 'settings', 'juices', 'supplies', 'instruments', 'places', 'recipes'];
+    const alone = await Promise.all(lists.map(async (list) => [list, (await server.request('GET', `/api/${list}`)).body] as const));
+    expect(start).toEqual({ ...((await server.request('GET', '/api/clock')).body as object), ...Object.fromEntries(alone) });
+    expect(start).toHaveProperty('batches.0.summary.head', expect.anything());
+  });
   it('holds its day still and sends strict headers', async () => {
     const { body, headers } = await server.request('GET', '/api/clock');
     expect(body).toEqual({ now: '2026-11-23T10:00:00.000Z', fixed: true, mode: 'open', head: expect.stringMatching(/^\w+\.\d+$/), home: null });

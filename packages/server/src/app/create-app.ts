@@ -1,6 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { API_PATHS } from '@trug/contract';
+import { API_PATHS, type ClockAnswer } from '@trug/contract';
 import expressStaticGzip from 'express-static-gzip';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
@@ -14,7 +14,6 @@ import { createProblemHandler, notFound } from '../http/problem-handler.js';
 import { RUN_HEADER } from '../run/run-header.js';
 import { listIn } from '../http/read-body.js';
 import { whoMayAsk } from '../http/who-may-ask.js';
-import type { Clock } from '../run/clock.js';
 import type { TastingDoor } from '../tasting/tasting-door.js';
 import { createTastingRouter } from '../tasting/tasting.router.js';
 import { createSeasonRouter } from './season.router.js';
@@ -22,7 +21,8 @@ import type { SeasonOf, ThrowAwaySeason } from './throw-away-season.js';
 
 /** What the app is made of. */
 export interface AppDeps {
-  readonly clock: Clock;
+  /** The time, and how the book stands. */
+  readonly told: () => ClockAnswer;
   readonly log: Logger;
   /** The built web app; undefined serves the API alone. */
   readonly webDir: string | undefined;
@@ -71,19 +71,13 @@ const STRICT = helmet({
  * @returns an Express app
  */
 export function createApp(deps: AppDeps): Express {
-  const { clock, log, webDir, dataDir, keeper, cellar, changes, bookRoutes, port, runToken, season, tasting } = deps;
+  const { told, log, webDir, dataDir, keeper, cellar, changes, bookRoutes, port, runToken, season, tasting } = deps;
   const app = express();
   app.disable('x-powered-by');
   app.use(STRICT, whoMayAsk(port));
   app.get(API_PATHS.clock, (_request, response) => {
     if (runToken !== null) response.setHeader(RUN_HEADER, runToken);
-    response.json({
-      now: clock.now().toISOString(),
-      fixed: clock.fixed,
-      mode: keeper.book().state.mode,
-      head: changes.head(),
-      home: season !== null && 'home' in season ? season.home : null,
-    });
+    response.json(told());
   });
   app.get(API_PATHS.changes, (request, response) => {
     // A stream that was cut says by itself which change it had last; a window that comes back says it in the address.

@@ -1,4 +1,4 @@
-import { API_PATHS, InstrumentDto, JuiceDto, PlaceDto, RecipeDto, SupplyDto, type UnreadableRow } from '@trug/contract';
+import { API_PATHS, type ClockAnswer, InstrumentDto, JuiceDto, PlaceDto, RecipeDto, SupplyDto, type UnreadableRow } from '@trug/contract';
 import { Router, type RequestHandler } from 'express';
 import { createBatchRouter } from '../batches/batch.router.js';
 import { createBatchService } from '../batches/batch.service.js';
@@ -23,14 +23,17 @@ import { HttpError } from '../http/http-error.js';
 import { createReadingsRouter } from '../devices/readings-out.js';
 import { checkRecipe } from '../resources/check-recipe.js';
 import { createSettingsRouter } from '../resources/settings.router.js';
-import { unreadableSettings } from '../resources/settings.store.js';
-import { createVesselRouter } from '../resources/vessel.router.js';
+import { settingsInForce, unreadableSettings } from '../resources/settings.store.js';
+import { createVesselRouter, vesselList } from '../resources/vessel.router.js';
 import type { Clock } from '../run/clock.js';
+import { startAnswer } from './start-answer.js';
 
 /** What serves a book is made of. */
 export interface BookAppDeps {
   readonly clock: Clock;
   readonly changes: ChangeHub;
+  /** The time, and how the book stands. */
+  readonly told: () => ClockAnswer;
   /** How a stand-in posts: over HTTP, as any device does. */
   readonly postReadings: PostReadings;
   /** Over how long a device's requests are counted before it is told to wait, ms. */
@@ -60,7 +63,7 @@ function asFarAsItGoes(state: BookState): RequestHandler {
  * @param deps - clock, open windows and the ways of devices
  * @returns its routes under `/api`
  */
-export function createBookApp({ sequelize, queue: { write }, state }: BookInUse, { clock, changes, postReadings, floodWindowMs }: BookAppDeps): BookApp {
+export function createBookApp({ sequelize, queue: { write }, state }: BookInUse, { clock, changes, told, postReadings, floodWindowMs }: BookAppDeps): BookApp {
   const juices = createResourceStore({ model: JuiceModel, dto: JuiceDto, word: 'juice', check: checkJuice, isTold: entryRepository.tellsOf }, write);
   const supplies = createResourceStore({ model: SupplyModel, dto: SupplyDto, word: 'supply', isTold: entryRepository.tellsOf }, write);
   const places = createResourceStore({ model: PlaceModel, dto: PlaceDto, word: 'place', isTold: entryRepository.tellsOf }, write);
@@ -76,6 +79,22 @@ export function createBookApp({ sequelize, queue: { write }, state }: BookInUse,
   const standIns = createStandIns({ clock, instruments, batches, devices, post: postReadings });
   const router = Router();
   router.use('/api', asFarAsItGoes(state), tellChanges(changes));
+  router.get(
+    API_PATHS.start,
+    startAnswer({
+      told,
+      batches: batches.wholeAsJson,
+      lists: {
+        vessels: vesselList,
+        settings: () => settingsInForce(null),
+        juices: juices.list,
+        supplies: supplies.list,
+        instruments: instruments.list,
+        places: places.list,
+        recipes: recipes.list,
+      },
+    }),
+  );
   router.use(API_PATHS.batches, createBatchRouter(batches));
   router.use(API_PATHS.juices, createResourceRouter(juices));
   router.use(API_PATHS.supplies, createResourceRouter(supplies));

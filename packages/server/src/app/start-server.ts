@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { createServer, type Server } from 'node:http';
 import type { RequestHandler } from 'express';
 import pino, { type Logger } from 'pino';
+import type { ClockAnswer } from '@trug/contract';
 import { createBookKeeper } from '../book/book-keeper.js';
 import { CellarError } from '../db/cellar-error.js';
 import { createCellarService, tidyFolders } from '../book/cellar.service.js';
@@ -64,6 +65,7 @@ export async function startServer(config: StartConfig, log: Logger = pino({ leve
       const app = createBookApp(book, {
         clock,
         changes,
+        told: () => told(),
         postReadings: createReadingsPost(() => ownUrl),
         floodWindowMs: config.floodWindowMs ?? FLOOD_WINDOW_MS,
       });
@@ -80,11 +82,18 @@ export async function startServer(config: StartConfig, log: Logger = pino({ leve
   const cellar = createCellarService({ dataDir: config.dataDir, keeper, now: clock.now, log, unreadable: () => current().unreadable() });
   const bookRoutes = (): RequestHandler => current().router;
   const season = seasonFor(config, () => addressOf(config, port));
+  const told = (): ClockAnswer => ({
+    now: clock.now().toISOString(),
+    fixed: clock.fixed,
+    mode: keeper.book().state.mode,
+    head: changes.head(),
+    home: season !== null && 'home' in season ? season.home : null,
+  });
   const tasting = createTastingDoor(config.tastingHost);
   let server: Server;
   try {
     const app = createApp({
-      clock,
+      told,
       log,
       webDir: config.webDir,
       dataDir: config.dataDir,

@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { keptAnswer } from '../http/kept-answer.js';
+import { sendKept } from '../http/kept-answer.js';
 import type { BatchService } from './batch.service.js';
 
 const MOST_IDS = 200;
@@ -8,7 +8,7 @@ const MOST_IDS = 200;
 const idsIn = (ids: unknown): readonly string[] | null => (typeof ids === 'string' ? ids.split(',').slice(0, MOST_IDS) : null);
 
 /**
- * `GET /` lists batches with their summaries, `GET /?ids=` some of them, `GET /?with=logs` with their logs, `GET /:id` gives one, `POST /` files
+ * `GET /` lists batches with their summaries, `GET /?ids=` some of them, `GET /?with=logs` all or some with their logs, `GET /:id` gives one, `POST /` files
  * entries on several batches at once, and begins batches with them: a first filling, a pour from the blend bench, a split, a trial, a jar
  * topped up from another. All of it is filed or none.
  *
@@ -17,10 +17,10 @@ const idsIn = (ids: unknown): readonly string[] | null => (typeof ids === 'strin
  */
 export function createBatchRouter(service: BatchService): Router {
   const router = Router();
-  const whole = keptAnswer({ madeOf: service.head, make: () => service.listAsJson(null) });
+  const whole = sendKept(service.wholeAsJson);
   router.get('/', async (request, response, next) => {
     const ids = idsIn(request.query['ids']);
-    if (request.query['with'] === 'logs') response.json(await service.listWithLogs());
+    if (request.query['with'] === 'logs') response.json(await service.listWithLogs(ids));
     else if (ids === null) await whole(request, response, next);
     else response.type('json').send(await service.listAsJson(ids));
   });

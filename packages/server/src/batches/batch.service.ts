@@ -1,10 +1,11 @@
 import { NewBatchDto, type BatchFacts, type BatchWithLog } from '@trug/contract';
 import { summarise } from '@trug/core';
-import { Op, type Sequelize, type Transaction } from 'sequelize';
+import type { Sequelize, Transaction } from 'sequelize';
 import { groupBy } from '../db/group-by.js';
 import type { Write } from '../db/write-queue.js';
 import { entryRepository, type ReadLog } from './entry.repository.js';
 import { readEntries, type EntryService } from './entry.service.js';
+import { keptAnswer, type KeptAnswer } from '../http/kept-answer.js';
 import { HttpError } from '../http/http-error.js';
 import { listIn, readBody } from '../http/read-body.js';
 import { summaryStore } from './summary.store.js';
@@ -15,12 +16,12 @@ const MOST_BATCHES = 12;
 
 /** The use cases of batches. */
 export interface BatchService {
-  /** Every batch with its log. */
-  readonly listWithLogs: () => Promise<readonly BatchWithLog[]>;
+  /** Every batch, or those named, with its log. */
+  readonly listWithLogs: (ids: readonly string[] | null) => Promise<readonly BatchWithLog[]>;
   /** Every batch, or those named, with its summary and without its log, as JSON text: what is kept as text is not read for nothing. */
   readonly listAsJson: (ids: readonly string[] | null) => Promise<string>;
-  /** How far batches and their logs have come, for all that is made of them. */
-  readonly head: () => Promise<string>;
+  /** Every batch so, kept ready to send. */
+  readonly wholeAsJson: KeptAnswer;
   readonly get: (id: string) => Promise<BatchWithLog>;
   /** Begins batches with entries on any batch, all or nothing; gives every batch the entries touch. */
   readonly begin: (body: unknown) => Promise<{ readonly batches: readonly BatchWithLog[]; readonly created: boolean }>;
@@ -31,6 +32,10 @@ const factsOf = ({ id, name, methodId, tape, startedAt }: BatchModel): BatchFact
 function toDto(row: BatchModel, { entries, unreadable }: ReadLog): BatchWithLog {
   return { ...factsOf(row), summary: summarise(entries), entries, ...(unreadable.length > 0 ? { unreadable } : {}) };
 }
+
+/** The batches named, or all, by id. */
+const rowsOf = (ids: readonly string[] | null): Promise<BatchModel[]> =>
+  BatchModel.findAll({ ...(ids === null ? {} : { where: { id: [...ids] } }), order: [['id', 'ASC']] });
 
 /** A batch as JSON text around a summary that is text already. */
 const asJson = (row: BatchModel, summary: string): string => `${JSON.stringify({ ...factsOf(row), entries: null }).slice(0, -1)},"summary":${summary}}`;
@@ -73,24 +78,24 @@ export function createBatchService({ sequelize, write, entries }: BatchServiceDe
   const get = async (id: string): Promise<BatchWithLog> => {
     const row = await BatchModel.findByPk(id);
     if (!row) throw new HttpError('not-found', `there is no batch ${id}`);
-    return toDto(row, await entryRepository.read(id));
+    return toDto(row, await entryRepository.read([id]));
+  };
+  const listAsJson = async (ids: readonly string[] | null): Promise<string> => {
+    const [rows, summaries] = await Promise.all([rowsOf(ids), summaryStore.asJson(sequelize, ids)]);
+    // Begun between the two questions: the next list has it.
+    const found = rows.flatMap((row) => {
+      const summary = summaries.get(row.id);
+      return summary === undefined ? [] : [asJson(row, summary)];
+    });
+    return `[${found.join(',')}]`;
   };
   return {
     get,
+    listAsJson,
     // Of what only grows, so that nothing written is missed, whoever wrote it.
-    head: async () => `${await BatchModel.count()}.${await entryRepository.head()}`,
-    listAsJson: async (ids) => {
-      const which = ids === null ? {} : { where: { id: { [Op.in]: [...ids] } } };
-      const [rows, summaries] = await Promise.all([BatchModel.findAll({ ...which, order: [['id', 'ASC']] }), summaryStore.asJson(sequelize, ids)]);
-      // Begun between the two questions: the next list has it.
-      const found = rows.flatMap((row) => {
-        const summary = summaries.get(row.id);
-        return summary === undefined ? [] : [asJson(row, summary)];
-      });
-      return `[${found.join(',')}]`;
-    },
-    listWithLogs: async () => {
-      const [rows, log] = await Promise.all([BatchModel.findAll({ order: [['id', 'ASC']] }), entryRepository.read(null)]);
+    wholeAsJson: keptAnswer({ madeOf: async () => `${await BatchModel.count()}.${await entryRepository.head()}`, make: () => listAsJson(null) }),
+    listWithLogs: async (ids) => {
+      const [rows, log] = await Promise.all([rowsOf(ids), entryRepository.read(ids)]);
       const entriesOf = groupBy(log.entries, (entry) => entry.batchId);
       const unreadableOf = groupBy(log.unreadable, (row) => row.batchId);
       return rows.map((row) => toDto(row, { entries: entriesOf.get(row.id) ?? [], unreadable: unreadableOf.get(row.id) ?? [] }));

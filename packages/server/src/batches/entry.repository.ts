@@ -15,9 +15,14 @@ export interface ReadLog {
 
 /** Reads and writes entries. */
 export const entryRepository = {
-  /** Every entry of a batch, or of all batches, and what cannot be read among them. */
-  async read(batchId: string | null, transaction: Transaction | null = null): Promise<ReadLog> {
-    const rows = await EntryModel.findAll({ ...(batchId === null ? {} : { where: { batchId } }), order: [['seq', 'ASC']], transaction, raw: true });
+  /** Every entry of some batches, or of all, and what cannot be read among them. */
+  async read(batchIds: readonly string[] | null, transaction: Transaction | null = null): Promise<ReadLog> {
+    const rows = await EntryModel.findAll({
+      ...(batchIds === null ? {} : { where: { batchId: [...batchIds] } }),
+      order: [['seq', 'ASC']],
+      transaction,
+      raw: true,
+    });
     const entries: Entry[] = [];
     const unreadable: UnreadableRow[] = [];
     for (const row of rows) {
@@ -30,7 +35,7 @@ export const entryRepository = {
 
   /** Every entry of a batch that can be read. */
   async list(batchId: string, transaction: Transaction | null = null): Promise<readonly Entry[]> {
-    return (await entryRepository.read(batchId, transaction)).entries;
+    return (await entryRepository.read([batchId], transaction)).entries;
   },
 
   /** An entry by its id; `unreadable` when there is one that cannot be read. */

@@ -10,6 +10,10 @@ import type { Transaction } from 'sequelize';
 import { VesselModel } from './vessel.model.js';
 
 const toDto = ({ id, name, kind, capacityL, cleanedAt, retiredOn }: VesselModel): VesselDto => ({ id, name, kind, capacityL, cleanedAt, retiredOn });
+
+/** Every vessel, by id. */
+export const vesselList = async (): Promise<readonly VesselDto[]> => (await VesselModel.findAll({ order: [['id', 'ASC']] })).map(toDto);
+
 const factsOf = ({ name, kind, capacityL, retiredOn }: VesselModel | VesselFactsDto): VesselFactsDto => ({
   name,
   kind,
@@ -29,8 +33,7 @@ const factsOf = ({ name, kind, capacityL, retiredOn }: VesselModel | VesselFacts
 export function createVesselRouter(write: Write, isTold: IsTold, heldL: (id: string, transaction: Transaction) => Promise<number>): Router {
   const router = Router();
   router.get('/', async (_request, response) => {
-    const rows = await VesselModel.findAll({ order: [['id', 'ASC']] });
-    response.json(rows.map(toDto));
+    response.json(await vesselList());
   });
   router.post('/', async (request, response) => {
     const { id, name, kind, capacityL } = readBody(NewVesselDto, request.body);

@@ -83,9 +83,8 @@ export class WriterHarness<W> {
   /** The app has opened on a server with one batch and nothing else. */
   opened(batch: BatchDto = sampleBatch([filled()])): void {
     this.store.dispatch(AppActions.opened());
-    this.http.expectOne('/api/clock').flush({ now: '2026-11-23T10:00:00.000Z', fixed: true, head: 'run.0' });
-    this.http.expectOne('/api/batches').flush([batch]);
-    this.http.expectOne('/api/settings').flush(DEFAULT_SETTINGS);
-    for (const list of ['vessels', 'juices', 'supplies', 'instruments', 'places', 'recipes']) this.http.expectOne(`/api/${list}`).flush([]);
+    const lists = { vessels: [], juices: [], supplies: [], instruments: [], places: [], recipes: [] };
+    const clock = { now: '2026-11-23T10:00:00.000Z', fixed: true, mode: 'open', head: 'run.0', home: null };
+    this.http.expectOne('/api/start').flush({ ...clock, ...lists, batches: [batch], settings: DEFAULT_SETTINGS });
   }
 }

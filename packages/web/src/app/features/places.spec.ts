@@ -46,7 +46,8 @@ describe('Shelf', () => {
   it('fetches the logs of what stands on it, each once, when nothing else goes on', async () => {
     const bare = { ...sampleBatch([filled(), pitched(), reading(3, 1.04)]), entries: null };
     const page = await PageHarness.open(Shelf, { batches: [bare], vessels: [big], today: 6 });
-    const wanted = (): readonly string[] => page.sent<ReturnType<typeof BatchPageActions.logWanted>>(BatchPageActions.logWanted.type).map((a) => a.batchId);
+    const wanted = (): readonly string[] =>
+      page.sent<ReturnType<typeof BatchPageActions.logsWanted>>(BatchPageActions.logsWanted.type).flatMap((a) => a.batchIds);
     await until(() => wanted().length > 0);
     expect(wanted()).toEqual([bare.id]);
   });

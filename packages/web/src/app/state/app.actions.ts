@@ -1,37 +1,11 @@
-import type {
-  BatchDto,
-  CellarMode,
-  InstrumentDto,
-  PlaceDto,
-  StoredJuice,
-  StoredRecipe,
-  Problem,
-  SupplyDto,
-  VersionedSettings,
-  VesselDto,
-} from '@trug/contract/plain';
+import type { Problem, StartAnswer } from '@trug/contract/plain';
 import type { ListName } from './lists';
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 
 /** Everything the app opens with. */
-export interface Snapshot {
-  readonly now: string;
+export interface Snapshot extends Omit<StartAnswer, 'fixed'> {
   /** This machine's clock when it came, ms since 1970. */
   readonly loadedAtMs: number;
-  /** Whether the book can be written into. */
-  readonly mode: CellarMode;
-  /** The last change of the book that this cannot be behind. */
-  readonly head: string;
-  /** Where the maker's own Trug answers when this is a season to look around in. */
-  readonly home: string | null;
-  readonly batches: readonly BatchDto[];
-  readonly vessels: readonly VesselDto[];
-  readonly settings: VersionedSettings;
-  readonly juices: readonly StoredJuice[];
-  readonly supplies: readonly SupplyDto[];
-  readonly instruments: readonly InstrumentDto[];
-  readonly places: readonly PlaceDto[];
-  readonly recipes: readonly StoredRecipe[];
 }
 
 /** Everything that is kept as whole lists. */

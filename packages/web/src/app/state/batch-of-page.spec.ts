@@ -5,7 +5,7 @@ import { Shelf } from '../features/shelf/shelf';
 import { BatchPageActions } from './batches.actions';
 
 const listed = { ...sampleBatch([filled(), pitched()]), entries: null };
-const wanted = (page: PageHarness): number => page.sent(BatchPageActions.logWanted.type).length;
+const wanted = (page: PageHarness): number => page.sent(BatchPageActions.logsWanted.type).length;
 
 describe('the log of a batch', () => {
   it('is asked for by a page of it, which shows nothing of it before', async () => {

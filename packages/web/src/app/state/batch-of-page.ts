@@ -15,7 +15,7 @@ export function injectBatchView(id: Signal<string>): Signal<BatchView | undefine
   const found = computed(() => views().find((view) => view.batch.id === id()));
   const isMissing = computed(() => found()?.batch.entries === null);
   effect(() => {
-    if (isMissing()) store.dispatch(BatchPageActions.logWanted({ batchId: id() }));
+    if (isMissing()) store.dispatch(BatchPageActions.logsWanted({ batchIds: [id()] }));
   });
   return computed(() => (isMissing() ? undefined : found()));
 }

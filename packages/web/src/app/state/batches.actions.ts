@@ -14,7 +14,7 @@ export const BatchPageActions = createActionGroup({
   events: {
     'Filing Sent': props<{ readonly sent: Filing }>(),
     /** The whole log of a batch is to be shown. */
-    'Log Wanted': props<{ readonly batchId: string }>(),
+    'Logs Wanted': props<{ readonly batchIds: readonly string[] }>(),
     /** Another window changed these. */
     'Changed Elsewhere': props<{ readonly batchIds: readonly string[] }>(),
   },

@@ -4,7 +4,7 @@ import { mapResponse } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
 import type { BatchDto } from '@trug/contract/plain';
 import type { Entry } from '@trug/core';
-import { catchError, concatMap, EMPTY, filter, forkJoin, map, mergeMap } from 'rxjs';
+import { catchError, concatMap, EMPTY, filter, map, mergeMap } from 'rxjs';
 import { AppApiActions } from './app.actions';
 import { BatchApiActions, BatchPageActions } from './batches.actions';
 import { batchesFeature, isBehind } from './batches.reducer';
@@ -30,8 +30,8 @@ const file = createEffect(
 /** Batches whose logs are to be fetched: those asked for, or here and behind their summaries. */
 function logsToFetch(action: LogAction, known: Readonly<Record<string, BatchDto | undefined>>): readonly string[] {
   switch (action.type) {
-    case BatchPageActions.logWanted.type:
-      return [action.batchId];
+    case BatchPageActions.logsWanted.type:
+      return action.batchIds;
     case BatchApiActions.batchesRefreshed.type:
     case AppApiActions.loaded.type:
       return Object.values(known).flatMap((batch) => (batch && isBehind(batch) ? [batch.id] : []));
@@ -44,7 +44,7 @@ function logsToFetch(action: LogAction, known: Readonly<Record<string, BatchDto 
   }
 }
 type LogAction = ReturnType<
-  | typeof BatchPageActions.logWanted
+  | typeof BatchPageActions.logsWanted
   | typeof BatchApiActions.batchesRefreshed
   | typeof AppApiActions.loaded
   | typeof BatchApiActions.filingStored
@@ -56,11 +56,11 @@ const logsHere = (entries: readonly Entry[], known: Readonly<Record<string, Batc
 const fetchLogs = createEffect(
   (actions = inject(Actions), api = inject(TrugApi), known = inject(Store).selectSignal(batchesFeature.selectEntities)) =>
     actions.pipe(
-      ofType(BatchPageActions.logWanted, BatchApiActions.batchesRefreshed, AppApiActions.loaded, BatchApiActions.filingStored, BatchApiActions.filingRefused),
+      ofType(BatchPageActions.logsWanted, BatchApiActions.batchesRefreshed, AppApiActions.loaded, BatchApiActions.filingStored, BatchApiActions.filingRefused),
       map((action) => logsToFetch(action, known())),
       filter((batchIds) => batchIds.length > 0),
       mergeMap((batchIds) =>
-        forkJoin(batchIds.map((id) => api.batch(id))).pipe(
+        api.logs(batchIds).pipe(
           map((batches) => BatchApiActions.logsFetched({ batches })),
           // What cannot be fetched now is fetched with everything else when the server is back.
           catchError(() => EMPTY),

@@ -1,19 +1,6 @@
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import {
-  API_PATHS,
-  type BatchDto,
-  type BatchWithLog,
-  type CellarMode,
-  type InstrumentDto,
-  type PlaceDto,
-  type StoredJuice,
-  type StoredRecipe,
-  type Problem,
-  type SupplyDto,
-  type VersionedSettings,
-  type VesselDto,
-} from '@trug/contract/plain';
+import { API_PATHS, type BatchDto, type BatchWithLog, type Problem, type StartAnswer, type VersionedSettings, type VesselDto } from '@trug/contract/plain';
 import { forkJoin, map, type Observable } from 'rxjs';
 import { fetchFold } from './lazy-fold';
 import type { Lists, Snapshot } from './app.actions';
@@ -49,17 +36,7 @@ export class TrugApi {
   private readonly http = inject(HttpClient);
 
   load(): Observable<Snapshot> {
-    return forkJoin({
-      clock: this.http.get<{ readonly now: string; readonly mode: CellarMode; readonly head: string; readonly home: string | null }>(API_PATHS.clock),
-      batches: this.http.get<readonly BatchDto[]>(API_PATHS.batches),
-      vessels: this.http.get<readonly VesselDto[]>(API_PATHS.vessels),
-      settings: this.http.get<VersionedSettings>(API_PATHS.settings),
-      juices: this.http.get<readonly StoredJuice[]>(API_PATHS.juices),
-      supplies: this.http.get<readonly SupplyDto[]>(API_PATHS.supplies),
-      instruments: this.http.get<readonly InstrumentDto[]>(API_PATHS.instruments),
-      places: this.http.get<readonly PlaceDto[]>(API_PATHS.places),
-      recipes: this.http.get<readonly StoredRecipe[]>(API_PATHS.recipes),
-    }).pipe(map(({ clock, ...rest }) => ({ now: clock.now, mode: clock.mode, head: clock.head, home: clock.home, loadedAtMs: Date.now(), ...rest })));
+    return this.http.get<StartAnswer>(API_PATHS.start).pipe(map((answer) => ({ ...answer, loadedAtMs: Date.now() })));
   }
 
   /** Some of the lists as they are now. */
@@ -72,9 +49,10 @@ export class TrugApi {
     return this.http.get<readonly BatchDto[]>(API_PATHS.batches, { params: { ids: ids.join(',') } });
   }
 
-  /** A batch with its log, and with it what folds logs. */
-  batch(id: string): Observable<BatchWithLog> {
-    return forkJoin([this.http.get<BatchWithLog>(`${API_PATHS.batches}/${id}`), fetchFold()]).pipe(map(([batch]) => batch));
+  /** Some batches with their logs, and with them what folds logs. */
+  logs(ids: readonly string[]): Observable<readonly BatchWithLog[]> {
+    const answer = this.http.get<readonly BatchWithLog[]>(API_PATHS.batches, { params: { with: 'logs', ids: ids.join(',') } });
+    return forkJoin([answer, fetchFold()]).pipe(map(([batches]) => batches));
   }
 
   /** Files entries, with the batches that begin with them or the several they are about; gives what was begun or touched together. */

@@ -17,6 +17,9 @@ const entriesOf = (): number => desk.store.selectSignal(batchesFeature.selectAll
 
 const filingOf = (...entries: readonly Entry[]): Filing => ({ batches: [], entries });
 
+/** Where the log of a batch is asked for. */
+const logsOf = (id: string): string => `/api/batches?with=logs&ids=${id}`;
+
 describe('opening', () => {
   it('loads the book once it is asked for', () => {
     desk.opened();
@@ -25,8 +28,8 @@ describe('opening', () => {
   });
   it('says so when the server does not answer, and can be asked again', () => {
     desk.store.dispatch(AppActions.opened());
-    const asked = ['/api/clock', '/api/batches', '/api/vessels', '/api/settings'].map((url) => desk.http.expectOne(url));
-    asked[0]?.error(new ProgressEvent('error'));
+    const asked = desk.http.expectOne('/api/start');
+    asked.error(new ProgressEvent('error'));
     expect(desk.store.selectSignal(appFeature.selectProblem)()).toMatchObject({ code: 'unreachable' });
     desk.store.dispatch(AppActions.reloadAsked());
     desk.http.match(() => true);
@@ -35,16 +38,15 @@ describe('opening', () => {
 
 describe('a log', () => {
   const whole = sampleBatch([filled(), pitched()]);
-  const path = `/api/batches/${BATCH_ID}`;
   it('is fetched when it is wanted, and again when the list says that it goes on', async () => {
     desk.opened({ ...whole, entries: null });
     expect(desk.store.selectSignal(batchesFeature.selectAll)()[0]?.entries).toBeNull();
-    desk.store.dispatch(BatchPageActions.logWanted({ batchId: BATCH_ID }));
-    desk.http.expectOne(path).flush(whole);
+    desk.store.dispatch(BatchPageActions.logsWanted({ batchIds: [BATCH_ID] }));
+    desk.http.expectOne(logsOf(BATCH_ID)).flush([whole]);
     await until(() => entriesOf() === 2);
     const longer = sampleBatch([...whole.entries, reading(3, 1.03)]);
     desk.opened({ ...longer, entries: null });
-    desk.http.expectOne(path).flush(longer);
+    desk.http.expectOne(logsOf(BATCH_ID)).flush([longer]);
     await until(() => entriesOf() === 3);
   });
   it('is fetched after something was filed on a batch that was only listed', async () => {
@@ -52,7 +54,7 @@ describe('a log', () => {
     const entries = [reading(3, 1.03)];
     desk.store.dispatch(BatchPageActions.filingSent({ sent: filingOf(...entries) }));
     desk.http.expectOne('/api/entries').flush({});
-    desk.http.expectOne(path).flush(sampleBatch([...whole.entries, ...entries]));
+    desk.http.expectOne(logsOf(BATCH_ID)).flush([sampleBatch([...whole.entries, ...entries])]);
     await until(() => entriesOf() === 3);
   });
 });
@@ -70,13 +72,13 @@ describe('filing on a batch of which only the summary is here', () => {
     const view = listed();
     const form = { wrong: () => null, forget: () => undefined };
     const written = how === 'alone' ? desk.writer.write(view, [drunk], '', 'stay') : desk.writer.writeEach([{ view, act: drunk }], '', form);
-    await desk.answered('GET', `/api/batches/${BATCH_ID}`, whole);
+    await desk.answered('GET', '/api/batches', [whole]);
     expect(await desk.answered('POST', '/api/entries', {})).toMatchObject({ entries: [drunk] });
     expect(await written).toBeNull();
   });
   it('is refused by what its log says', async () => {
     const refused = desk.writer.write(listed(), [{ kind: 'unsealed', payload: {} }], '', 'stay');
-    await desk.answered('GET', `/api/batches/${BATCH_ID}`, whole);
+    await desk.answered('GET', '/api/batches', [whole]);
     expect(await refused).toContain('does not add up');
   });
 });
@@ -107,7 +109,7 @@ describe('filing', () => {
     const also = { ...reading(3, 1.031), id: there.id };
     desk.store.dispatch(BatchPageActions.filingSent({ sent: filingOf(also) }));
     await desk.answered('POST', '/api/entries', { ...PROBLEM, status: 409, code: 'conflict', detail: 'Another.', current: [there] }, 409);
-    await desk.answered('GET', `/api/batches/${BATCH_ID}`, sampleBatch([filled(), there]));
+    await desk.answered('GET', '/api/batches', [sampleBatch([filled(), there])]);
     await until(() => entriesOf() === 2);
   });
   it('strikes out what was written when undo is pressed, and puts it back when that is undone', async () => {

@@ -75,7 +75,7 @@ describe('choices', () => {
     await desk.answered('PUT', '/api/settings', { detail: 'Another window was quicker.' }, 409);
     await until(() => settings().volume === 'us-gal');
     // Another window was quicker, so what it stored is fetched.
-    expect(desk.http.match(() => true).map((r) => r.request.url)).toContain('/api/settings');
+    expect(desk.http.match(() => true).map((r) => r.request.url)).toContain('/api/start');
   });
   it('are put on top of what another window chose elsewhere', async () => {
     desk.opened();

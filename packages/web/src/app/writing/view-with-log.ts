@@ -23,6 +23,6 @@ export async function viewWithLog(store: Store, view: BatchView): Promise<BatchV
     ),
   );
   const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), MOST_MS));
-  store.dispatch(BatchPageActions.logWanted({ batchId: id }));
+  store.dispatch(BatchPageActions.logsWanted({ batchIds: [id] }));
   return Promise.race([arrived, late]);
 }

@@ -50,11 +50,12 @@ export class Shelf {
 
   private warmAll(): void {
     const ids = new Set(this.items().map((item) => item.batchId));
-    for (const id of [...ids].slice(0, MOST_AHEAD)) this.warm(id);
+    this.warm([...ids].slice(0, MOST_AHEAD));
   }
 
-  /** Asks for the log of a batch that is about to be opened. */
-  protected warm(batchId: string): void {
-    if (this.views().some(({ batch }) => batch.id === batchId && batch.entries === null)) this.store.dispatch(BatchPageActions.logWanted({ batchId }));
+  /** Asks for the logs of batches that are about to be opened. */
+  protected warm(ids: readonly string[]): void {
+    const batchIds = this.views().flatMap(({ batch }) => (ids.includes(batch.id) && batch.entries === null ? [batch.id] : []));
+    if (batchIds.length > 0) this.store.dispatch(BatchPageActions.logsWanted({ batchIds }));
   }
 }
