@@ -1,10 +1,12 @@
+import { gravityOf } from '../../matter/liquid/views.js';
+import { rawGravity } from '../../testing/made-logs.js';
 import { cartonPlan, type CartonInputs, type CartonPlan } from './carton-plan.js';
 
 const input: CartonInputs = {
   fruit: 'apple',
   volumeL: 20,
   sugarGPer100Ml: null,
-  sg: 1.048,
+  read: rawGravity(1.048),
   ph: null,
   preservative: 'none',
   targetAbv: 7,
@@ -16,8 +18,6 @@ const input: CartonInputs = {
   capacityL: 23,
   methodId: 'carton-quick',
   startAt: '2026-11-23T10:00:00.000Z',
-  calibratedAtC: 20,
-  offsetSg: 0,
 };
 const plan = (changes: Partial<CartonInputs>): CartonPlan => {
   const outcome = cartonPlan({ ...input, ...changes });
@@ -38,11 +38,15 @@ describe('cartonPlan', () => {
   });
   it('asks for what is missing before anything else', () => {
     expect(cartonPlan({ ...input, volumeL: null })).toMatchObject({ kind: 'untold' });
-    expect(cartonPlan({ ...input, sg: null })).toMatchObject({ kind: 'untold', what: expect.stringContaining('sugar') });
+    expect(cartonPlan({ ...input, read: null })).toMatchObject({ kind: 'untold', what: expect.stringContaining('sugar') });
   });
   it('takes the carton’s sugar when there is no reading, and trusts the reading when there are both', () => {
-    expect(plan({ sg: null, sugarGPer100Ml: 10.6 }).gravity.instrument).toBe('carton');
+    expect(plan({ read: null, sugarGPer100Ml: 10.6 }).gravity.instrument).toBe('carton');
     expect(plan({ sugarGPer100Ml: 10.6 }).gravity).toMatchObject({ instrument: 'hydrometer', reading: 1.048 });
+  });
+  it('corrects a warm sample, and reads a lens', () => {
+    expect(gravityOf(plan({ read: { ...rawGravity(1.048), sampleC: 30 } }).juice)).toBeCloseTo(1.0504, 3);
+    expect(gravityOf(plan({ read: { ...rawGravity(12), instrument: 'refractometer' } }).juice)).toBeCloseTo(1.0484, 3);
   });
   it('says so when the juice alone is stronger, or the yeast too weak', () => {
     expect(plan({ targetAbv: 4 })).toMatchObject({ sugar: null, unsugared: 'This juice alone reaches 6.5 %, so no sugar goes in.' });
@@ -53,7 +57,7 @@ describe('cartonPlan', () => {
     expect(plan({ capacityL: 20.5 }).room).toBe('too-full-for-foam');
     expect(plan({ capacityL: 15 }).room).toBe('will-not-fit');
   });
-  it.each([{ volumeL: -3 }, { volumeL: 9000 }, { sg: 1.5 }, { ph: 35 }])('refuses %p in words, naming the limits', (wrong) => {
+  it.each([{ volumeL: -3 }, { volumeL: 9000 }, { read: rawGravity(1.5) }, { ph: 35 }])('refuses %p in words, naming the limits', (wrong) => {
     const outcome = cartonPlan({ ...input, ...wrong });
     expect(outcome.kind).toBe('refused');
     expect(outcome.kind === 'refused' && outcome.why).not.toMatch(/volumeL|undefined|NaN/);

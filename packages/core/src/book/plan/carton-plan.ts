@@ -10,6 +10,8 @@ import { attempt } from '../../base/errors/attempt.js';
 import { phOf } from '../../matter/liquid/acid-chemistry.js';
 import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js';
 import { dryAbvOf, gravityOf } from '../../matter/liquid/views.js';
+import { PLAIN_STEM } from '../../matter/measure/gauge.js';
+import { correctGravity } from '../../matter/measure/correct-gravity.js';
 import { gravityFromCarton } from '../../matter/measure/carton-gravity.js';
 import { methodById } from './method.js';
 import { plannedDates, type PlannedStop } from './planned-dates.js';
@@ -27,7 +29,7 @@ export interface CartonInputs {
   readonly volumeL: number | null;
   readonly sugarGPer100Ml: number | null;
   /** A reading wins over the carton's figure. */
-  readonly sg: number | null;
+  readonly read: RawGravity | null;
   readonly ph: number | null;
   readonly preservative: 'none' | 'sulfite' | 'sorbate-benzoate';
   readonly targetAbv: number | null;
@@ -41,8 +43,6 @@ export interface CartonInputs {
   readonly startAt: string;
   /** The maker's time zone. */
   readonly zone?: string;
-  readonly calibratedAtC: number;
-  readonly offsetSg: number;
 }
 
 /** What comes of it. */
@@ -72,11 +72,10 @@ export type CartonOutcome =
 
 /** The gravity as read or as the carton has it. */
 function gravityOfCarton(input: CartonInputs): RawGravity | null {
-  const common = { sampleC: null, calibratedAtC: input.calibratedAtC, offsetSg: 0 };
-  if (input.sg !== null) return { ...common, instrument: 'hydrometer', reading: input.sg, offsetSg: input.offsetSg };
+  if (input.read !== null) return input.read;
   if (input.sugarGPer100Ml === null) return null;
   const reading = gravityFromCarton({ sugarGPer100Ml: input.sugarGPer100Ml, fruit: input.fruit }).value;
-  return { ...common, instrument: 'carton', reading };
+  return { instrument: 'carton', reading, sampleC: null, calibratedAtC: PLAIN_STEM.calibratedAtC, offsetSg: 0 };
 }
 
 /**
@@ -94,7 +93,7 @@ export function cartonPlan(input: CartonInputs): CartonOutcome {
     const gravity = gravityOfCarton(input);
     return gravity === null
       ? null
-      : { gravity, juice: liquidFromReadings({ volumeL, sg: gravity.reading + gravity.offsetSg, fruit: input.fruit, ph: input.ph ?? undefined }) };
+      : { gravity, juice: liquidFromReadings({ volumeL, sg: correctGravity(gravity, null).sg, fruit: input.fruit, ph: input.ph ?? undefined }) };
   });
   if (!read.ok) return { kind: 'refused', why: sentence(read.error) };
   if (read.value === null) return { kind: 'untold', what: 'its sugar, from the carton or a hydrometer' };
@@ -109,6 +108,7 @@ function sentence(error: CoreError): string {
     const names: Readonly<Record<string, string>> = {
       volumeL: 'The volume in litres',
       sg: 'The gravity',
+      reading: 'The gravity',
       sugarGPer100Ml: 'Sugar per 100 mL',
       ph: 'pH',
       targetAbv: 'The strength in %',

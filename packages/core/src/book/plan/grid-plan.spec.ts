@@ -1,3 +1,4 @@
+import { PLAIN_STEM } from '../../matter/measure/gauge.js';
 import { refusalCode } from '../../testing/expect-within.js';
 import { gridBatches, gridJuices, MOST_IN_A_GRID, type GridAsked } from './grid-plan.js';
 
@@ -12,7 +13,8 @@ const asked: GridAsked = {
   ],
   volumeL: 1,
   tempC: 18,
-  gauge: { calibratedAtC: 15.6, offsetSg: 0.001 },
+  gauge: { ...PLAIN_STEM, calibratedAtC: 15.6, offsetSg: 0.001 },
+  sampleC: null,
 };
 
 describe('juices by the line', () => {

@@ -2,7 +2,7 @@ import { attempt } from '../../base/errors/attempt.js';
 import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import { WILD_YEAST_ID, yeastById } from '../../base/reference/yeast-kinds.js';
-import type { RawGravity } from '../../matter/measure/raw-gravity.js';
+import { rawGravityBy, type Gauge } from '../../matter/measure/gauge.js';
 import { parseQuantity } from '../../matter/typed/parse-quantity.js';
 import type { FilledPayload } from '../kinds/filled.js';
 import type { PitchedPayload } from '../kinds/pitched.js';
@@ -33,8 +33,10 @@ export interface GridAsked {
   readonly volumeL: number;
   /** Warmth of juice and place, °C. */
   readonly tempC: number;
-  /** The stem they were read with: its own warmth, °C, and what it is off by. */
-  readonly gauge: Pick<RawGravity, 'calibratedAtC' | 'offsetSg'>;
+  /** What they were read with. */
+  readonly gauge: Omit<Gauge, 'id' | 'name'>;
+  /** Warmth of the samples, °C; null when nobody looked. */
+  readonly sampleC: number | null;
 }
 
 /** Most vessels that are begun in one go. */
@@ -79,13 +81,13 @@ const shortName = (yeastId: string): string => yeastById(yeastId).name.replace(/
  * @returns what each vessel holds, by juice and then by yeast
  * @throws {CoreError} OUT_OF_RANGE for more than {@link MOST_IN_A_GRID}, or for an amount that cannot be; UNKNOWN_ID
  */
-export function gridBatches({ juices, yeasts, volumeL, tempC, gauge: { calibratedAtC, offsetSg } }: GridAsked): readonly GridBatch[] {
+export function gridBatches({ juices, yeasts, volumeL, tempC, gauge, sampleC }: GridAsked): readonly GridBatch[] {
   inRange('vessels', juices.length * yeasts.length, { min: 1, max: MOST_IN_A_GRID });
   inRange('volumeL', volumeL, LIMITS.pourL);
   inRange('tempC', tempC, LIMITS.tempC);
   return juices.flatMap(({ name, sg }) =>
     yeasts.map(({ yeastId, massG }) => {
-      const gravity: RawGravity = { instrument: 'hydrometer', reading: sg, sampleC: calibratedAtC, calibratedAtC, offsetSg };
+      const gravity = rawGravityBy(gauge, sg, sampleC);
       return {
         name: `${name} × ${shortName(yeastId)}`.slice(0, LONGEST_NAME),
         filled: { source: name, fruit: 'apple', volumeL, gravity, ph: null, taGPerL: null, tanninGPerL: null, yanMgPerL: null, tempC },

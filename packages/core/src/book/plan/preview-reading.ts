@@ -1,12 +1,12 @@
 import { attempt } from '../../base/errors/attempt.js';
 import { questionReading, type ReadingQuestion } from '../../ferment/verdict/question-reading.js';
-import { brixFromSg } from '../../matter/density/brix.js';
 import { agreeWithReading } from '../../matter/liquid/ferment-to.js';
 import type { Liquid } from '../../matter/liquid/liquid.js';
 import { dryGravityOf, gravityOf } from '../../matter/liquid/views.js';
 import { correctGravity } from '../../matter/measure/correct-gravity.js';
-import type { RawGravity, ReadingInstrument } from '../../matter/measure/raw-gravity.js';
-import { parseQuantity } from '../../matter/typed/parse-quantity.js';
+import type { RawGravity } from '../../matter/measure/raw-gravity.js';
+import { rawGravityBy, type Gauge } from '../../matter/measure/gauge.js';
+import { typedSg } from '../../matter/typed/typed-gravity.js';
 import type { BatchState } from '../state/batch-state.js';
 
 /** What a gravity that was written comes to. */
@@ -28,10 +28,6 @@ const NOTHING: ReadingPreview = { raw: null, sg: null, plusMinus: null, drink: n
 export interface ReadingContext {
   readonly state: BatchState;
   readonly at: string;
-  readonly calibratedAtC: number;
-  readonly offsetSg: number;
-  /** What must be added to a refractometer's figure, °Bx. */
-  readonly offsetBrix: number;
   /** °C; null when not typed. */
   readonly sampleC: number | null;
   /** The entry being corrected, whose own reading is no precedent; null for a new one. */
@@ -42,29 +38,22 @@ export interface ReadingContext {
  * Reads a gravity as typed, corrects it, and asks about what is odd.
  *
  * @param text - as typed, any unit
- * @param instrument - what it was read with
- * @param context - the batch, the day and the instrument's own figures
+ * @param gauge - what it was read with
+ * @param context - the batch, the day and the sample
  * @returns the raw reading to file, what it comes to, and what is to be asked first
  */
-export function previewReading(text: string, instrument: ReadingInstrument, context: ReadingContext): ReadingPreview {
+export function previewReading(text: string, gauge: Omit<Gauge, 'id' | 'name'>, context: ReadingContext): ReadingPreview {
   if (text.trim() === '') return NOTHING;
-  const refractometer = instrument === 'refractometer';
-  const parsed = attempt(() => parseQuantity(text, { dimension: 'gravity', bareUnit: refractometer ? 'Bx' : 'SG' }));
+  const parsed = attempt(() => typedSg(text, gauge.kind));
   if (!parsed.ok) return { ...NOTHING, unreadable: parsed.error.message };
-  const { value } = parsed.value;
+  const { value } = parsed;
   const { state, at, correcting } = context;
   const earlier = state.readings.filter((r) => r.id !== correcting && r.at < at);
   const previous = earlier.at(-1) ?? null;
   const drySg = state.must && state.pitchedAt ? dryGravityOf(state.must) : null;
   const impossible = questionReading({ sg: value, at }).filter((q) => !q.canInsist);
   if (impossible.length > 0) return { ...NOTHING, questions: impossible };
-  const raw: RawGravity = {
-    instrument,
-    reading: refractometer ? Math.max(0, brixFromSg(value) + context.offsetBrix) : value,
-    sampleC: context.sampleC,
-    calibratedAtC: context.calibratedAtC,
-    offsetSg: context.offsetSg,
-  };
+  const raw = rawGravityBy(gauge, value, context.sampleC);
   const corrected = attempt(() => correctGravity(raw, state.pitchedAt ? state.must : null));
   if (!corrected.ok) return { ...NOTHING, unreadable: corrected.error.message };
   const { sg, plusMinus } = corrected.value;

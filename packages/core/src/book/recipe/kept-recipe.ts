@@ -1,6 +1,7 @@
 import { CoreError } from '../../base/errors/core-error.js';
 import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
+import { PLAIN_STEM, rawGravityBy } from '../../matter/measure/gauge.js';
 import { DAY_MS } from '../../matter/quantity/days.js';
 import type { Entry, EntryPayloads, Replacement } from '../entry/entry.js';
 import { recipeOf, type Recipe } from './recipe-of.js';
@@ -99,9 +100,6 @@ export interface BlankRecipe {
   readonly sg: number;
 }
 
-/** Where hydrometers are usually true, °C. */
-const USUAL_CALIBRATION_C = 20;
-
 /**
  * The first step of a recipe written from nothing: its juice.
  *
@@ -114,7 +112,7 @@ export function blankSteps({ volumeL, fruit, sg }: BlankRecipe): readonly KeptSt
     source: `${fruit} juice`,
     fruit,
     volumeL: inRange('volumeL', volumeL, LIMITS.pourL),
-    gravity: { instrument: 'hydrometer' as const, reading: inRange('sg', sg, LIMITS.juiceSg), sampleC: null, calibratedAtC: USUAL_CALIBRATION_C, offsetSg: 0 },
+    gravity: rawGravityBy(PLAIN_STEM, inRange('sg', sg, LIMITS.juiceSg), null),
     ph: null,
     taGPerL: null,
     tanninGPerL: null,

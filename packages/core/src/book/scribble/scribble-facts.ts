@@ -1,16 +1,13 @@
 import type { StrengthSchool } from '../../matter/measure/abv-from-gravities.js';
-import type { RawGravity } from '../../matter/measure/raw-gravity.js';
+import type { Gauge } from '../../matter/measure/gauge.js';
 import type { SupplyInHand } from '../cupboard/supply-for.js';
 import type { Entry } from '../entry/entry.js';
 import type { Method } from '../plan/method.js';
 
 /** What a gravity can be read with, as the cupboard has it. */
-export interface ScribbleGauge extends Pick<RawGravity, 'calibratedAtC' | 'offsetSg'> {
-  readonly kind: 'hydrometer' | 'refractometer';
-  readonly name: string;
+export interface ScribbleGauge extends Omit<Gauge, 'id'> {
   /** The maker's own, and not a plain one that stands in. */
   readonly own: boolean;
-  readonly offsetBrix: number;
 }
 
 /** A place that a vessel may be carried to. */

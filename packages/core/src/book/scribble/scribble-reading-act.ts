@@ -1,10 +1,11 @@
+import { PLAIN_STEM } from '../../matter/measure/gauge.js';
 import { previewReading } from '../plan/preview-reading.js';
 import type { BatchState } from '../state/batch-state.js';
 import type { ScribbleFacts, ScribbleGauge } from './scribble-facts.js';
 import type { Guess, SaidReading, ScribbleLine } from './scribble-types.js';
 
 const BRIX = /bx/i;
-const NO_INSTRUMENT: ScribbleGauge = { kind: 'hydrometer', name: 'hydrometer', own: false, calibratedAtC: 20, offsetSg: 0, offsetBrix: 0 };
+const NO_INSTRUMENT: ScribbleGauge = { ...PLAIN_STEM, name: 'hydrometer', own: false };
 
 /** With what a gravity was read: as said, by its scale before yeast, and else on the stem; null where its scale leaves two, and they differ. */
 function gaugeOf(said: SaidReading, gauges: readonly ScribbleGauge[], pitched: boolean): ScribbleGauge | null {
@@ -32,7 +33,7 @@ export function readingLine(said: SaidReading, state: BatchState, facts: Scribbl
   }
   const gauge = gaugeOf(said, facts.gauges, state.pitchedAt !== null);
   if (gauge === null) return unread('Once there is alcohol, °Bx through a lens and °Bx on a stem are two things: write “refractometer” or “stem” with it.');
-  const preview = previewReading(said.gravity ?? '', gauge.kind, { ...gauge, state, at: facts.at, sampleC: said.sampleC, correcting: null });
+  const preview = previewReading(said.gravity ?? '', gauge, { state, at: facts.at, sampleC: said.sampleC, correcting: null });
   if (preview.unreadable !== null) return unread(preview.unreadable);
   const [question] = preview.questions;
   if (question) return unread(`${question.text} If it stands, file it on the page for readings.`);

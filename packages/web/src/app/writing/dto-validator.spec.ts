@@ -3,8 +3,10 @@ import { PageHarness } from '../../testing/page-harness';
 import { BATCH_ID, filled, pitched, sampleBatch } from '../../testing/sample-batch';
 import { until } from '../../testing/until';
 import { VesselForm } from '../features/cupboard/vessel-form';
+import { JuicePage } from '../features/juice/form/juice-page';
 import { MovePage } from '../features/note/move-page';
 import { ReadingPage } from '../features/reading/reading-page';
+import { loadContract } from './contract';
 import { refusalsText, refusalText } from './refusal-text';
 
 const move = (): Promise<PageHarness> => PageHarness.open(MovePage, { batches: [sampleBatch([filled()])], today: 1, inputs: { id: BATCH_ID } });
@@ -45,6 +47,16 @@ describe('the rules of the contract', () => {
     await page.type('place', '12 C');
     await page.submit();
     expect(page.written().map((e) => e.kind)).toEqual(['reading']);
+  });
+  it('say nothing of a field that nobody has come to, until it is passed over or sent', async () => {
+    const needed = 'Write something here: it is needed.';
+    const page = await PageHarness.open(JuicePage);
+    await page.type('ph', '3.4');
+    await loadContract();
+    await page.settled();
+    expect([isMarked(page, 'name'), page.text().includes(needed)]).toEqual([false, false]);
+    await page.submit();
+    expect([isMarked(page, 'name'), page.text('form').includes(needed)]).toEqual([true, true]);
   });
   it('hold a record’s form as well', async () => {
     const page = await PageHarness.open(VesselForm);

@@ -3,7 +3,6 @@ import { PageHarness } from '../../../testing/page-harness';
 import { filled, pitched, sampleBatch } from '../../../testing/sample-batch';
 import { sampleInstrument } from '../../../testing/sample-instrument';
 import { until } from '../../../testing/until';
-import { gaugesOf } from '../../shared/gauges';
 import { DeviceApi } from './device-api';
 import { InstrumentList } from './instrument-list';
 
@@ -54,9 +53,7 @@ describe('instruments in the cupboard', () => {
     await page.press('change');
     await page.press('Put it away for good');
     await until(() => page.text().includes('Put away for good: 1'));
-    const away = saved(page);
-    expect(away?.retiredOn).toMatch(/^\d{4}-\d\d-\d\d$/);
-    expect(gaugesOf(away ? [away] : [], { calibratedAtC: 20, offsetSg: 0 })[0]).toMatchObject({ id: 'hydrometer', offsetSg: 0 });
+    expect(saved(page)?.retiredOn).toMatch(/^\d{4}-\d\d-\d\d$/);
     await page.press('Use again: Chipped one');
     await until(() => saved(page)?.retiredOn === null);
   });
@@ -104,18 +101,5 @@ describe('instruments in the cupboard', () => {
     await page.press('Yes, take all of it out for good');
     expect(asked).toEqual([[float.id, batch.id]]);
     expect(page.text()).toContain('The log is as it was');
-  });
-});
-
-describe('gaugesOf', () => {
-  const settings = { calibratedAtC: 15.6, offsetSg: 0.001 };
-  it('offers the maker’s own, with a plain one for a kind there is none of', () => {
-    const own = [sampleInstrument({ offset: -0.002 }), sampleInstrument({ id: 'B', name: 'Short', calibratedAtC: 15 })];
-    expect(gaugesOf(own, settings).map((g) => [g.name, g.calibratedAtC, g.offsetSg])).toEqual([
-      ['Glass', 20, -0.002],
-      ['Short', 15, 0],
-      ['refractometer', 15.6, 0.001],
-    ]);
-    expect(gaugesOf([sampleInstrument({ kind: 'refractometer', offset: -0.4 })], settings)[1]).toMatchObject({ offsetSg: 0, offsetBrix: -0.4 });
   });
 });

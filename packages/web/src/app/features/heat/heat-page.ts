@@ -10,15 +10,18 @@ import { heatSteps, readHeatTable } from '@trug/core/finish/bottle/heat-profile'
 import { ENOUGH_UNITS, minutesWanting, pasteurisationUnits, type HeatStep } from '@trug/core/finish/bottle/heat-units';
 import { tryHotLot, USUAL_BATH_C } from '@trug/core/finish/bottle/hot-lot';
 import { coolDown, coolingText } from '@trug/core/juice/warmth/cool-down';
+import { correctGravity } from '@trug/core/matter/measure/correct-gravity';
 import { ActHead } from '../../shared/act-head/act-head';
 import { CautionList, unacknowledged } from '../../shared/caution/caution-list';
 import { ChoiceField } from '../../shared/field/choice-field';
 import { FileField } from '../../shared/field/file-field';
 import { NumberField, numberOf } from '../../shared/field/number-field';
+import { GravityField, readGravity } from '../../shared/field/gravity-field';
 import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { TextField } from '../../shared/field/text-field';
 import { Refusal } from '../../shared/refusal/refusal';
 import { Working } from '../../shared/working/working';
+import { injectGauges, stemsOf } from '../../shared/gauges';
 import { injectBatchView } from '../../state/batch-of-page';
 import { SaidPipe } from '../../units/said.pipe';
 import { Units } from '../../units/units';
@@ -44,6 +47,7 @@ const HAND_WARM_C = 40;
     CautionList,
     ChoiceField,
     FileField,
+    GravityField,
     NumberField,
     QuantityField,
     ReactiveFormsModule,
@@ -61,8 +65,8 @@ export class HeatPage {
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  protected readonly draft = createBatchDraft('heat', { crate: '', way: 'held', core: '', minutes: '', table: '', opened: '' });
-  private readonly fields = computed(() => this.draft.fields());
+  protected readonly draft = createBatchDraft('heat', { crate: '', way: 'held', core: '', minutes: '', table: '', opened: '', openedAt: '' });
+  protected readonly fields = computed(() => this.draft.fields());
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
   protected readonly ways = WAYS;
@@ -81,7 +85,13 @@ export class HeatPage {
     const crate = this.crate();
     return crate !== null && this.writer.now() > heatBy(crate);
   });
-  private readonly openedSg = computed(() => numberIn(readQuantity(this.units, this.fields().opened, 'gravity')));
+  private readonly gauges = injectGauges();
+  protected readonly stems = computed(() => stemsOf(this.gauges()));
+  private readonly openedSg = computed(() => {
+    const { opened, openedAt } = this.fields();
+    const read = readGravity(this.units, this.stems(), { text: opened, by: '', sample: openedAt });
+    return read?.ok === true ? correctGravity(read.value, null).sg : null;
+  });
   private readonly coreC = computed(() => numberIn(readQuantity(this.units, this.fields().core, 'temperature')) ?? USUAL_BATH_C);
   protected readonly inFahrenheit = computed(() => this.units.preferences().temperature === 'degF');
   /** What a logger wrote, or why it cannot be read; null before it wrote anything. */

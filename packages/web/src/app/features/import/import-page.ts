@@ -12,12 +12,11 @@ import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft } from '../../writing/draft';
 import { Says } from '../../writing/says';
 import { Units } from '../../units/units';
-import { gaugesOf } from '../../shared/gauges';
+import { injectGauges, stemsOf } from '../../shared/gauges';
 import { ROLE_NAMES } from './role-names';
 import { readingActs } from './reading-acts';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { instrumentsFeature } from '../../state/resources.reducer';
-import { settingsFeature } from '../../state/settings.reducer';
 import { problemOf } from '../../state/trug-api';
 import { LogWriter } from '../../writing/log-writer';
 import { ChoiceField } from '../../shared/field/choice-field';
@@ -60,7 +59,6 @@ export class ImportPage {
   protected readonly busy = signal(false);
   protected readonly roles = COLUMN_ROLES.map((id) => ({ id, name: ROLE_NAMES[id] }));
   private readonly instruments = this.store.selectSignal(instrumentsFeature.selectAll);
-  private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
   protected readonly devices = computed(() => this.instruments().filter((i) => i.posts));
   protected readonly guess = computed((): TableGuess => ({ ...guessColumns(this.rows()), ...this.chosen() }));
   protected readonly table = computed(() => readingsFromTable(this.rows(), this.guess(), Date.parse(this.writer.now())));
@@ -78,7 +76,8 @@ export class ImportPage {
     return `${countText(readings.length, 'reading')} from ${day(first.atMs)} to ${day(last.atMs)}${gravity}.`;
   });
   /** Hydrometers the gravities may stand uncorrected by. */
-  private readonly gauges = computed(() => gaugesOf(this.instruments(), this.settings()).filter((g) => g.kind === 'hydrometer'));
+  private readonly allGauges = injectGauges();
+  private readonly gauges = computed(() => stemsOf(this.allGauges()));
   protected readonly readWith = computed(() =>
     this.gauges().map((g) => ({ id: g.id, name: `as the ${g.name.toLowerCase()} showed them, each at the temperature beside it` })),
   );

@@ -1,9 +1,6 @@
 import type { TableReading } from '@trug/core';
-import type { Gauge } from '../../shared/gauges';
+import { PLAIN_STEM, rawGravityBy, type Gauge } from '@trug/core/matter/measure/gauge';
 import { type Act } from '../../writing/log-writer';
-
-/** What is corrected already was read, as it were, where the scale is true. */
-const CORRECTED = { calibratedAtC: 20, offsetSg: 0 };
 
 /**
  * Readings of a table as entries of the log.
@@ -13,14 +10,15 @@ const CORRECTED = { calibratedAtC: 20, offsetSg: 0 };
  * @returns acts in order of time
  */
 export function readingActs(readings: readonly TableReading[], gauge: Gauge | null): readonly Act[] {
-  const { calibratedAtC, offsetSg } = gauge ?? CORRECTED;
+  // What is corrected already was read, as it were, on a stem that is true.
+  const stem = gauge ?? PLAIN_STEM;
   return readings.map(
     ({ atMs, sg, tempC, ph }): Act => ({
       kind: 'reading',
       at: new Date(atMs).toISOString(),
       note: 'out of a table',
       payload: {
-        gravity: sg === null ? null : { instrument: 'hydrometer', reading: sg, sampleC: gauge ? tempC : null, calibratedAtC, offsetSg },
+        gravity: sg === null ? null : rawGravityBy(stem, sg, gauge ? tempC : null),
         ph,
         taGPerL: null,
         placeC: tempC,

@@ -5,7 +5,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } 
 import { ReactiveFormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import { TAPES, type VesselDto } from '@trug/contract/plain';
-import type { Fruit, SulfiteForm } from '@trug/core';
+import type { Fruit, RawGravity, SulfiteForm } from '@trug/core';
 import { caution } from '@trug/core/base/cautions/catalogue';
 import { METHODS } from '@trug/core/book/plan/method';
 import { dayText } from '@trug/core/matter/quantity/days';
@@ -13,12 +13,14 @@ import { selectOwnSugars } from '../../state/own-things.selectors';
 import { FERMENTABLES } from '@trug/core/base/reference/fermentables-data';
 import { USUAL_YEAST_ID, yeastById } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
+import { gravityOf } from '@trug/core/matter/liquid/views';
 import { newId } from '../../browser/new-id';
 import { AddVessel } from '../../shared/add-vessel/add-vessel';
 import { NextTimeNotes } from '../../shared/next-time/next-time';
 import { CautionList } from '../../shared/caution/caution-list';
 import { batchDraftKey, createDraft, leaveDraft, PITCH_DRAFT } from '../../writing/draft';
 import { NumberField, numberOf } from '../../shared/field/number-field';
+import { GravityField, readGravity } from '../../shared/field/gravity-field';
 import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { selectFreeVessels } from '../../state/free-vessels';
 import { Units } from '../../units/units';
@@ -27,12 +29,10 @@ import { Working } from '../../shared/working/working';
 import { vesselChoices } from '../../shared/vessel/vessel-choices';
 import { cartonPlan, type CartonPlan } from '@trug/core/book/plan/carton-plan';
 import { SaidPipe } from '../../units/said.pipe';
-import { usualGauge } from '../../shared/gauges';
+import { injectGauges } from '../../shared/gauges';
 import { cartonPlusMinus } from '@trug/core/matter/measure/correct-gravity';
 import { smallestWithFoamRoom } from '@trug/core/finish/rack/fill-evenly';
 import { batchesFeature } from '../../state/batches.reducer';
-import { instrumentsFeature } from '../../state/resources.reducer';
-import { settingsFeature } from '../../state/settings.reducer';
 import { holdToContract } from '../../writing/dto-validator';
 import { type Act, LogWriter } from '../../writing/log-writer';
 import { TextField } from '../../shared/field/text-field';
@@ -46,7 +46,9 @@ const NEW_BATCH = {
   fruit: 'apple',
   volume: '',
   cartonSugar: '',
+  instrument: 'hydrometer',
   sg: '',
+  sample: '',
   ph: '',
   preservative: 'none',
   vessel: '',
@@ -84,6 +86,7 @@ const LEAST_SUGAR_G = 0.5;
     ReactiveFormsModule,
     NumberField,
     QuantityField,
+    GravityField,
     CautionList,
     Working,
     Vessel,
@@ -99,10 +102,7 @@ export class NewBatch {
   private readonly store = inject(Store);
   private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
-  private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
-  private readonly instruments = this.store.selectSignal(instrumentsFeature.selectAll);
-  /** The maker's own hydrometer, with what its last check found. */
-  protected readonly gauge = computed(() => usualGauge(this.instruments(), this.settings(), 'hydrometer'));
+  protected readonly gauges = injectGauges();
   private readonly count = this.store.selectSignal(batchesFeature.selectTotal);
   protected readonly sending = inject(Outbox).sending;
   private readonly router = inject(Router);
@@ -135,7 +135,7 @@ export class NewBatch {
       fruit: f.fruit as Fruit,
       volumeL: this.volumeL(),
       sugarGPer100Ml: numberOf(f.cartonSugar, 'sugarGPer100Ml'),
-      sg: this.read(f.sg, 'gravity'),
+      read: this.reading(),
       ph: numberOf(f.ph, 'ph'),
       preservative: f.preservative === 'sulfite' || f.preservative === 'sorbate-benzoate' ? f.preservative : 'none',
       targetAbv: numberOf(f.abv, 'abv'),
@@ -148,13 +148,16 @@ export class NewBatch {
       methodId: f.method,
       startAt: this.writer.now(),
       zone: this.units.zone(),
-      calibratedAtC: this.gauge().calibratedAtC,
-      offsetSg: this.gauge().offsetSg,
     });
   });
   protected readonly plan = computed((): CartonPlan | null => {
     const outcome = this.outcome();
     return outcome.kind === 'plan' ? outcome.plan : null;
+  });
+  /** What the plan takes the juice to have. */
+  protected readonly juiceSg = computed(() => {
+    const plan = this.plan();
+    return plan ? gravityOf(plan.juice) : 1;
   });
   protected readonly says = computed(() => {
     const outcome = this.outcome();
@@ -256,7 +259,14 @@ export class NewBatch {
     return [fill, ...sugar, { kind: 'pitched', payload: { yeastId: f.yeast, massG: plan.pitchG, method: plan.pitchMethod, juiceC: this.tempC() } }];
   }
 
-  private read(text: string, dimension: 'volume' | 'temperature' | 'gravity'): number | null {
+  /** What was read of the juice; null where nothing was. */
+  private reading(): RawGravity | null {
+    const { sg, instrument, sample } = this.fields();
+    const read = readGravity(this.units, this.gauges(), { text: sg, by: instrument, sample });
+    return read?.ok === true ? read.value : null;
+  }
+
+  private read(text: string, dimension: 'volume' | 'temperature'): number | null {
     return numberIn(readQuantity(this.units, text, dimension));
   }
 }

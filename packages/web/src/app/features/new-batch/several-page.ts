@@ -4,6 +4,8 @@ import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { TAPES } from '@trug/contract/plain';
 import { attempt } from '@trug/core/base/errors/attempt';
+import { correctGravity } from '@trug/core/matter/measure/correct-gravity';
+import { gaugeNamed, PLAIN_STEM } from '@trug/core/matter/measure/gauge';
 import { LIMITS } from '@trug/core/base/errors/limits';
 import { USUAL_YEAST_ID } from '@trug/core/base/reference/yeast-kinds';
 import { YEAST_KINDS } from '@trug/core/base/reference/yeast-kinds-data';
@@ -13,14 +15,13 @@ import { pitchRate, USUAL_MUST_C } from '@trug/core/ferment/yeast/pitch-rate';
 import { liquidFromReadings } from '@trug/core/matter/liquid/liquid-from-readings';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { newId } from '../../browser/new-id';
+import { GravityField } from '../../shared/field/gravity-field';
 import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { SelectField } from '../../shared/field/select-field';
 import { TextField } from '../../shared/field/text-field';
-import { gaugesOf } from '../../shared/gauges';
+import { injectGauges } from '../../shared/gauges';
 import { Refusal } from '../../shared/refusal/refusal';
 import { batchesFeature } from '../../state/batches.reducer';
-import { instrumentsFeature } from '../../state/resources.reducer';
-import { settingsFeature } from '../../state/settings.reducer';
 import { SaidPipe } from '../../units/said.pipe';
 import type { ReadingHints } from '../../units/typed-quantity';
 import { Units } from '../../units/units';
@@ -28,7 +29,20 @@ import { createDraft } from '../../writing/draft';
 import { LogWriter, type Act } from '../../writing/log-writer';
 import { ResourceWriter } from '../../writing/resource-writer';
 
-const FIELDS = { juices: '', yeast1: USUAL_YEAST_ID, mass1: '', yeast2: '', mass2: '', yeast3: '', mass3: '', volume: '', capacity: '', temp: '' };
+const FIELDS = {
+  juices: '',
+  instrument: 'hydrometer',
+  sample: '',
+  yeast1: USUAL_YEAST_ID,
+  mass1: '',
+  yeast2: '',
+  mass2: '',
+  yeast3: '',
+  mass3: '',
+  volume: '',
+  capacity: '',
+  temp: '',
+};
 /** Fields of a yeast and of how much of it goes into each jar. */
 const PLACES = [
   { yeast: 'yeast1', mass: 'mass1', label: 'Yeast' },
@@ -46,7 +60,7 @@ const USUAL_SG = 1.05;
 @Component({
   selector: 'trug-several-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, RouterLink, QuantityField, SelectField, TextField, Refusal, SaidPipe],
+  imports: [ReactiveFormsModule, RouterLink, GravityField, QuantityField, SelectField, TextField, Refusal, SaidPipe],
   templateUrl: './several-page.html',
   styleUrl: './several-page.scss',
 })
@@ -56,8 +70,7 @@ export class SeveralPage {
   private readonly router = inject(Router);
   private readonly store = inject(Store);
   private readonly begun = this.store.selectSignal(batchesFeature.selectTotal);
-  private readonly instruments = this.store.selectSignal(instrumentsFeature.selectAll);
-  private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
+  protected readonly gauges = injectGauges();
   protected readonly units = inject(Units);
   protected readonly draft = createDraft('several', FIELDS);
   protected readonly refusal = signal<string | null>(null);
@@ -83,13 +96,13 @@ export class SeveralPage {
       return [{ yeastId, massG: Math.min(massG, LIMITS.smallDoseG.max) }];
     });
   });
-  private readonly gauge = computed(() => {
-    const settings = this.settings();
-    return gaugesOf(this.instruments(), settings)[0] ?? settings;
-  });
+  private readonly gauge = computed(() => gaugeNamed(this.gauges(), this.draft.fields().instrument) ?? PLAIN_STEM);
+  private readonly sampleC = computed(() => numberIn(readQuantity(this.units, this.draft.fields().sample, 'temperature')));
   protected readonly batches = computed((): readonly GridBatch[] | null => {
     const juices = this.lines().flatMap(({ name, sg }) => (sg === null ? [] : [{ name, sg }]));
-    const made = attempt(() => gridBatches({ juices, yeasts: this.chosen(), volumeL: this.volumeL(), tempC: this.tempC(), gauge: this.gauge() }));
+    const made = attempt(() =>
+      gridBatches({ juices, yeasts: this.chosen(), volumeL: this.volumeL(), tempC: this.tempC(), gauge: this.gauge(), sampleC: this.sampleC() }),
+    );
     return made.ok ? made.value : null;
   });
   protected readonly still = computed(() => {
@@ -99,6 +112,8 @@ export class SeveralPage {
   });
 
   protected readonly count = (jars: number): string => countText(jars, 'jar');
+
+  protected readonly sgOf = ({ filled }: GridBatch): number => correctGravity(filled.gravity, null).sg;
 
   /** The usual rate for what is in one jar, as a hint. */
   protected usualMass(place: (typeof PLACES)[number]): string {

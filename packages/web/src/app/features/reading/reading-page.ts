@@ -3,63 +3,41 @@ import { strengthText } from '../../units/strength-text';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { Store } from '@ngrx/store';
-import type { EntryPayloads, Liquid, ReadingInstrument, ReadingQuestion } from '@trug/core';
+import type { EntryPayloads, Liquid, ReadingQuestion } from '@trug/core';
 import { effectiveEntries } from '@trug/core/book/entry/effective-entries';
 import { injectBatchView } from '../../state/batch-of-page';
 import { createBatchDraft, type Draft } from '../../writing/draft';
 import { NumberField, numberOf } from '../../shared/field/number-field';
-import { HotSample } from '../../shared/field/hot-sample';
+import { GravityField } from '../../shared/field/gravity-field';
 import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { actMoment } from '@trug/core/book/entry/act-moment';
 import { MOMENT_WORDS } from '../../units/moment-words';
 import { Units } from '../../units/units';
-import { gaugesOf } from '../../shared/gauges';
+import { injectGauges } from '../../shared/gauges';
 import { DrawnStem } from './drawn-stem';
+import { gaugeNamed } from '@trug/core/matter/measure/gauge';
 import { previewReading } from '@trug/core/book/plan/preview-reading';
 import { NO_READING, type ReadingFields } from './reading-draft';
 import { SaidPipe } from '../../units/said.pipe';
 import { countText } from '@trug/core/matter/quantity/count-text';
-import { instrumentsFeature } from '../../state/resources.reducer';
-import { settingsFeature } from '../../state/settings.reducer';
 import { holdToContract } from '../../writing/dto-validator';
 import { LogWriter } from '../../writing/log-writer';
 import { TextField } from '../../shared/field/text-field';
-import { ChoiceField } from '../../shared/field/choice-field';
 import { DayField } from '../../shared/field/day-field';
 import { ToggleField } from '../../shared/field/toggle-field';
-import { TypedLine } from '../../shared/field/typed-line';
 import { Refusal } from '../../shared/refusal/refusal';
 
 /** Write down a reading, or correct one: any units, corrected as it is typed, questioned when odd, never lost. */
 @Component({
   selector: 'trug-reading-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [
-    ActHead,
-    SaidPipe,
-    ReactiveFormsModule,
-    RouterLink,
-    NumberField,
-    QuantityField,
-    HotSample,
-    TextField,
-    ChoiceField,
-    DayField,
-    TypedLine,
-    DrawnStem,
-    ToggleField,
-    Refusal,
-  ],
+  imports: [ActHead, SaidPipe, ReactiveFormsModule, RouterLink, NumberField, QuantityField, GravityField, TextField, DayField, DrawnStem, ToggleField, Refusal],
   templateUrl: './reading-page.html',
   styleUrl: './reading-page.scss',
 })
 export class ReadingPage {
-  private readonly store = inject(Store);
   private readonly writer = inject(LogWriter);
   protected readonly units = inject(Units);
-  private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
-  private readonly instruments = this.store.selectSignal(instrumentsFeature.selectAll);
   readonly id = input.required<string>();
   readonly entryId = input<string>();
   protected readonly view = injectBatchView(this.id);
@@ -86,10 +64,12 @@ export class ReadingPage {
     return (moment.ok ? moment.at : null) ?? this.writer.now();
   });
   /** What it can be read with: the maker's own, and plain ones where there are none. */
-  protected readonly gauges = computed(() => gaugesOf(this.instruments(), this.settings()));
-  protected readonly gauge = computed(() => {
-    const { instrument } = this.fields();
-    return this.gauges().find((g) => g.id === instrument) ?? this.gauges().find((g) => g.kind === asInstrument(instrument));
+  protected readonly gauges = injectGauges();
+  protected readonly gauge = computed(() => gaugeNamed(this.gauges(), this.fields().instrument));
+  /** What went to yeast, once it has. */
+  protected readonly workedMust = computed(() => {
+    const state = this.view()?.state;
+    return state?.pitchedAt ? state.must : null;
   });
   protected readonly preview = computed(() => {
     const view = this.view();
@@ -97,12 +77,9 @@ export class ReadingPage {
     const gauge = this.gauge();
     if (!view || !gauge) return null;
     const temp = readQuantity(this.units, sample, 'temperature');
-    return previewReading(gravity, gauge.kind, {
+    return previewReading(gravity, gauge, {
       state: view.state,
       at: this.at(),
-      calibratedAtC: gauge.calibratedAtC,
-      offsetSg: gauge.offsetSg,
-      offsetBrix: gauge.offsetBrix,
       sampleC: temp?.ok === true ? temp.value.value : null,
       correcting: this.entryId() ?? null,
     });
@@ -218,8 +195,4 @@ export class ReadingPage {
       day: this.units.dateOf(entry.at),
     });
   }
-}
-
-function asInstrument(text: string): ReadingInstrument {
-  return text === 'refractometer' ? 'refractometer' : 'hydrometer';
 }

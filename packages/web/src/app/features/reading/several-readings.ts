@@ -4,19 +4,17 @@ import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { EntryPayloads } from '@trug/core';
 import { actMoment } from '@trug/core/book/entry/act-moment';
+import { gaugeNamed, PLAIN_STEM } from '@trug/core/matter/measure/gauge';
 import { previewReading, type ReadingPreview } from '@trug/core/book/plan/preview-reading';
 import { gravityOf } from '@trug/core/matter/liquid/views';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { DayField } from '../../shared/field/day-field';
-import { HotSample } from '../../shared/field/hot-sample';
-import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
-import { SelectField } from '../../shared/field/select-field';
+import { GravityField } from '../../shared/field/gravity-field';
+import { numberIn, readQuantity } from '../../shared/field/quantity-field';
 import { TypedLine } from '../../shared/field/typed-line';
-import { gaugesOf } from '../../shared/gauges';
+import { injectGauges } from '../../shared/gauges';
 import { Refusal } from '../../shared/refusal/refusal';
 import { selectBatchViews, type BatchView } from '../../state/batch-views.selectors';
-import { instrumentsFeature } from '../../state/resources.reducer';
-import { settingsFeature } from '../../state/settings.reducer';
 import { SaidPipe } from '../../units/said.pipe';
 import { MOMENT_WORDS } from '../../units/moment-words';
 import { strengthText } from '../../units/strength-text';
@@ -40,7 +38,7 @@ function typedIn(kept: string): Readonly<Record<string, string>> {
 @Component({
   selector: 'trug-several-readings',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, RouterLink, DayField, HotSample, QuantityField, SelectField, TypedLine, Refusal, SaidPipe],
+  imports: [ReactiveFormsModule, RouterLink, DayField, GravityField, TypedLine, Refusal, SaidPipe],
   templateUrl: './several-readings.html',
   styleUrl: './several-readings.scss',
 })
@@ -50,17 +48,10 @@ export class SeveralReadings {
   private readonly store = inject(Store);
   protected readonly units = inject(Units);
   private readonly all = this.store.selectSignal(selectBatchViews);
-  private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
-  private readonly instruments = this.store.selectSignal(instrumentsFeature.selectAll);
   protected readonly draft = createDraft('several-readings', FIELDS);
   protected readonly refusal = signal<string | null>(null);
-  protected readonly gauges = computed(() => gaugesOf(this.instruments(), this.settings()));
-  protected readonly gauge = computed(() => {
-    const [first] = this.gauges();
-    const chosen = this.gauges().find((g) => g.id === this.draft.fields().gauge) ?? first;
-    if (!chosen) throw new Error('gaugesOf has one of each kind');
-    return chosen;
-  });
+  protected readonly gauges = injectGauges();
+  private readonly gauge = computed(() => gaugeNamed(this.gauges(), this.draft.fields().gauge) ?? PLAIN_STEM);
   private readonly texts = computed(() => typedIn(this.draft.fields().gravities));
   private readonly moment = computed(() =>
     actMoment({ day: this.draft.fields().day, hour: '', now: this.writer.now(), lastEntryAt: null, zone: this.units.zone() }),
@@ -97,9 +88,8 @@ export class SeveralReadings {
   protected readonly told = computed(() => (this.read().length === 0 ? 'Write them down' : `Write down ${countText(this.read().length, 'reading')}`));
 
   private previewOf({ batch, state }: BatchView): ReadingPreview {
-    const { kind, calibratedAtC, offsetSg, offsetBrix } = this.gauge();
     const sampleC = numberIn(readQuantity(this.units, this.draft.fields().sample, 'temperature'));
-    return previewReading(this.texts()[batch.id] ?? '', kind, { state, at: this.at(), calibratedAtC, offsetSg, offsetBrix, sampleC, correcting: null });
+    return previewReading(this.texts()[batch.id] ?? '', this.gauge(), { state, at: this.at(), sampleC, correcting: null });
   }
 
   protected put(batchId: string, text: string): void {

@@ -12,14 +12,14 @@ import { injectNarrow } from '../../browser/narrow';
 import { CautionList } from '../../shared/caution/caution-list';
 import { SelectField } from '../../shared/field/select-field';
 import { TextField } from '../../shared/field/text-field';
-import { gaugesOf } from '../../shared/gauges';
+import { injectGauges } from '../../shared/gauges';
 import { Icon } from '../../shared/icon/icon';
 import { Refusal } from '../../shared/refusal/refusal';
 import { Tape } from '../../shared/tape/tape';
 import { injectBatchView } from '../../state/batch-of-page';
 import { selectBatchViews, type BatchView } from '../../state/batch-views.selectors';
 import { isInUse } from '../../state/in-use';
-import { instrumentsFeature, placesFeature } from '../../state/resources.reducer';
+import { placesFeature } from '../../state/resources.reducer';
 import { settingsFeature } from '../../state/settings.reducer';
 import { selectSuppliesLeft } from '../../state/supplies.selectors';
 import { vesselsFeature } from '../../state/vessels.reducer';
@@ -64,7 +64,7 @@ export class ScribbleSheet {
   private readonly supplies = this.store.selectSignal(selectSuppliesLeft);
   private readonly readBy = injectReadBy();
   private readonly places = this.store.selectSignal(placesFeature.selectAll);
-  private readonly instruments = this.store.selectSignal(instrumentsFeature.selectAll);
+  private readonly gauges = injectGauges();
   private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
   private readonly on = computed(() => this.views().filter(isOn));
   private readonly parsed = computed(() =>
@@ -115,7 +115,7 @@ export class ScribbleSheet {
       method: view.method,
       school: this.settings().strengthSchool,
       at: moment.at ?? this.writer.now(),
-      gauges: gaugesOf(this.instruments(), this.settings()).map((g) => ({ ...g, own: g.id !== g.kind })),
+      gauges: this.gauges().map((g) => ({ ...g, own: g.id !== g.kind })),
       supplies: this.supplies(),
       places: this.places().filter(isInUse),
     });

@@ -10,16 +10,14 @@ import { BeforeAfter } from '../../shared/before-after/before-after';
 import { liquidRows } from '../../shared/before-after/liquid-rows';
 import { ChoiceField } from '../../shared/field/choice-field';
 import { NumberField, numberOf } from '../../shared/field/number-field';
-import { HotSample } from '../../shared/field/hot-sample';
+import { GravityField, readGravity } from '../../shared/field/gravity-field';
 import { numberIn, QuantityField, readQuantity } from '../../shared/field/quantity-field';
-import { usualGauge } from '../../shared/gauges';
+import { injectGauges } from '../../shared/gauges';
 import { Refusal } from '../../shared/refusal/refusal';
 import { pickedVessels, SPLASH_L } from '../../shared/vessel-pick/picked-vessels';
 import { VesselPick } from '../../shared/vessel-pick/vessel-pick';
 import { injectBatchView } from '../../state/batch-of-page';
 import { selectFreeVessels } from '../../state/free-vessels';
-import { instrumentsFeature } from '../../state/resources.reducer';
-import { settingsFeature } from '../../state/settings.reducer';
 import { Units } from '../../units/units';
 import { createBatchDraft } from '../../writing/draft';
 import { type Act, LogWriter } from '../../writing/log-writer';
@@ -33,7 +31,7 @@ const WAYS = [
 @Component({
   selector: 'trug-strain-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ReactiveFormsModule, RouterLink, ActHead, BeforeAfter, ChoiceField, NumberField, QuantityField, HotSample, Refusal, VesselPick],
+  imports: [ReactiveFormsModule, RouterLink, ActHead, BeforeAfter, ChoiceField, NumberField, QuantityField, GravityField, Refusal, VesselPick],
   templateUrl: './strain-page.html',
   styleUrl: './strain-page.scss',
 })
@@ -41,12 +39,19 @@ export class StrainPage {
   private readonly writer = inject(LogWriter);
   private readonly store = inject(Store);
   protected readonly units = inject(Units);
-  private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
-  private readonly instruments = this.store.selectSignal(instrumentsFeature.selectAll);
+  protected readonly gauges = injectGauges();
   protected readonly free = this.store.selectSignal(selectFreeVessels);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  protected readonly draft = createBatchDraft('strain', { volume: '', gravity: '', sample: '', ph: '', squeezed: 'drained', vessels: '' });
+  protected readonly draft = createBatchDraft('strain', {
+    volume: '',
+    instrument: 'hydrometer',
+    gravity: '',
+    sample: '',
+    ph: '',
+    squeezed: 'drained',
+    vessels: '',
+  });
   protected readonly refusal = signal<string | null>(null);
   protected readonly ways = WAYS;
   private readonly liquid = computed(() => this.view()?.state.liquid ?? null);
@@ -54,23 +59,27 @@ export class StrainPage {
     const liquid = this.liquid();
     return liquid ? gravityOf(liquid) : 1;
   });
+  /** What went to yeast, where it works already. */
+  protected readonly workedMust = computed(() => {
+    const state = this.view()?.state;
+    return state?.pitchedAt ? state.must : null;
+  });
   protected readonly says = computed(() =>
     (this.view()?.state.pitchedAt ?? null) === null
       ? 'Lift the bag or pour it through one. Splashing does no harm before its yeast.'
       : 'Lift the bag or pour it through one, gently: it works already, and will go on in the jar.',
   );
-  protected readonly volumeL = computed(() => this.read(this.draft.fields().volume, 'volume') ?? this.liquid()?.volumeL ?? 0);
+  protected readonly volumeL = computed(() => numberIn(readQuantity(this.units, this.draft.fields().volume, 'volume')) ?? this.liquid()?.volumeL ?? 0);
   /** What still has its sugar foams on. */
   protected readonly share = 1 - FOAM_ROOM_FRACTION;
   protected readonly vessels = computed(() =>
     pickedVessels({ totalL: this.volumeL(), free: this.free(), chosen: this.draft.fields().vessels, share: this.share }),
   );
   private readonly acts = computed((): readonly Act[] => {
-    const { gravity, sample, ph, squeezed } = this.draft.fields();
-    const sg = this.read(gravity, 'gravity');
+    const { instrument, gravity, sample, ph, squeezed } = this.draft.fields();
+    const read = readGravity(this.units, this.gauges(), { text: gravity, by: instrument, sample });
+    const raw = read?.ok === true ? read.value : null;
     const phRead = numberOf(ph, 'ph');
-    const { calibratedAtC, offsetSg } = usualGauge(this.instruments(), this.settings(), 'hydrometer');
-    const raw = sg === null ? null : { instrument: 'hydrometer' as const, reading: sg, sampleC: this.read(sample, 'temperature'), calibratedAtC, offsetSg };
     const reading: Act = {
       kind: 'reading',
       payload: { gravity: raw, ph: phRead, taGPerL: null, placeC: null, insistedOn: [], bubbles: null, smell: null },
@@ -99,10 +108,6 @@ export class StrainPage {
     const share = Math.round((100 * this.volumeL()) / expectedL);
     return `${this.units.volumeAbout(this.volumeL())} off ${this.units.mass(pulp.fruitKg * 1000)} of fruit and its water, ${share} % of what the sums expect.`;
   });
-
-  private read(text: string, dimension: 'volume' | 'gravity' | 'temperature'): number | null {
-    return numberIn(readQuantity(this.units, text, dimension));
-  }
 
   protected async file(): Promise<void> {
     const view = this.view();

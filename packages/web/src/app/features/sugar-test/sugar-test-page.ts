@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
-import { Store } from '@ngrx/store';
 import { attempt } from '@trug/core/base/errors/attempt';
 import { FORCED_FERMENT_STEPS, SUGAR_TEST_STEPS } from '@trug/core/book/plan/sugar-test-steps';
 import { fermentableGPerL } from '@trug/core/matter/liquid/views';
 import { checkEntryAgainst } from '@trug/core/book/log/check-entry';
 import type { EntryPayloads } from '@trug/core/book/entry/entry';
 import type { SugarTest } from '@trug/core/book/kinds/tested';
+import { gaugeNamed, PLAIN_STEM, type Gauge } from '@trug/core/matter/measure/gauge';
 import type { RawGravity } from '@trug/core/matter/measure/raw-gravity';
 import { sugarFound } from '@trug/core/book/kinds/tested';
 import { hasFreshReading } from '@trug/core/book/state/sugar-known';
@@ -17,38 +17,45 @@ import { injectBatchView } from '../../state/batch-of-page';
 import { CautionList, unacknowledged } from '../../shared/caution/caution-list';
 import { createBatchDraft } from '../../writing/draft';
 import { NumberField, numberOf } from '../../shared/field/number-field';
+import { GravityField, readGravity } from '../../shared/field/gravity-field';
+import { SelectField } from '../../shared/field/select-field';
 import { QuantityField, readQuantity } from '../../shared/field/quantity-field';
 import { Units } from '../../units/units';
 import { SaidPipe } from '../../units/said.pipe';
-import { usualGauge } from '../../shared/gauges';
-import { instrumentsFeature } from '../../state/resources.reducer';
-import { settingsFeature } from '../../state/settings.reducer';
+import { injectGauges, stemsOf } from '../../shared/gauges';
 import { LogWriter } from '../../writing/log-writer';
 import { ChoiceField } from '../../shared/field/choice-field';
 import { Refusal } from '../../shared/refusal/refusal';
-
-/** Warmth of a sample that nobody measured: both readings of it were taken alike. */
-const SAMPLE_C = 20;
 
 /** What sugar is left: a sample fermented out in the warm, or a test for sugar. Until then the sums count what they find. */
 @Component({
   selector: 'trug-sugar-test-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ActHead, SaidPipe, ReactiveFormsModule, RouterLink, CautionList, NumberField, QuantityField, ChoiceField, Refusal],
+  imports: [ActHead, SaidPipe, ReactiveFormsModule, RouterLink, CautionList, NumberField, QuantityField, GravityField, SelectField, ChoiceField, Refusal],
   templateUrl: './sugar-test-page.html',
   styleUrl: '../malolactic/malolactic-page.scss',
 })
 export class SugarTestPage {
   private readonly writer = inject(LogWriter);
-  private readonly settings = inject(Store).selectSignal(settingsFeature.selectSettings);
-  private readonly instruments = inject(Store).selectSignal(instrumentsFeature.selectAll);
-  /** The maker's own hydrometer, with what its last check found. */
-  private readonly gauge = computed(() => usualGauge(this.instruments(), this.settings(), 'hydrometer'));
+  private readonly gauges = injectGauges();
+  protected readonly stems = computed(() => stemsOf(this.gauges()));
   protected readonly units = inject(Units);
   readonly id = input.required<string>();
   protected readonly view = injectBatchView(this.id);
-  protected readonly draft = createBatchDraft('sugar-test', { by: 'forced-ferment', before: '', after: '', days: '6', temp: '', sugar: '' });
+  protected readonly draft = createBatchDraft('sugar-test', {
+    by: 'forced-ferment',
+    instrument: '',
+    before: '',
+    sampleBefore: '',
+    after: '',
+    sampleAfter: '',
+    days: '6',
+    temp: '',
+    sugar: '',
+  });
   protected readonly fields = computed(() => this.draft.fields());
+  /** What both samples are read with: what one is off by then cancels. */
+  protected readonly stem = computed((): Gauge => gaugeNamed(this.stems(), this.fields().instrument) ?? { ...PLAIN_STEM, id: '', name: '' });
   protected readonly typed = signal('');
   protected readonly refusal = signal<string | null>(null);
   protected readonly steps = computed(() => (this.fields().by === 'sugar-test' ? SUGAR_TEST_STEPS : FORCED_FERMENT_STEPS));
@@ -63,7 +70,7 @@ export class SugarTestPage {
       const sugarGPerL = numberOf(f.sugar, 'sugarGPerL');
       return sugarGPerL !== null ? { by: 'sugar-test', sugarGPerL } : 'Write the sugar the test shows, in g/L, such as 1.';
     }
-    const [before, after] = [this.gravity(f.before), this.gravity(f.after)];
+    const [before, after] = [this.gravity(f.before, f.sampleBefore), this.gravity(f.after, f.sampleAfter)];
     if (before === null || after === null) return 'Write both gravities, such as 1.002 and 1.000.';
     const days = numberOf(f.days, 'days');
     if (days === null || days < 0.5) return 'Write how many days the sample stood, such as 6.';
@@ -92,10 +99,9 @@ export class SugarTestPage {
   });
   protected readonly dangers = computed(() => this.check()?.dangers ?? []);
 
-  private gravity(text: string): RawGravity | null {
-    const read = readQuantity(this.units, text, 'gravity');
-    const { calibratedAtC, offsetSg } = this.gauge();
-    return read?.ok === true ? { instrument: 'hydrometer', reading: read.value.value, sampleC: SAMPLE_C, calibratedAtC, offsetSg } : null;
+  private gravity(text: string, sample: string): RawGravity | null {
+    const read = readGravity(this.units, [this.stem()], { text, by: '', sample });
+    return read?.ok === true ? read.value : null;
   }
 
   private payload(acknowledged: readonly string[]): EntryPayloads['tested'] | null {

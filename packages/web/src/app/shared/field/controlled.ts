@@ -33,6 +33,8 @@ export function firstUnusable(form: AbstractControl): string | null {
     return null;
   }
   form.updateValueAndValidity({ emitEvent: false, onlySelf: true });
+  // What was passed over is named now.
+  form.markAsTouched();
   const why: unknown = form.errors?.[UNUSABLE] ?? form.errors?.[REFUSED];
   return typeof why === 'string' ? why : null;
 }
@@ -53,7 +55,9 @@ function boundTo(control: NgControl, problem: () => string | null): Bound {
   const refused = signal<string | null>(null);
   const look = (): void => {
     const why: unknown = control.errors?.[REFUSED];
-    refused.set(typeof why === 'string' ? why : null);
+    // A field that nobody has come to yet is not wrong.
+    const isReached = control.dirty === true || control.touched === true;
+    refused.set(isReached && typeof why === 'string' ? why : null);
   };
   const judge = (): ValidationErrors | null => {
     const why = untracked(problem);
@@ -73,7 +77,7 @@ function boundTo(control: NgControl, problem: () => string | null): Bound {
     if (isGone) return;
     judged = control.control;
     judged?.addValidators(judge);
-    looking = judged?.statusChanges.subscribe(look);
+    looking = judged?.events.subscribe(look);
     look();
   };
   return { refused: refused.asReadonly(), look, follow };

@@ -72,11 +72,11 @@ export class SelectField {
   readonly options = input.required<readonly Choice[]>();
   /** What is said where nothing is chosen; nothing then is one of the choices. */
   readonly none = input('');
-  /** What holds while the maker has chosen nothing. */
+  /** What holds while the maker has chosen nothing, or what is there no more. */
   readonly usual = input('');
   readonly hint = input('');
   protected readonly held = controlled('');
-  protected readonly value = computed(() => this.held.value() || this.usual());
+  protected readonly value = computed(() => (this.options().some(({ id }) => id === this.held.value()) ? this.held.value() : this.usual()));
   protected readonly id = `select-${(made += 1)}`;
   /** The choices under their headings, those of one heading together. */
   protected readonly parts = computed(() => {

@@ -1,13 +1,15 @@
 import type { StoredJuice } from '@trug/contract/plain';
 import type { Fruit, RawGravity, Worked } from '@trug/core';
-import { attempt } from '@trug/core/base/errors/attempt';
+import { attempt, type Attempt } from '@trug/core/base/errors/attempt';
 import { LIMITS } from '@trug/core/base/errors/limits';
 import { JUICE_ORIGINS, type JuiceOrigin } from '@trug/core/juice/fruit/juice';
 import { ACID_EQUIVALENT_G, convertAcidity, titratableAcidity, type AcidityAs } from '@trug/core/matter/measure/acidity';
+import { correctGravity } from '@trug/core/matter/measure/correct-gravity';
+import { PLAIN_STEM } from '@trug/core/matter/measure/gauge';
 import { gravityFromCarton } from '@trug/core/matter/measure/carton-gravity';
 import { parseFigure, type TypedFigureId } from '@trug/core/matter/typed/typed-figures';
 import { fruitById } from '@trug/core/base/reference/fruit-library';
-import { gravityText } from '@trug/core/base/worked/figures';
+import { figure, gravityText } from '@trug/core/base/worked/figures';
 
 /** A juice as typed. */
 export const JUICE_FIELDS = {
@@ -74,14 +76,12 @@ const SG: Bounds = {
 const CONCENTRATE_SG: Bounds = { ...LIMITS.concentrateSg, says: 'A concentrate reads 1.300 to 1.360.' };
 const SAMPLE_C: Bounds = { ...LIMITS.sampleC, says: 'A sample lies between 0 and 100 °C; let a hot one cool.' };
 
-/** How a gravity and a temperature are read in the maker's units; null when empty. */
+/** What is chosen where a gravity is known by what the carton says. */
+export const CARTON = 'carton';
+
+/** How a gravity is read in the maker's units, with the maker's gauges; null when empty. */
 export interface FormUnits {
-  readonly gravity: (text: string) => { readonly ok: boolean; readonly value: number } | null;
-  readonly temperature: (text: string) => { readonly ok: boolean; readonly value: number } | null;
-  readonly calibratedAtC: number;
-  readonly offsetSg: number;
-  /** What must be added to the refractometer's figure, °Bx. */
-  readonly offsetBrix: number;
+  readonly gravity: (text: string, by: string, sample: string) => Attempt<RawGravity> | null;
   /** What a price is for, L. */
   readonly measureL: number;
 }
@@ -102,31 +102,26 @@ export function readJuice(fields: Fields, units: FormUnits): ReadJuice {
     problems[field] = read.error.message;
     return null;
   };
-  const within = (field: JuiceField, read: { readonly ok: boolean; readonly value: number } | null, { min, max, says }: Bounds): number | null => {
+  const isWithinSaid = (field: JuiceField, value: number, { min, max, says }: Bounds): boolean => {
+    const is = value >= min && value <= max;
+    if (!is) problems[field] = `${fields[field]} cannot be right. ${says}`;
+    return is;
+  };
+  const byCarton = (): RawGravity | null => {
+    const sugarGPer100Ml = number('gravity', 'sugarGPer100Ml');
+    if (sugarGPer100Ml === null) return null;
+    const reading = gravityFromCarton({ sugarGPer100Ml, fruit: fields.fruit as Fruit }).value;
+    return { instrument: 'carton', reading, sampleC: null, calibratedAtC: PLAIN_STEM.calibratedAtC, offsetSg: 0 };
+  };
+  const byGauge = (): RawGravity | null => {
+    const read = units.gravity(fields.gravity, fields.instrument, fields.sample);
     if (read?.ok !== true) return null;
-    if (read.value >= min && read.value <= max) return read.value;
-    problems[field] = `${fields[field]} cannot be right. ${says}`;
-    return null;
+    const { value } = read;
+    if (value.sampleC !== null && !isWithinSaid('sample', value.sampleC, SAMPLE_C)) return null;
+    const corrected = attempt(() => correctGravity(value, null));
+    return isWithinSaid('gravity', corrected.ok ? corrected.value.sg : NaN, fields.origin === 'concentrate' ? CONCENTRATE_SG : SG) ? value : null;
   };
-  const reading = (): number | null => {
-    if (fields.instrument === 'refractometer') return number('gravity', 'brix');
-    if (fields.instrument === 'carton') {
-      const sugarGPer100Ml = number('gravity', 'sugarGPer100Ml');
-      return sugarGPer100Ml === null ? null : gravityFromCarton({ sugarGPer100Ml, fruit: fields.fruit as Fruit }).value;
-    }
-    return within('gravity', units.gravity(fields.gravity), fields.origin === 'concentrate' ? CONCENTRATE_SG : SG);
-  };
-  const read = reading();
-  const gravity: RawGravity | null =
-    read === null
-      ? null
-      : {
-          instrument: fields.instrument === 'refractometer' || fields.instrument === 'carton' ? fields.instrument : 'hydrometer',
-          reading: fields.instrument === 'refractometer' ? Math.max(0, read + units.offsetBrix) : read,
-          sampleC: fields.instrument === 'hydrometer' ? within('sample', units.temperature(fields.sample), SAMPLE_C) : null,
-          calibratedAtC: units.calibratedAtC,
-          offsetSg: fields.instrument === 'hydrometer' ? units.offsetSg : 0,
-        };
+  const gravity = fields.instrument === CARTON ? byCarton() : byGauge();
   const taWorking = titration(fields, number);
   const cost = number('cost', 'costPerL');
   const asMalic = (): number | null => {
@@ -187,8 +182,9 @@ export function fieldsOf(juice: StoredJuice, volumeText: (valueL: number) => str
     fruit: juice.fruit,
     fruitId: juice.fruitId ?? '',
     volume: volumeText(juice.volumeL),
-    instrument: gravity?.instrument === 'refractometer' ? 'refractometer' : 'hydrometer',
-    gravity: gravity === null ? '' : gravity.instrument === 'refractometer' ? String(gravity.reading) : gravityText(gravity.reading, 4).replace(/0$/, ''),
+    instrument: gravity?.instrument === 'refractometer' ? gravity.instrument : 'hydrometer',
+    gravity:
+      gravity === null ? '' : gravity.instrument === 'refractometer' ? `${figure(gravity.reading, 1)} Bx` : gravityText(gravity.reading, 4).replace(/0$/, ''),
     sample: gravity === null || gravity.sampleC === null ? '' : temperatureText(gravity.sampleC),
     ph: asText(juice.ph),
     taBy: 'figure',

@@ -15,17 +15,16 @@ import { figure } from '@trug/core/base/worked/figures';
 import { CautionList } from '../../../shared/caution/caution-list';
 import { createBatchDraft } from '../../../writing/draft';
 import { NumberField } from '../../../shared/field/number-field';
-import { HotSample } from '../../../shared/field/hot-sample';
+import { GravityField, readGravity } from '../../../shared/field/gravity-field';
 import { numberIn, QuantityField, readQuantity } from '../../../shared/field/quantity-field';
 import { newId } from '../../../browser/new-id';
 import { TAPES } from '@trug/contract/plain';
 import { Units } from '../../../units/units';
 import { Working } from '../../../shared/working/working';
 import { selectHeldJuices } from '../juices-in-hand';
-import { fieldsOf, fruitOf, JUICE_FIELDS, originOf, readJuice, untouched } from './juice-draft';
-import { usualGauge } from '../../../shared/gauges';
-import { instrumentsFeature, juicesFeature } from '../../../state/resources.reducer';
-import { settingsFeature } from '../../../state/settings.reducer';
+import { CARTON, fieldsOf, fruitOf, JUICE_FIELDS, originOf, readJuice, untouched } from './juice-draft';
+import { injectGauges } from '../../../shared/gauges';
+import { juicesFeature } from '../../../state/resources.reducer';
 import { holdToContract } from '../../../writing/dto-validator';
 import { LogWriter } from '../../../writing/log-writer';
 import { ResourceWriter } from '../../../writing/resource-writer';
@@ -47,7 +46,20 @@ const ORIGINS = [
 @Component({
   selector: 'trug-juice-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [OwnFruitForm, Word, ReactiveFormsModule, RouterLink, NumberField, QuantityField, HotSample, Working, CautionList, TextField, SelectField, Refusal],
+  imports: [
+    OwnFruitForm,
+    Word,
+    ReactiveFormsModule,
+    RouterLink,
+    NumberField,
+    QuantityField,
+    GravityField,
+    Working,
+    CautionList,
+    TextField,
+    SelectField,
+    Refusal,
+  ],
   templateUrl: './juice-page.html',
   styleUrl: './juice-page.scss',
 })
@@ -59,8 +71,6 @@ export class JuicePage {
   protected readonly units = inject(Units);
   /** The juice to change; none for a new one. */
   readonly id = input('');
-  private readonly settings = this.store.selectSignal(settingsFeature.selectSettings);
-  private readonly instruments = this.store.selectSignal(instrumentsFeature.selectAll);
   private readonly juices = this.store.selectSignal(juicesFeature.selectAll);
   private readonly held = this.store.selectSignal(selectHeldJuices);
   protected readonly origins = ORIGINS;
@@ -77,18 +87,12 @@ export class JuicePage {
   });
   private readonly readVolume = computed(() => readQuantity(this.units, this.fields().volume, 'volume'));
   private readonly readGone = computed(() => readQuantity(this.units, this.fields().gone, 'volume'));
-  /** What it is read with: the maker's own gauges, with what their checks found. */
-  private readonly gauges = computed(() => ({
-    hydrometer: usualGauge(this.instruments(), this.settings(), 'hydrometer'),
-    refractometer: usualGauge(this.instruments(), this.settings(), 'refractometer'),
-  }));
+  protected readonly gauges = injectGauges();
+  protected readonly carton = CARTON;
+  protected readonly others = [{ id: CARTON, name: 'the carton’s sugar' }];
   protected readonly read = computed(() =>
     readJuice(this.fields(), {
-      gravity: (text) => asRead(readQuantity(this.units, text, 'gravity')),
-      temperature: (text) => asRead(readQuantity(this.units, text, 'temperature')),
-      calibratedAtC: this.gauges().hydrometer.calibratedAtC,
-      offsetSg: this.gauges().hydrometer.offsetSg,
-      offsetBrix: this.gauges().refractometer.offsetBrix,
+      gravity: (text, by, sample) => readGravity(this.units, this.gauges(), { text, by, sample }),
       measureL: this.units.measure().valueL,
     }),
   );
@@ -233,8 +237,4 @@ export class JuicePage {
     this.draft.forget();
     await this.router.navigate(['/juice']);
   }
-}
-
-function asRead(read: ReturnType<typeof readQuantity>): { readonly ok: boolean; readonly value: number } | null {
-  return read === null ? null : { ok: read.ok, value: read.ok ? read.value.value : 0 };
 }

@@ -1,0 +1,32 @@
+import { rawGravityBy, type Gauge } from '../measure/gauge.js';
+import type { RawGravity } from '../measure/raw-gravity.js';
+import type { UnitId } from '../quantity/units.js';
+import { parseQuantity } from './parse-quantity.js';
+
+/**
+ * What a bare number is that was read with a gauge: a stem shows gravity, a lens °Bx.
+ *
+ * @param kind - hydrometer or refractometer
+ */
+export const unitOfGauge = (kind: Gauge['kind']): UnitId => (kind === 'refractometer' ? 'Bx' : 'SG');
+
+/**
+ * A gravity as a maker wrote it down beside a gauge.
+ *
+ * @param text - as typed, in any unit of gravity
+ * @param kind - what it was read with
+ * @returns SG as the gauge showed it
+ * @throws {CoreError} UNREADABLE or OUT_OF_RANGE with a sentence to show
+ */
+export const typedSg = (text: string, kind: Gauge['kind']): number => parseQuantity(text, { dimension: 'gravity', bareUnit: unitOfGauge(kind) }).value;
+
+/**
+ * A gravity as it is stored, out of what a maker typed.
+ *
+ * @param text - as typed, in any unit of gravity
+ * @param gauge - what it was read with
+ * @param sampleC - warmth of the sample, °C; null when nobody looked
+ * @throws {CoreError} UNREADABLE or OUT_OF_RANGE with a sentence to show
+ */
+export const typedGravity = (text: string, gauge: Omit<Gauge, 'id' | 'name'>, sampleC: number | null): RawGravity =>
+  rawGravityBy(gauge, typedSg(text, gauge.kind), sampleC);
