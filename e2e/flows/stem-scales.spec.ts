@@ -19,12 +19,12 @@ it.each(SCREENS)('every scale of the stem tells one gravity, and what cannot be 
   }
   // A bare figure that may be two things, one that lost its point, a spirit stem's per cent, and a sample out of the kettle.
   await bench.fill('gravity', '12.4');
-  await bench.says(/12\.4 °Bx \(1\.050\)\?/, '#gravity-say');
+  await bench.says(/12\.4 °Bx \(1\.050\)\?/, 'trug-gravity');
   await bench.fill('gravity', '1.500');
-  await bench.says(/1\.500/, '#gravity-say');
+  await bench.says(/1\.500/, 'trug-gravity');
   expect(await bench.text('aside')).not.toContain('1.500');
   await bench.fill('gravity', '0.92');
-  await bench.says(/lighter than spirit|lies between/, '#gravity-say');
+  await bench.says(/lighter than spirit|lies between/, 'trug-gravity');
   await bench.fill('gravity', '1.046');
   await bench.fill('sample', '45 C');
   await bench.says(/let it cool|Let it cool|cool/, 'form');

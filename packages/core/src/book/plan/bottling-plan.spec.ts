@@ -75,6 +75,32 @@ describe('bottlingPlan', () => {
     expect(found?.ways.map((w) => w.id).filter((id) => id.startsWith('test'))).toEqual([]);
     expect(found?.ways.length).toBeGreaterThan(0);
   });
+  it('calls no level one that the bottles take which the check of the same run refuses, nor the other way round', () => {
+    const kinds = [['crown-500'], ['swing-500'], ['plastic-500'], ['crown-330', 'sparkling-750'], []];
+    const logs = [tested, finished, [...finished, make.malolactic(26.1, { done: true, turnedFraction: 1 })]];
+    let [taken, refused] = [0, 0];
+    for (const lossL of [0.4, 13, 18.9]) {
+      for (const kindIds of kinds) {
+        for (const log of logs) {
+          const asked = { ...input, ...seen(log, 26.5), lossL, hottestC: 30, bottles: kindIds.map((kindId) => ({ kindId, count: null })) };
+          for (const { volumes, holds } of bottlingPlan(asked)?.levels ?? []) {
+            const plan = bottlingPlan({ ...asked, targetVolumes: volumes });
+            // Fizzier than that with no sugar at all: nothing is primed.
+            if (plan?.priming?.ok !== true) continue;
+            expect([volumes, kindIds, plan.check.safety.every((s) => s.worked.value.verdict !== 'do-not-bottle')]).toEqual([volumes, kindIds, holds]);
+            if (holds) taken += 1;
+            else refused += 1;
+          }
+        }
+      }
+    }
+    expect(Math.min(taken, refused)).toBeGreaterThan(20);
+  });
+  it('judges bottles of one kind together, the test bottle among them', () => {
+    const plastic = bottlingPlan({ ...input, bottles: [{ kindId: 'plastic-500', count: null }] });
+    expect(plastic?.check.safety.map((s) => s.kindId)).toEqual(['plastic-500']);
+    expect(plastic?.run.ok === true && plastic.run.value.value.lots.map((l) => l.count)).toEqual([1, 38]);
+  });
   it('tells the fizz and the danger of the dose that a maker gives by habit', () => {
     const own = bottlingPlan({ ...input, doseG: 130 });
     expect(own?.priming?.ok === true && own.priming.value.value.massG).toBeCloseTo(130, 6);

@@ -19,7 +19,8 @@ import { attempt, type Attempt } from '../../base/errors/attempt.js';
 import { pressureBand, withPriming, type PressureBand, type SealedGas } from '../../finish/bottle/sealed-gas.js';
 import { fizzChoice, waysToHold } from '../../finish/bottle/ways-to-hold.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
-import { checkBottling } from '../state/bottling-check.js';
+import type { BottleCount } from '../state/bottle-count.js';
+import { byKind, checkBottling } from '../state/bottling-check.js';
 import { asIfDry, sealedGasOf } from '../state/sealed-gas-of.js';
 import { sealWay } from '../state/sealing.js';
 
@@ -63,6 +64,9 @@ export interface BottlingPlan {
   /** What would make the weakest bottles hold, where they would not. */
   readonly ways: readonly WayToHold[];
 }
+
+/** A kind that was chosen is judged before any of it is filled. */
+const atLeastOne = ({ kindId, count }: BottleCount): BottleCount => ({ kindId, count: Math.max(1, count) });
 
 const FRIDGE_C = 5;
 const SHED_C = 15;
@@ -141,8 +145,24 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
   const { fermentableId, hottestC, mode } = input;
   const left = { ...liquid, volumeL: Math.max(0.01, liquid.volumeL - input.lossL) };
   const kinds = chosenBottles(input);
-  const asked = { gas, fermentableId, hottestC, bottles: input.bottles.map((b) => bottleById(b.kindId)) };
-  const { levels, liveliest } = fizzChoice(asked);
+  const toHeat = input.route === 'heated' ? { headspace: input.headspace } : undefined;
+  const runOf = (volumeL: number): BottlingPlan['run'] =>
+    attempt(() =>
+      planBottles({
+        volumeL,
+        bottles: kinds,
+        lossL: Math.min(volumeL, input.lossL),
+        ...(toHeat ? { headspace: filledShare(toHeat.headspace) } : {}),
+      }),
+    );
+  const filledBy = (run: BottlingPlan['run']): readonly BottleCount[] =>
+    byKind(kinds.map(({ kindId }, i) => ({ kindId, count: (run.ok ? run.value.value.lots[i]?.count : null) ?? 0 }))).map(atLeastOne);
+  const { levels, liveliest } = fizzChoice({
+    gas,
+    fermentableId,
+    hottestC,
+    bottles: filledBy(runOf(liquid.volumeL)).map(({ kindId, count }) => ({ bottle: bottleById(kindId), count })),
+  });
   // Sugar is stirred into all of it, the last half litre included, so the whole volume is primed.
   const primed = mode === 'bulk' ? liquid : left;
   const bottleMl = bottleById(input.bottles[0]?.kindId ?? 'crown-500').sizeMl;
@@ -156,19 +176,10 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
   const massG = priming?.ok === true ? priming.value.value.massG : 0;
   const primedGas = massG > 0 ? withPriming({ ...gas, liquid: primed }, { fermentableId, massG }) : gas;
   const volumeL = liquid.volumeL + (massG > 0 ? primedGas.liquid.volumeL - primed.volumeL : 0);
-  const toHeat = input.route === 'heated' ? { headspace: input.headspace } : undefined;
   // Once its yeast is dead a sweet drink makes no more gas.
   const sealed = toHeat ? asleep(gas) : primedGas;
-  const run = attempt(() =>
-    planBottles({
-      volumeL,
-      bottles: kinds,
-      lossL: Math.min(volumeL, input.lossL),
-      ...(toHeat ? { headspace: filledShare(toHeat.headspace) } : {}),
-    }),
-  );
-  const counts = new Map(run.ok ? run.value.value.lots.map((lot) => [lot.kindId, lot.count]) : []);
-  const bottles = kinds.map(({ kindId }) => ({ kindId, count: Math.max(1, counts.get(kindId) ?? 1) }));
+  const run = runOf(volumeL);
+  const bottles = filledBy(run);
   const check = checkBottling({ way, gas: toHeat ? gas : sealed, bottles, hottestC, toHeat });
   const [weakest] = check.safety;
   const { pitchedAt, clarified } = input.state;
@@ -193,7 +204,16 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
     limits: limitsOf(kinds.map((k) => k.kindId)),
     check,
     freshYeast: massG > 0 ? freshYeast(tired) : null,
-    uneven: primingSpread({ gas: { ...gas, liquid: primed }, fermentableId, massG, mode, bottles: asked.bottles, hottestC: hottestTaken(hottestC) }),
-    ways: weakest ? waysToHold({ gas: sealed, bottle: bottleById(weakest.kindId), hottestC, bottleCount: counts.get(weakest.kindId) || 1 }) : [],
+    uneven: primingSpread({
+      gas: { ...gas, liquid: primed },
+      fermentableId,
+      massG,
+      mode,
+      bottles: bottles.map((b) => bottleById(b.kindId)),
+      hottestC: hottestTaken(hottestC),
+    }),
+    ways: weakest
+      ? waysToHold({ gas: sealed, bottle: bottleById(weakest.kindId), hottestC, bottleCount: bottles.find((b) => b.kindId === weakest.kindId)?.count ?? 1 })
+      : [],
   };
 }

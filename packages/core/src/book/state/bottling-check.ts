@@ -49,6 +49,18 @@ function checkUnread(gas: SealedGas, filled: readonly BottleCount[]): BottlingCh
 }
 
 /**
+ * The bottles of a run, each kind once: those of one kind stand or burst together, however they were counted.
+ *
+ * @param bottles - counts, the same kind perhaps several times
+ * @returns the kinds in their order, with all that there are of each
+ */
+export function byKind(bottles: readonly BottleCount[]): readonly BottleCount[] {
+  const counts = new Map<string, number>();
+  for (const { kindId, count } of bottles) counts.set(kindId, (counts.get(kindId) ?? 0) + count);
+  return [...counts].map(([kindId, count]) => ({ kindId, count }));
+}
+
+/**
  * Whether bottles may be filled, and what has to be acknowledged first. Bench and log ask this one question.
  *
  * @param asked - the grounds for sealing, the gas with its priming, the bottles and the hottest day
@@ -57,7 +69,7 @@ function checkUnread(gas: SealedGas, filled: readonly BottleCount[]): BottlingCh
  * @source design rules: what a high end may have left refuses bottles that would not stand it; sugar under sorbate is a danger of its own
  */
 export function checkBottling({ way, gas, bottles, hottestC, toHeat }: BottlingAsked): BottlingCheck {
-  const filled = bottles.filter((b) => b.count > 0);
+  const filled = byKind(bottles).filter((b) => b.count > 0);
   if (toHeat) return { ...checkToHeat(gas, filled, toHeat), safety: [] };
   if (way === 'unread') return checkUnread(gas, filled);
   const safety = filled

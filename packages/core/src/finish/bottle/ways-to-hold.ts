@@ -62,7 +62,8 @@ const holds = (way: WayToHold): boolean => way.chanceOverLimit <= REFUSE_CHANCE;
 export interface LevelInput {
   readonly gas: SealedGas;
   readonly fermentableId: string;
-  readonly bottles: readonly BottleKind[];
+  /** How many of each kind: the more there are, the likelier one of them gives way. */
+  readonly bottles: readonly { readonly bottle: BottleKind; readonly count: number }[];
   readonly hottestC: number;
 }
 
@@ -78,7 +79,7 @@ function levelHolds(level: FizzLevel, { gas, fermentableId, bottles, hottestC }:
   const priming = attempt(() => primingSugar({ liquid, targetVolumes: level.volumes, warmestSinceEndC, fermentableId, mode: 'bulk' }));
   if (!priming.ok) return false;
   const primed = withPriming(gas, { fermentableId, massG: priming.value.value.massG });
-  return bottles.every((bottle) => bottle.limitBar !== null && lotChance({ gas: primed, bottle, hottestC }) <= REFUSE_CHANCE);
+  return bottles.every(({ bottle, count }) => bottle.limitBar !== null && lotChance({ gas: primed, bottle, bottleCount: count, hottestC }) <= REFUSE_CHANCE);
 }
 
 /** The levels of fizz, and which of them the bottles stand. */

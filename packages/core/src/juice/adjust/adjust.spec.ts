@@ -50,6 +50,9 @@ describe('sugarForGravity', () => {
   it('splits it into steps that add up', () => {
     const { massG, stepsG } = sugarForGravity({ liquid: reference, targetSg: 1.09, fermentableId: 'sucrose' }).value;
     expect(stepsG.length).toBeGreaterThan(2);
+    const stepsTo = (points: number): number =>
+      sugarForGravity({ liquid: reference, targetSg: gravityOf(reference) + points / 1000, fermentableId: 'sucrose' }).value.stepsG.length;
+    expect([2, 10, 25].map(stepsTo)).toEqual([1, 2, 3]);
     expectWithin(
       stepsG.reduce((a, b) => a + b),
       massG,

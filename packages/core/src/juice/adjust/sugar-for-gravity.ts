@@ -23,13 +23,14 @@ export interface SugarAddition {
   readonly liquid: Liquid;
 }
 
-/** Sugar above which it goes in by steps, g/L. @source our estimate: more than this settles before it dissolves */
-const ONE_STEP_G_PER_L = 40;
+/** Up to so much sugar goes in at once, and above the second figure in three steps, g/L. @source our estimate: under five points a reading between tells little; more than the second settles before it dissolves */
+const STEPS_FROM_G_PER_L = { two: 12, three: 40 } as const;
 
-/** Splits an addition into the steps a maker can dissolve: half first, as the usual advice is to measure and then add. */
+/** Splits an addition into the steps a maker can dissolve: where it is much, half first, as the usual advice is to measure and then add. */
 function inSteps(massG: number, volumeL: number): readonly number[] {
   if (massG <= 0) return [];
-  const count = massG / volumeL > ONE_STEP_G_PER_L ? 3 : 2;
+  const gPerL = massG / volumeL;
+  const count = gPerL > STEPS_FROM_G_PER_L.three ? 3 : gPerL > STEPS_FROM_G_PER_L.two ? 2 : 1;
   return Array.from({ length: count }, () => massG / count);
 }
 

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { injectWeightsOf } from '../../shared/kitchen';
 import { syrupWaterMl } from '@trug/core/finish/bottle/run-steps';
-import { figure } from '@trug/core/base/worked/figures';
+import { levelSpoonsText } from '@trug/core/matter/quantity/level-spoons';
 import { Units } from '../../units/units';
 
 /** A jug's marks, mL, of which the drawing shows those about what is poured. */
@@ -127,11 +127,9 @@ export class PrimingDrawn {
   protected readonly level = computed(() => this.yOf(this.waterMl()));
   protected readonly marks = computed(() => [0.25, 0.5, 0.75].map((share) => ({ ml: Math.round(this.jugMl() * share), y: this.yOf(this.jugMl() * share) })));
   protected readonly spoons = computed(() => {
-    const gramsPerTeaspoon = this.weightsOf()('sugar', this.sugarId()).gramsPerTeaspoon;
     const each = this.eachG();
-    if (gramsPerTeaspoon === undefined) return '';
-    if (each !== null) return `about ${figure(each / gramsPerTeaspoon, 1)} level teaspoons a bottle; weighing is better`;
-    return `about ${figure(this.massG() / gramsPerTeaspoon / 3, 0)} level tablespoons; weighing is better`;
+    const spoons = levelSpoonsText(each ?? this.massG(), this.weightsOf()('sugar', this.sugarId()).gramsPerTeaspoon);
+    return spoons === null ? '' : `about ${spoons}${each === null ? '' : ' a bottle'}; weighing is better`;
   });
 
   /** The jug narrows towards its foot. */

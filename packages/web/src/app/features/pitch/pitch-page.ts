@@ -16,6 +16,7 @@ import { pitchSteps, type PitchWay } from '@trug/core/ferment/yeast/pitch-steps'
 import { rankYeasts, YEAST_AIMS, type YeastAim } from '@trug/core/ferment/yeast/rank-yeasts';
 import { yeastTogether } from '@trug/core/ferment/yeast/yeast-together';
 import { Store } from '@ngrx/store';
+import { levelSpoonsText } from '@trug/core/matter/quantity/level-spoons';
 import { ActHead } from '../../shared/act-head/act-head';
 import { selectSuppliesLeft } from '../../state/supplies.selectors';
 import type { BatchView } from '../../state/batch-views.selectors';
@@ -220,9 +221,8 @@ export class PitchPage {
     const massG = this.massG();
     const packetG = this.packet()?.packetG ?? USUAL_PACKET_G;
     const count = massG / packetG;
-    return massG === 0
-      ? ''
-      : `${packetsText(count)} of ${packetG} g, or about ${(massG / (this.weights().gramsPerTeaspoon ?? NaN)).toFixed(1)} level teaspoons. Weigh it if you can.`;
+    const spoons = levelSpoonsText(massG, this.weights().gramsPerTeaspoon);
+    return massG === 0 ? '' : `${packetsText(count)} of ${packetG} g${spoons === null ? '' : `, or about ${spoons}`}. Weigh it if you can.`;
   });
   protected readonly rate = computed(() => {
     const liquid = this.view()?.state.liquid;

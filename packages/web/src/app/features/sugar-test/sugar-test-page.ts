@@ -33,7 +33,7 @@ import { Refusal } from '../../shared/refusal/refusal';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ActHead, SaidPipe, ReactiveFormsModule, RouterLink, CautionList, NumberField, QuantityField, GravityField, SelectField, ChoiceField, Refusal],
   templateUrl: './sugar-test-page.html',
-  styleUrl: '../malolactic/malolactic-page.scss',
+  styleUrl: './sugar-test-page.scss',
 })
 export class SugarTestPage {
   private readonly writer = inject(LogWriter);

@@ -1,6 +1,7 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { correctHydrometer } from '@trug/core/matter/measure/correct-hydrometer';
+import { PageHarness } from '../../../testing/page-harness';
 import { Icon } from '../icon/icon';
 import { Tape } from '../tape/tape';
 import { Working } from './working';
@@ -10,11 +11,15 @@ beforeEach(() => {
 });
 
 it('Working shows each line with the maker’s figures, the result and the source', async () => {
-  const fixture = TestBed.createComponent(Working);
-  fixture.componentRef.setInput('steps', correctHydrometer({ reading: 1.05, sampleC: 30, calibratedAtC: 20 }).steps);
-  await fixture.whenStable();
-  const text = (fixture.nativeElement as HTMLElement).textContent;
-  for (const words of ['1.0500', '30.0 °C', '= 1.0524', 'Kell 1975']) expect(text).toContain(words);
+  const { steps } = correctHydrometer({ reading: 1.05, sampleC: 30, calibratedAtC: 20 });
+  const page = await PageHarness.open(Working, { inputs: { steps }, settings: { temperature: 'degF' } });
+  // A sum stays as it was reckoned, whatever the maker's units; what it is called does not.
+  for (const words of ['1.0500', '30.0 °C', '= 1.0524', 'Kell 1975']) expect(page.text()).toContain(words);
+  const named = await PageHarness.open(Working, {
+    inputs: { steps: [{ label: 'Pressure on a 26 °C day', expression: '', result: '', source: '' }] },
+    settings: { temperature: 'degF' },
+  });
+  expect(named.text('b')).toBe('Pressure on a 79 °F day');
 });
 
 it('Tape carries a name and a line in its colour', async () => {

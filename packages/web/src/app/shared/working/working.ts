@@ -1,17 +1,19 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import type { Step } from '@trug/core';
+import { SaidPipe } from '../../units/said.pipe';
 
 /** Show the working: each line of a calculation with the maker's own figures, its result and its source. */
 @Component({
   selector: 'trug-working',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [SaidPipe],
   template: `
     <details>
       <summary class="link">{{ label() }}</summary>
       <ol>
         @for (step of steps(); track $index) {
           <li>
-            <b>{{ step.label }}</b>
+            <b>{{ step.label | said }}</b>
             <span class="num">{{ step.expression }}</span>
             <strong class="num">= {{ step.result }}</strong>
             <em>{{ step.source }}</em>
@@ -21,13 +23,6 @@ import type { Step } from '@trug/core';
     </details>
   `,
   styles: `
-    summary {
-      display: inline-block;
-      list-style: none;
-    }
-    summary::-webkit-details-marker {
-      display: none;
-    }
     ol {
       margin: 0.5rem 0 0;
       padding: 0;
