@@ -149,7 +149,7 @@ describe('nextJobs', () => {
     expect(jobs(finished(), 27)).toEqual(['rack week']);
     const racked = [...finished(), entry('racked', 27, { vessels: [{ vesselId: 'W', volumeL: 19.5 }], lossL: 0.5 })];
     expect(jobs(racked, 34)).toEqual(['bottle today']);
-    expect(jobs([...racked, primed(34), bottled(34, 38)], 90)).toEqual(['open-one overdue']);
+    expect(jobs([...racked, primed(34), bottled(34, 38)], 90)).toEqual(['open-one today']);
   });
   it('counts from the end, so that reading the same again puts nothing off, and calls nothing finished that settled above it', () => {
     const due = (log: readonly Entry[], today: number): readonly (readonly [dueOn: string, detail: string])[] => {

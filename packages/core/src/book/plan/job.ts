@@ -75,5 +75,20 @@ export function urgencyOf(dueAt: string, today: string, zone?: string): JobUrgen
   return days <= 7 ? 'week' : 'later';
 }
 
+/** What a maker is invited to, which nobody can be late for. */
+const INVITATIONS: ReadonlySet<JobKind> = new Set<JobKind>(['open-one', 'keg-ready']);
+
+/**
+ * How soon a job is due: what is only an invitation stays one, however long it stands.
+ *
+ * @param job - its kind, and when it falls
+ * @param today - ISO 8601
+ * @param zone - IANA time zone of the maker
+ */
+export function urgencyOfJob({ kind, dueAt }: Pick<Job, 'kind' | 'dueAt'>, today: string, zone?: string): JobUrgency {
+  const urgency = urgencyOf(dueAt, today, zone);
+  return urgency === 'overdue' && INVITATIONS.has(kind) ? 'today' : urgency;
+}
+
 /** Adds a job: its kind, what caused it, when it falls, and its words. */
 export type Add = (kind: JobKind, cause: string, dueAt: string, title: string, detail: string) => void;

@@ -10,7 +10,7 @@ import { gravityText } from '../../base/worked/figures.js';
 import { crateJobs, kegJobs } from './cellar-jobs.js';
 import { infusionJobs } from './infusion-jobs.js';
 import { pulpJobs } from './pulp-jobs.js';
-import { urgencyOf, type Add, type Job, type JobKind, type JobsInput, type JobUrgency } from './job.js';
+import { urgencyOfJob, type Add, type Job, type JobKind, type JobsInput, type JobUrgency } from './job.js';
 import type { Method } from './method.js';
 import { clearsUntil } from '../state/clearing.js';
 
@@ -24,7 +24,7 @@ export function nextJobs(input: JobsInput): readonly Job[] {
   const { state } = input;
   const jobs: Job[] = [];
   const add = (kind: JobKind, cause: string, dueAt: string, title: string, detail: string): void => {
-    jobs.push({ id: `${input.batchId}:${kind}:${cause}`, kind, title, detail, dueAt, urgency: urgencyOf(dueAt, input.today, state.zone) });
+    jobs.push({ id: `${input.batchId}:${kind}:${cause}`, kind, title, detail, dueAt, urgency: urgencyOfJob({ kind, dueAt }, input.today, state.zone) });
   };
   if (state.liquid && !state.keg) {
     if (state.pitchedAt) fermentJobs(input, add);
