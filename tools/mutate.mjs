@@ -15,8 +15,9 @@ const GROUPS = {
       'finish/bottle/priming-sugar',
       'finish/bottle/ready-window',
       'finish/bottle/heat-bottles',
+      'finish/bottle/ways-to-hold',
     ],
-    tests: ['finish/bottle/bottle', 'finish/bottle/bottle-safety', 'finish/bottle/sealed-gas', 'finish/bottle/heat-bottles'],
+    tests: ['finish/bottle/bottle', 'finish/bottle/bottle-safety', 'finish/bottle/sealed-gas', 'finish/bottle/heat-bottles', 'book/plan/bottling-plan'],
   },
   sealing: {
     mutate: [

@@ -44,10 +44,12 @@ it('is told, and leads to the first field that is wrong', async () => {
   expect(focused()).toBe('ta');
 });
 
-it('leaves the focus where nothing is wrong beside a field', async () => {
+it('leaves the focus where nothing is wrong beside a field, and comes into sight itself', async () => {
+  const brought = jest.spyOn(Element.prototype, 'scrollIntoView');
   fixture.componentInstance.why.set('The server did not answer.');
   await fixture.whenStable();
   expect(focused()).toBeNull();
+  expect(brought.mock.contexts).toEqual([(fixture.nativeElement as HTMLElement).querySelector('[role=alert]')]);
   fixture.componentInstance.why.set(null);
   await fixture.whenStable();
   expect((fixture.nativeElement as HTMLElement).querySelector('[role=alert]')).toBeNull();

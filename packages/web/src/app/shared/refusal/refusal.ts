@@ -28,7 +28,10 @@ export class Refusal {
     afterRenderEffect(() => {
       if (this.why() === null) return;
       const around: Element | null = this.host.closest('form') ?? this.host.closest('section');
-      around?.querySelector<HTMLElement>('input[aria-invalid="true"], textarea[aria-invalid="true"]')?.focus();
+      const wrong = around?.querySelector<HTMLElement>('input[aria-invalid="true"], textarea[aria-invalid="true"]');
+      if (wrong) wrong.focus();
+      // What was pressed stays in sight at the foot: why it was not done has to come into it.
+      else this.host.firstElementChild?.scrollIntoView({ block: 'nearest' });
     });
   }
 }
