@@ -1,5 +1,5 @@
 import { bottleById } from '../../base/reference/bottle-kinds.js';
-import { logOf } from '../../testing/made-logs.js';
+import { logOf, rawGravity } from '../../testing/made-logs.js';
 import { gravityOf } from '../../matter/liquid/views.js';
 import { waterOf } from '../../matter/liquid/liquid.js';
 import { DEFAULT_UNITS } from '../../matter/quantity/format-quantity.js';
@@ -9,7 +9,7 @@ import { followOn, type FoldedLog } from '../log/follow-on.js';
 import { replay } from '../log/replay.js';
 import { nextJobs } from '../plan/next-jobs.js';
 import { METHODS } from '../plan/method.js';
-import { kindsLeft, mayHeat } from '../state/heat-way.js';
+import { kindsLeft, mayHeat, openedGravity } from '../state/heat-way.js';
 import { judgeState } from '../state/judge-state.js';
 import type { HeatedPayload } from './heated.js';
 
@@ -111,6 +111,14 @@ describe('heating them', () => {
     const after = crate([...filled, bath(33, { openedSg: sg - 0.002 })]);
     // Three points: 2.24 g/L of sugar each, half a gram of gas from a gram.
     expect((after?.co2Volumes ?? 0) - (before?.co2Volumes ?? 0)).toBeCloseTo((3 * 2.24 * 0.489) / 1.9768, 2);
+  });
+  it('takes the sample of an opened bottle for cold where nobody measured it, which hides no gas', () => {
+    const read = (sampleC: number | null): number => openedGravity({ ...rawGravity(1.004), sampleC });
+    expect(read(null)).toBe(read(5));
+    expect(read(20)).toBeCloseTo(1.004, 5);
+    // Water is 1.76 kg/m³ heavier at 5 °C than at 20, and a stem's glass 0.04 % narrower: the drink is lighter than it reads.
+    expect(read(null)).toBeCloseTo(1.004 * (998.205 / 999.967) * (1 + 25e-6 * 15), 4);
+    expect(read(null)).toBeLessThan(1.0027);
   });
   it('asks for no glass that is gone already', () => {
     const two = run(30.5, { bottles: [{ kindId: 'crown-500', count: 9 }, { kindId: 'sparkling-750', count: 2 }] }); // prettier-ignore

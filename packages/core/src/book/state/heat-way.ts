@@ -5,6 +5,8 @@ import type { Verdict } from '../../ferment/verdict/verdict.js';
 import { tryHotLot, USUAL_BATH_C, type HotLot } from '../../finish/bottle/hot-lot.js';
 import { volumesFromHexose } from '../../finish/bottle/gas-of-sugar.js';
 import { gasParts, HEXOSE_G_PER_L_PER_POINT, type SealedGas } from '../../finish/bottle/sealed-gas.js';
+import { correctGravity } from '../../matter/measure/correct-gravity.js';
+import type { RawGravity } from '../../matter/measure/raw-gravity.js';
 import { abvOf, fermentableGPerL, gravityOf } from '../../matter/liquid/views.js';
 import type { BatchState, Crate } from './batch-state.js';
 import type { BottleCount } from './bottle-count.js';
@@ -73,6 +75,18 @@ export function madeSince(crate: Crate, openedSg: number): number {
   const points = Math.max(0, (gravityOf(crate.drink.liquid) - openedSg) * 1000) + 1;
   return volumesFromHexose(points * HEXOSE_G_PER_L_PER_POINT);
 }
+
+/** How cold a bottle is that was chilled to be opened, °C. @source a kitchen’s refrigerator */
+const CHILLED_C = 5;
+
+/**
+ * The gravity of a bottle that was opened, as {@link madeSince} takes it.
+ *
+ * @param read - as read of a cold bottle, shaken out
+ * @returns SG; a sample that nobody measured counts as cold as the bottle was: cold drink reads heavy, and hides a point of gas
+ * @throws {CoreError} OUT_OF_RANGE
+ */
+export const openedGravity = (read: RawGravity): number => correctGravity({ ...read, sampleC: read.sampleC ?? CHILLED_C }, null).sg;
 
 /** Kinds of bottle of a crate that are still there. */
 export const kindsLeft = (crate: Crate): readonly string[] => crate.lots.filter((lot) => lot.left > 0).map((lot) => lot.kindId);

@@ -59,6 +59,7 @@ it('does not heat unseen what stood for days, and heats it once one was opened a
   await page.type('opened', '0.996');
   expect(page.text('aside')).toContain('more than 2.5 volumes are never heated');
   await page.type('opened', '1.0045');
+  await page.type('openedAt', '20 C');
   await page.submit();
   expect(page.written()[0]?.payload).toMatchObject({ openedSg: 1.0045 });
 });

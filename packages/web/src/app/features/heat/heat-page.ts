@@ -5,12 +5,11 @@ import { caution } from '@trug/core/base/cautions/catalogue';
 import { attempt } from '@trug/core/base/errors/attempt';
 import { hottestOf, TOO_LATE } from '@trug/core/book/kinds/heated';
 import { awaitsHeat, heatBy } from '@trug/core/book/state/crate-heat';
-import { lotOf } from '@trug/core/book/state/heat-way';
+import { lotOf, openedGravity } from '@trug/core/book/state/heat-way';
 import { heatSteps, readHeatTable } from '@trug/core/finish/bottle/heat-profile';
 import { ENOUGH_UNITS, minutesWanting, pasteurisationUnits, type HeatStep } from '@trug/core/finish/bottle/heat-units';
 import { tryHotLot, USUAL_BATH_C } from '@trug/core/finish/bottle/hot-lot';
 import { coolDown, coolingText } from '@trug/core/juice/warmth/cool-down';
-import { correctGravity } from '@trug/core/matter/measure/correct-gravity';
 import { ActHead } from '../../shared/act-head/act-head';
 import { CautionList, unacknowledged } from '../../shared/caution/caution-list';
 import { ChoiceField } from '../../shared/field/choice-field';
@@ -90,7 +89,7 @@ export class HeatPage {
   private readonly openedSg = computed(() => {
     const { opened, openedAt } = this.fields();
     const read = readGravity(this.units, this.stems(), { text: opened, by: '', sample: openedAt });
-    return read?.ok === true ? correctGravity(read.value, null).sg : null;
+    return read?.ok === true ? openedGravity(read.value) : null;
   });
   private readonly coreC = computed(() => numberIn(readQuantity(this.units, this.fields().core, 'temperature')) ?? USUAL_BATH_C);
   protected readonly inFahrenheit = computed(() => this.units.preferences().temperature === 'degF');
