@@ -10,6 +10,7 @@ import { figure } from '../../base/worked/figures.js';
 import { inHand, type Draft, type Patch } from '../state/draft.js';
 import type { Bubbles } from '../state/entry-choices.js';
 import { workedFromMust } from '../state/worked-from-must.js';
+import { workedMust } from '../state/worked-must.js';
 import type { EntryWords, Filed, Kind, Say } from './kind.js';
 import { rawText } from './raw-gravity-words.js';
 
@@ -31,7 +32,7 @@ function read(state: Draft, entry: Filed<ReadingPayload>): Patch {
   if (payload.placeC !== null) state.temps.push({ at: entry.at, tempC: payload.placeC });
   const patch: Patch = payload.placeC === null ? {} : { placeC: payload.placeC };
   if (payload.gravity) {
-    const { sg, plusMinus } = correctGravity(payload.gravity, state.pitchedAt ? state.must : null);
+    const { sg, plusMinus } = correctGravity(payload.gravity, workedMust(state));
     const { sampleC, reading: raw, instrument } = payload.gravity;
     Object.assign(patch, readGravity(state, entry, payload.gravity, sg));
     state.readings.push({ id: entry.id, at: entry.at, sg, plusMinus, tempC: payload.placeC ?? sampleC, raw, instrument });

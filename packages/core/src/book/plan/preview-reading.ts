@@ -8,6 +8,7 @@ import type { RawGravity } from '../../matter/measure/raw-gravity.js';
 import { rawGravityBy, type Gauge } from '../../matter/measure/gauge.js';
 import { typedSg } from '../../matter/typed/typed-gravity.js';
 import type { BatchState } from '../state/batch-state.js';
+import { workedMust } from '../state/worked-must.js';
 
 /** What a gravity that was written comes to. */
 export interface ReadingPreview {
@@ -50,20 +51,20 @@ export function previewReading(text: string, gauge: Omit<Gauge, 'id' | 'name'>, 
   const { state, at, correcting } = context;
   const earlier = state.readings.filter((r) => r.id !== correcting && r.at < at);
   const previous = earlier.at(-1) ?? null;
-  const drySg = state.must && state.pitchedAt ? dryGravityOf(state.must) : null;
+  const worked = workedMust(state);
+  const drySg = worked && dryGravityOf(worked);
   const impossible = questionReading({ sg: value, at }).filter((q) => !q.canInsist);
   if (impossible.length > 0) return { ...NOTHING, questions: impossible };
   const raw = rawGravityBy(gauge, value, context.sampleC);
-  const corrected = attempt(() => correctGravity(raw, state.pitchedAt ? state.must : null));
+  const corrected = attempt(() => correctGravity(raw, worked));
   if (!corrected.ok) return { ...NOTHING, unreadable: corrected.error.message };
   const { sg, plusMinus } = corrected.value;
-  const { must } = state;
   const last = precedent(state, previous);
   return {
     raw,
     sg,
     plusMinus,
-    drink: must && state.pitchedAt ? agreeWithReading(must, sg) : null,
+    drink: worked && agreeWithReading(worked, sg),
     questions: questionReading({ sg, at, previous: last, drySg, reckoned: last === null && correcting === null ? reckonedMust(state, at) : null }),
     unreadable: null,
   };
@@ -71,7 +72,8 @@ export function previewReading(text: string, gauge: Omit<Gauge, 'id' | 'name'>, 
 
 /** The last gravity to compare with: a reading, or the must itself on the day of pitch; none once something moved it by hand. */
 function precedent(state: BatchState, previous: { readonly sg: number; readonly at: string } | null): { readonly sg: number; readonly at: string } | null {
-  const { must, pitchedAt } = state;
+  const { pitchedAt } = state;
+  const must = workedMust(state);
   const fromMust = must && pitchedAt ? { sg: gravityOf(must), at: pitchedAt } : null;
   const last = previous ?? fromMust;
   if (!last) return null;

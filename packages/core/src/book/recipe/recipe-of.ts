@@ -10,6 +10,7 @@ import { effectiveEntries } from '../entry/effective-entries.js';
 import type { Entry, EntryPayloads } from '../entry/entry.js';
 import { replay } from '../log/replay.js';
 import { drinkOf } from '../state/drink-of.js';
+import { workedMust } from '../state/worked-must.js';
 import { BEGINNINGS, isOfRecipes, type RecipeKind } from './recipe-step.js';
 import { SCALED, type Scale } from './scaled-acts.js';
 
@@ -97,13 +98,14 @@ export function recipeOf(log: readonly Entry[], zone: string, volumeL?: number, 
   });
   const last = state.pitchedAt === null ? null : (state.readings.filter((r) => r.at > (state.pitchedAt ?? '')).at(-1) ?? null);
   const drink = drinkOf(state);
+  const worked = workedMust(state);
   return {
     beganL,
     volumeL: wantedL,
     steps,
     came: {
-      originalSg: state.must && state.pitchedAt !== null ? gravityOf(state.must) : null,
-      dryAbv: state.must && state.pitchedAt !== null ? dryAbvOf(state.must) : null,
+      originalSg: worked && gravityOf(worked),
+      dryAbv: worked && dryAbvOf(worked),
       lastSg: last?.sg ?? null,
       lastAfterDays: last ? afterDays(last) : null,
       abv: last && drink ? abvOf(drink.liquid) : null,

@@ -1,3 +1,4 @@
+import { workedMust } from '@trug/core/book/state/worked-must';
 import { ActHead } from '../../shared/act-head/act-head';
 import { strengthText } from '../../units/strength-text';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
@@ -68,8 +69,8 @@ export class ReadingPage {
   protected readonly gauge = computed(() => gaugeNamed(this.gauges(), this.fields().instrument));
   /** What went to yeast, once it has. */
   protected readonly workedMust = computed(() => {
-    const state = this.view()?.state;
-    return state?.pitchedAt ? state.must : null;
+    const view = this.view();
+    return view ? workedMust(view.state) : null;
   });
   protected readonly preview = computed(() => {
     const view = this.view();

@@ -5,6 +5,7 @@ import { Store } from '@ngrx/store';
 import { replay } from '@trug/core/book/log/replay';
 import { FOAM_ROOM_FRACTION } from '@trug/core/finish/rack/headspace';
 import { gravityOf } from '@trug/core/matter/liquid/views';
+import { workedMust } from '@trug/core/book/state/worked-must';
 import { ActHead } from '../../shared/act-head/act-head';
 import { BeforeAfter } from '../../shared/before-after/before-after';
 import { liquidRows } from '../../shared/before-after/liquid-rows';
@@ -61,8 +62,8 @@ export class StrainPage {
   });
   /** What went to yeast, where it works already. */
   protected readonly workedMust = computed(() => {
-    const state = this.view()?.state;
-    return state?.pitchedAt ? state.must : null;
+    const view = this.view();
+    return view ? workedMust(view.state) : null;
   });
   protected readonly says = computed(() =>
     (this.view()?.state.pitchedAt ?? null) === null
