@@ -167,6 +167,19 @@ describe('the app', () => {
     expect(start).toEqual({ ...((await server.request('GET', '/api/clock')).body as object), ...Object.fromEntries(alone) });
     expect(start).toHaveProperty('batches.0.summary.head', expect.anything());
   });
+  it('gives a window that opens whatever was written just before', async () => {
+    const startOf = async <T>(list: string): Promise<T> => ((await server.request('GET', '/api/start')).body as Record<string, T>)[list] as T;
+    const id = ulid();
+    await server.request('POST', '/api/vessels', { id, name: 'Just bought', kind: 'jar', capacityL: 5 });
+    expect((await startOf<{ id: string }[]>('vessels')).map((v) => v.id)).toContain(id);
+    await server.request('POST', `/api/vessels/${id}/cleaned`, { at: '2026-11-20T10:00:00.000Z' });
+    expect((await startOf<{ id: string; cleanedAt: string }[]>('vessels')).find((v) => v.id === id)?.cleanedAt).toBe('2026-11-20T10:00:00.000Z');
+    await server.request('DELETE', `/api/vessels/${id}`);
+    expect((await startOf<{ id: string }[]>('vessels')).map((v) => v.id)).not.toContain(id);
+    const place = { id: ulid(), version: 0, name: 'Porch', monthlyC: Array.from({ length: 12 }, () => 9) };
+    await server.request('POST', '/api/places', place);
+    expect((await startOf<{ name: string }[]>('places')).map((p) => p.name)).toContain('Porch');
+  });
   it('holds its day still and sends strict headers', async () => {
     const { body, headers } = await server.request('GET', '/api/clock');
     expect(body).toEqual({ now: '2026-11-23T10:00:00.000Z', fixed: true, mode: 'open', head: expect.stringMatching(/^\w+\.\d+$/), home: null });

@@ -1,6 +1,6 @@
 import type { ClockAnswer, StartAnswer } from '@trug/contract';
 import type { RequestHandler } from 'express';
-import type { KeptAnswer } from '../http/kept-answer.js';
+import { keptAnswer, type KeptAnswer } from '../http/kept-answer.js';
 
 /** What the answer to a window that opens is made of. */
 export interface StartDeps {
@@ -17,12 +17,16 @@ export interface StartDeps {
  * @returns the handler
  */
 export function startAnswer({ told, batches, lists }: StartDeps): RequestHandler {
+  // Whatever changes them is told to the other windows, and moves the head on.
+  const others = keptAnswer({
+    madeOf: () => Promise.resolve(told().head),
+    make: async () => JSON.stringify(Object.fromEntries(await Promise.all(Object.entries(lists).map(async ([name, list]) => [name, await list()] as const)))),
+  });
   return async (_request, response) => {
     // The head before anything is read: changes after it are told.
-    const clock = told();
-    const [{ json }, ...named] = await Promise.all([batches(), ...Object.entries(lists).map(async ([name, list]) => [name, await list()] as const)]);
-    const rest = JSON.stringify({ ...clock, ...Object.fromEntries(named) });
-    // The batches are text already.
-    response.type('json').send(Buffer.concat([Buffer.from(`${rest.slice(0, -1)},"batches":`), json, Buffer.from('}')]));
+    const clock = JSON.stringify(told());
+    const [kept, rest] = await Promise.all([batches(), others()]);
+    // All of it is text already.
+    response.type('json').send(Buffer.concat([Buffer.from(`${clock.slice(0, -1)},"batches":`), kept.json, Buffer.from(','), rest.json.subarray(1)]));
   };
 }
