@@ -18,8 +18,12 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { applyDecorators } from '../validation/apply-decorators.js';
 import { InRange, InRangeOrNull, Instant, LIMITS, OrNull, Text, Ulid } from '../validation/decorators.js';
 import { VesselFillDto } from './liquid-payloads.js';
+
+/** Which figures of a drink nobody measured; absent where all were. */
+const Guessed = (): PropertyDecorator => applyDecorators(IsOptional(), IsArray(), ArrayUnique(), IsIn(GUESSED_FIGURES, { each: true }));
 
 /** A liquid as the core knows it. */
 export class LiquidDto {
@@ -91,7 +95,7 @@ export class ShareStoryDto {
   @OrNull() @ValidateNested() @Type(() => StoryMalolacticDto) malolactic!: StoryMalolacticDto | null;
   @OrNull() @ValidateNested() @Type(() => StoryTestDto) tested!: StoryTestDto | null;
   @IsBoolean() acidMeasured!: boolean;
-  @IsOptional() @IsArray() @ArrayUnique() @IsIn(GUESSED_FIGURES, { each: true }) guessed?: GuessedFigure[] | undefined;
+  @Guessed() guessed?: GuessedFigure[] | undefined;
   @InRange(LIMITS.sugarGPerL) weighedGPerL!: number;
   @IsOptional() @InRange(LIMITS.sugarGPerL) weighedSdGPerL?: number | undefined;
   @OrNull() @Instant() wokenAt!: string | null;
@@ -105,7 +109,7 @@ export class BlendPartDto {
   @Text(60) @IsNotEmpty() name!: string;
   @ValidateNested() @Type(() => LiquidDto) liquid!: LiquidDto;
   @ValidateIf((p: BlendPartDto) => p.yeastId !== null) @Text(60) @IsNotEmpty() yeastId!: string | null;
-  @IsOptional() @IsArray() @ArrayUnique() @IsIn(GUESSED_FIGURES, { each: true }) guessed?: GuessedFigure[] | undefined;
+  @Guessed() guessed?: GuessedFigure[] | undefined;
   @IsOptional() @ValidateNested() @Type(() => ShareStoryDto) story?: ShareStoryDto;
 }
 

@@ -2,24 +2,9 @@ import { celsius, kilosText, litresText } from '../../base/worked/figures.js';
 import { parseQuantity } from '../typed/parse-quantity.js';
 import { exampleQuantity } from './example-quantity.js';
 import { DEFAULT_UNITS, gravityDoubtText, type UnitPreferences } from './format-quantity.js';
-import { withoutFieldNames } from '../typed/field-words.js';
 import { inUnits } from './in-units.js';
 
 const US: UnitPreferences = { volume: 'us-gal', mass: 'imperial', temperature: 'degF', gravity: 'SG', pressure: 'psi' };
-
-describe('withoutFieldNames', () => {
-  it.each([
-    ['massG must lie between 0 and 5000, got 9000', 'The weight must lie between 0 and 5000, got 9000'],
-    ['payload.taGPerL must not be greater than 80', 'The acidity must not be greater than 80'],
-    ['entries.0.payload.gravity.sampleC must not be less than 0', 'The temperature of the sample must not be less than 0'],
-    ['ph must not be greater than 8', 'The pH must not be greater than 8'],
-    ['teaCups must lie between 0 and 200', 'The tea cups must lie between 0 and 200'],
-    ['It is in bottles, so nothing goes into it any more.', 'It is in bottles, so nothing goes into it any more.'],
-    ['The drink is at 5 °C and must stay so.', 'The drink is at 5 °C and must stay so.'],
-  ])('says %s as %s', (raw, said) => {
-    expect(withoutFieldNames(raw)).toBe(said);
-  });
-});
 
 describe('inUnits', () => {
   it('gives back every degree and every gallon as it was typed', () => {
