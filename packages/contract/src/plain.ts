@@ -1,7 +1,7 @@
 // What needs no class-validator: the web's first load takes its names and figures from here.
 export { API_PATHS } from './http/api-paths.js';
 export type { Problem, ProblemField } from './http/problem.js';
-export type { ClockAnswer, StartAnswer } from './http/start-answer.js';
+export type { ClockAnswer, StartAnswer } from './start/start-answer.js';
 export type { BatchDto, BatchFacts, BatchWithLog } from './batches/batch.dto.js';
 export { DEFAULT_SETTINGS, type VersionedSettings } from './settings/default-settings.js';
 export { VESSEL_KINDS, type VesselKindId } from './vessels/vessel-kinds.js';

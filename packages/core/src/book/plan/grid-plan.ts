@@ -85,6 +85,7 @@ export function gridBatches({ juices, yeasts, volumeL, tempC, gauge, sampleC }: 
   inRange('vessels', juices.length * yeasts.length, { min: 1, max: MOST_IN_A_GRID });
   inRange('volumeL', volumeL, LIMITS.pourL);
   inRange('tempC', tempC, LIMITS.tempC);
+  if (sampleC !== null) inRange('sampleC', sampleC, LIMITS.sampleC);
   return juices.flatMap(({ name, sg }) =>
     yeasts.map(({ yeastId, massG }) => {
       const gravity = rawGravityBy(gauge, sg, sampleC);

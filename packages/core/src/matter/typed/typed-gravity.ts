@@ -1,3 +1,6 @@
+import { CoreError } from '../../base/errors/core-error.js';
+import { isWithin } from '../../base/errors/guards.js';
+import { LIMITS } from '../../base/errors/limits.js';
 import { rawGravityBy, type Gauge } from '../measure/gauge.js';
 import type { RawGravity } from '../measure/raw-gravity.js';
 import type { UnitId } from '../quantity/units.js';
@@ -20,6 +23,9 @@ export const unitOfGauge = (kind: Gauge['kind']): UnitId => (kind === 'refractom
  */
 export const typedSg = (text: string, kind: Gauge['kind']): number => parseQuantity(text, { dimension: 'gravity', bareUnit: unitOfGauge(kind) }).value;
 
+/** Said of a sample that is none. */
+export const NO_SAMPLE = 'A sample lies between 0 and 100 °C; let a hot one cool.';
+
 /**
  * A gravity as it is stored, out of what a maker typed.
  *
@@ -28,5 +34,7 @@ export const typedSg = (text: string, kind: Gauge['kind']): number => parseQuant
  * @param sampleC - warmth of the sample, °C; null when nobody looked
  * @throws {CoreError} UNREADABLE or OUT_OF_RANGE with a sentence to show
  */
-export const typedGravity = (text: string, gauge: Omit<Gauge, 'id' | 'name'>, sampleC: number | null): RawGravity =>
-  rawGravityBy(gauge, typedSg(text, gauge.kind), sampleC);
+export function typedGravity(text: string, gauge: Omit<Gauge, 'id' | 'name'>, sampleC: number | null): RawGravity {
+  if (sampleC !== null && !isWithin(sampleC, LIMITS.sampleC)) throw new CoreError('OUT_OF_RANGE', NO_SAMPLE, { field: 'sampleC', ...LIMITS.sampleC });
+  return rawGravityBy(gauge, typedSg(text, gauge.kind), sampleC);
+}

@@ -95,6 +95,22 @@ describe('a sample fermented out', () => {
   });
 });
 
+it.each(Object.entries(FORMS))('%s with a sample that is none says so beside it, and files nothing', async (_name, form) => {
+  for (const [sample, system] of [
+    ['-5 C', 'degC'],
+    ['24 F', 'degF'],
+  ] as const) {
+    const page = await PageHarness.open(form.page, { ...form.setting, instruments, vessels, settings: { temperature: system } });
+    await form.tell?.(page);
+    await page.type(form.name, (form.typed ?? String)('1.046'));
+    await page.type('sample', sample);
+    expect(page.text('trug-gravity')).toContain(system === 'degC' ? 'A sample lies between 0 and 100 °C' : 'A sample lies between 32 and 212 °F');
+    await page.submit();
+    expect([page.written(), page.filed(), page.saved('juices')]).toEqual([[], [], []]);
+    expect(page.value('sample')).toBe(sample);
+  }
+});
+
 it('says what a figure comes to, and what a lens is worth once yeast has been at it', async () => {
   const juice = await PageHarness.open(JuicePage, { instruments });
   await juice.choose('instrument', 'STEM');

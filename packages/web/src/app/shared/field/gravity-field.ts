@@ -2,10 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { ControlContainer, ReactiveFormsModule } from '@angular/forms';
 import type { Liquid, RawGravity } from '@trug/core';
 import { attempt, type Attempt } from '@trug/core/base/errors/attempt';
+import { isWithin } from '@trug/core/base/errors/guards';
+import { LIMITS } from '@trug/core/base/errors/limits';
 import { brixFromSg } from '@trug/core/matter/density/brix';
 import { correctGravity } from '@trug/core/matter/measure/correct-gravity';
 import { gaugeNamed, type Gauge } from '@trug/core/matter/measure/gauge';
-import { typedGravity, unitOfGauge } from '@trug/core/matter/typed/typed-gravity';
+import { NO_SAMPLE, typedGravity, unitOfGauge } from '@trug/core/matter/typed/typed-gravity';
 import { Units } from '../../units/units';
 import { ChoiceField } from './choice-field';
 import { HotSample } from './hot-sample';
@@ -78,7 +80,7 @@ export function readGravity(units: Units, gauges: readonly Gauge[], { text, by, 
           [name]="name"
           dimension="temperature"
           [placeholder]="units.example('temperature', 18)"
-          [error]="sampleError()"
+          [error]="noSample()"
           [formControlName]="name"
         />
         @if (g.kind === 'hydrometer') {
@@ -123,9 +125,8 @@ export class GravityField {
   /** Whether what it comes to is said beneath the figure. */
   readonly says = input(true);
   readonly hint = input('');
-  /** Refusals from elsewhere, such as a limit. */
+  /** A refusal from elsewhere, such as a limit. */
   readonly error = input<string | null>(null);
-  readonly sampleError = input<string | null>(null);
 
   private readonly texts = computed(() => new Map<string, unknown>(Object.entries(this.fields())));
   protected readonly choices = computed((): readonly Choice[] => [...this.gauges(), ...this.others()]);
@@ -135,6 +136,10 @@ export class GravityField {
   protected readonly example = computed(() =>
     this.unit() === 'Bx' ? `${brixFromSg(this.likelySg()).toFixed(1)} Bx` : this.units.example('gravity', this.likelySg()),
   );
+  protected readonly noSample = computed(() => {
+    const sampleC = numberIn(readQuantity(this.units, this.text(this.sample()), 'temperature'));
+    return sampleC === null || isWithin(sampleC, LIMITS.sampleC) ? null : this.units.say(NO_SAMPLE);
+  });
   protected readonly is = computed(() => {
     const read = readGravity(this.units, this.gauges(), { text: this.text(this.gravity()), by: this.chosen(), sample: this.text(this.sample()) });
     if (!this.says() || read?.ok !== true) return null;

@@ -74,7 +74,6 @@ const SG: Bounds = {
 };
 /** A concentrate as it comes. */
 const CONCENTRATE_SG: Bounds = { ...LIMITS.concentrateSg, says: 'A concentrate reads 1.300 to 1.360.' };
-const SAMPLE_C: Bounds = { ...LIMITS.sampleC, says: 'A sample lies between 0 and 100 °C; let a hot one cool.' };
 
 /** What is chosen where a gravity is known by what the carton says. */
 export const CARTON = 'carton';
@@ -117,7 +116,6 @@ export function readJuice(fields: Fields, units: FormUnits): ReadJuice {
     const read = units.gravity(fields.gravity, fields.instrument, fields.sample);
     if (read?.ok !== true) return null;
     const { value } = read;
-    if (value.sampleC !== null && !isWithinSaid('sample', value.sampleC, SAMPLE_C)) return null;
     const corrected = attempt(() => correctGravity(value, null));
     return isWithinSaid('gravity', corrected.ok ? corrected.value.sg : NaN, fields.origin === 'concentrate' ? CONCENTRATE_SG : SG) ? value : null;
   };
