@@ -17,9 +17,12 @@ function giveUp(error: unknown): never {
 // Whatever is made in the data folder is for its owner alone.
 process.umask(0o077);
 
+/** So long a window that leaves a season may still ask it for something: it goes once it has its answer, and drops what was under way. */
+const LEAVING_MS = 500;
+
 /** A throw-away season ends when it is left; any other Trug can show one. */
 function seasonOf({ seasonOf: home }: Config): NonNullable<StartConfig['season']> {
-  if (home !== null) return { home, takeLeave, end: () => process.kill(process.pid, 'SIGTERM') };
+  if (home !== null) return { home, takeLeave, end: () => setTimeout(() => process.kill(process.pid, 'SIGTERM'), LEAVING_MS) };
   return (own) => forkSeason(fileURLToPath(import.meta.url), own);
 }
 
