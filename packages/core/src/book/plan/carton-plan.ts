@@ -10,9 +10,8 @@ import { attempt } from '../../base/errors/attempt.js';
 import { phOf } from '../../matter/liquid/acid-chemistry.js';
 import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js';
 import { dryAbvOf, gravityOf } from '../../matter/liquid/views.js';
-import { PLAIN_STEM } from '../../matter/measure/gauge.js';
 import { correctGravity } from '../../matter/measure/correct-gravity.js';
-import { gravityFromCarton } from '../../matter/measure/carton-gravity.js';
+import { rawGravityOfCarton } from '../../matter/measure/carton-gravity.js';
 import { methodById } from './method.js';
 import { plannedDates, type PlannedStop } from './planned-dates.js';
 import { headspaceCheck } from '../../finish/rack/headspace.js';
@@ -72,10 +71,8 @@ export type CartonOutcome =
 
 /** The gravity as read or as the carton has it. */
 function gravityOfCarton(input: CartonInputs): RawGravity | null {
-  if (input.read !== null) return input.read;
-  if (input.sugarGPer100Ml === null) return null;
-  const reading = gravityFromCarton({ sugarGPer100Ml: input.sugarGPer100Ml, fruit: input.fruit }).value;
-  return { instrument: 'carton', reading, sampleC: null, calibratedAtC: PLAIN_STEM.calibratedAtC, offsetSg: 0 };
+  const { read, sugarGPer100Ml, fruit } = input;
+  return read ?? (sugarGPer100Ml === null ? null : rawGravityOfCarton({ sugarGPer100Ml, fruit }));
 }
 
 /**

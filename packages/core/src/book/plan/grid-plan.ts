@@ -2,7 +2,7 @@ import { attempt } from '../../base/errors/attempt.js';
 import { inRange } from '../../base/errors/guards.js';
 import { LIMITS } from '../../base/errors/limits.js';
 import { WILD_YEAST_ID, yeastById } from '../../base/reference/yeast-kinds.js';
-import { rawGravityBy, type Gauge } from '../../matter/measure/gauge.js';
+import { rawGravityBy, type GaugeScale } from '../../matter/measure/gauge.js';
 import { parseQuantity } from '../../matter/typed/parse-quantity.js';
 import type { FilledPayload } from '../kinds/filled.js';
 import type { PitchedPayload } from '../kinds/pitched.js';
@@ -34,7 +34,7 @@ export interface GridAsked {
   /** Warmth of juice and place, °C. */
   readonly tempC: number;
   /** What they were read with. */
-  readonly gauge: Omit<Gauge, 'id' | 'name'>;
+  readonly gauge: GaugeScale;
   /** Warmth of the samples, °C; null when nobody looked. */
   readonly sampleC: number | null;
 }

@@ -5,7 +5,7 @@ import type { Liquid } from '../../matter/liquid/liquid.js';
 import { dryGravityOf, gravityOf } from '../../matter/liquid/views.js';
 import { correctGravity } from '../../matter/measure/correct-gravity.js';
 import type { RawGravity } from '../../matter/measure/raw-gravity.js';
-import { rawGravityBy, type Gauge } from '../../matter/measure/gauge.js';
+import { rawGravityBy, type GaugeScale } from '../../matter/measure/gauge.js';
 import { typedSg } from '../../matter/typed/typed-gravity.js';
 import type { BatchState } from '../state/batch-state.js';
 import { workedMust } from '../state/worked-must.js';
@@ -43,7 +43,7 @@ export interface ReadingContext {
  * @param context - the batch, the day and the sample
  * @returns the raw reading to file, what it comes to, and what is to be asked first
  */
-export function previewReading(text: string, gauge: Omit<Gauge, 'id' | 'name'>, context: ReadingContext): ReadingPreview {
+export function previewReading(text: string, gauge: GaugeScale, context: ReadingContext): ReadingPreview {
   if (text.trim() === '') return NOTHING;
   const parsed = attempt(() => typedSg(text, gauge.kind));
   if (!parsed.ok) return { ...NOTHING, unreadable: parsed.error.message };

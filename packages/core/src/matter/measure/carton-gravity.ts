@@ -5,6 +5,8 @@ import type { Fruit } from '../liquid/liquid.js';
 import { figure, gravityText } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 import { sgFromSolids } from '../density/solids.js';
+import { PLAIN_STEM } from './gauge.js';
+import type { RawGravity } from './raw-gravity.js';
 
 /**
  * Gravity of a juice from the sugar its carton states, for makers without a hydrometer.
@@ -28,3 +30,17 @@ export function gravityFromCarton(input: { readonly sugarGPer100Ml: number; read
     },
   ]);
 }
+
+/**
+ * What a carton states, as a gravity that is stored: nobody has read it.
+ *
+ * @param input - sugar, g per 100 mL, 2–30, and the fruit
+ * @throws {CoreError} OUT_OF_RANGE
+ */
+export const rawGravityOfCarton = (input: Parameters<typeof gravityFromCarton>[0]): RawGravity => ({
+  instrument: 'carton',
+  reading: gravityFromCarton(input).value,
+  sampleC: null,
+  calibratedAtC: PLAIN_STEM.calibratedAtC,
+  offsetSg: 0,
+});

@@ -4,11 +4,9 @@ import type { RawGravity } from './raw-gravity.js';
 /** What a gravity is read with by hand. */
 export const GAUGE_KINDS = ['hydrometer', 'refractometer'] as const;
 
-/** A stem or a lens, with what its last check found. */
-export interface Gauge {
-  readonly id: string;
+/** What a stem or a lens is true by. */
+export interface GaugeScale {
   readonly kind: (typeof GAUGE_KINDS)[number];
-  readonly name: string;
   /** Where a stem is true, °C. */
   readonly calibratedAtC: number;
   /** What must be added to what a stem shows, SG. */
@@ -17,11 +15,17 @@ export interface Gauge {
   readonly offsetBrix: number;
 }
 
+/** A stem or a lens, with what its last check found. */
+export interface Gauge extends GaugeScale {
+  readonly id: string;
+  readonly name: string;
+}
+
 /** How a stem is marked that nobody has put into the cupboard, and what it is off by. */
 export type PlainStem = Pick<Gauge, 'calibratedAtC' | 'offsetSg'>;
 
 /** A stem of which nothing is known, and what was put right by a sum already. @source usual mark of hydrometers for beer and wine, 20 °C */
-export const PLAIN_STEM: Omit<Gauge, 'id' | 'name'> = { kind: 'hydrometer', calibratedAtC: 20, offsetSg: 0, offsetBrix: 0 };
+export const PLAIN_STEM: GaugeScale = { kind: 'hydrometer', calibratedAtC: 20, offsetSg: 0, offsetBrix: 0 };
 
 /** An instrument of the cupboard, of any kind. */
 export interface InstrumentOfCupboard {
@@ -82,7 +86,7 @@ export const gaugeNamed = (gauges: readonly Gauge[], chosen: string): Gauge | un
  * @param sampleC - warmth of the sample, °C; null when nobody looked
  * @returns the raw reading; a lens is put right by its check, a stem when the reading is corrected
  */
-export function rawGravityBy({ kind, calibratedAtC, offsetSg, offsetBrix }: Omit<Gauge, 'id' | 'name'>, sg: number, sampleC: number | null): RawGravity {
+export function rawGravityBy({ kind, calibratedAtC, offsetSg, offsetBrix }: GaugeScale, sg: number, sampleC: number | null): RawGravity {
   const reading = kind === 'refractometer' ? Math.max(0, brixFromSg(sg) + offsetBrix) : sg;
   return { instrument: kind, reading, sampleC, calibratedAtC, offsetSg };
 }

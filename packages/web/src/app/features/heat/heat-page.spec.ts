@@ -56,6 +56,11 @@ it('does not heat unseen what stood for days, and heats it once one was opened a
   await understood(page);
   await page.submit();
   expect(page.written()).toEqual([]);
+  // What no drink weighs is refused beside its field, and blanks no page.
+  await page.type('opened', '1.5');
+  expect(page.text('trug-gravity')).toContain('must lie between 0.98 and 1.4');
+  await page.submit();
+  expect(page.written()).toEqual([]);
   await page.type('opened', '0.996');
   expect(page.text('aside')).toContain('more than 2.5 volumes are never heated');
   await page.type('opened', '1.0045');

@@ -86,10 +86,18 @@ export class HeatPage {
   });
   private readonly gauges = injectGauges();
   protected readonly stems = computed(() => stemsOf(this.gauges()));
-  private readonly openedSg = computed(() => {
+  private readonly opened = computed(() => {
     const { opened, openedAt } = this.fields();
     const read = readGravity(this.units, this.stems(), { text: opened, by: '', sample: openedAt });
-    return read?.ok === true ? openedGravity(read.value) : null;
+    return read && attempt(() => openedGravity(read));
+  });
+  private readonly openedSg = computed(() => {
+    const opened = this.opened();
+    return opened?.ok === true ? opened.value : null;
+  });
+  protected readonly openedProblem = computed(() => {
+    const opened = this.opened();
+    return opened?.ok === false ? this.units.say(`${opened.error.message}.`) : null;
   });
   private readonly coreC = computed(() => numberIn(readQuantity(this.units, this.fields().core, 'temperature')) ?? USUAL_BATH_C);
   protected readonly inFahrenheit = computed(() => this.units.preferences().temperature === 'degF');

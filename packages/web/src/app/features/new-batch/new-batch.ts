@@ -262,8 +262,7 @@ export class NewBatch {
   /** What was read of the juice; null where nothing was. */
   private reading(): RawGravity | null {
     const { sg, instrument, sample } = this.fields();
-    const read = readGravity(this.units, this.gauges(), { text: sg, by: instrument, sample });
-    return read?.ok === true ? read.value : null;
+    return readGravity(this.units, this.gauges(), { text: sg, by: instrument, sample });
   }
 
   private read(text: string, dimension: 'volume' | 'temperature'): number | null {

@@ -55,6 +55,8 @@ describe('ReadingPage', () => {
     await page.type('gravity', '1.55');
     await page.submit();
     expect(page.text('[role=alert]')).toContain('Answer the question');
+    expect([page.attribute('[name=gravity]', 'aria-invalid'), document.activeElement?.getAttribute('name')]).toEqual(['true', 'gravity']);
+    expect(page.attribute('[name=gravity]', 'inputmode')).toBe('decimal');
     expect(page.written()).toEqual([]);
     await page.press('I meant 1.055');
     expect(page.value('gravity')).toBe('1.055');

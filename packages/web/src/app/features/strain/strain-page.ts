@@ -78,8 +78,7 @@ export class StrainPage {
   );
   private readonly acts = computed((): readonly Act[] => {
     const { instrument, gravity, sample, ph, squeezed } = this.draft.fields();
-    const read = readGravity(this.units, this.gauges(), { text: gravity, by: instrument, sample });
-    const raw = read?.ok === true ? read.value : null;
+    const raw = readGravity(this.units, this.gauges(), { text: gravity, by: instrument, sample });
     const phRead = numberOf(ph, 'ph');
     const reading: Act = {
       kind: 'reading',

@@ -100,8 +100,7 @@ export class SugarTestPage {
   protected readonly dangers = computed(() => this.check()?.dangers ?? []);
 
   private gravity(text: string, sample: string): RawGravity | null {
-    const read = readGravity(this.units, [this.stem()], { text, by: '', sample });
-    return read?.ok === true ? read.value : null;
+    return readGravity(this.units, [this.stem()], { text, by: '', sample });
   }
 
   private payload(acknowledged: readonly string[]): EntryPayloads['tested'] | null {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { ControlContainer, ReactiveFormsModule } from '@angular/forms';
 import type { Liquid, RawGravity } from '@trug/core';
-import { attempt, type Attempt } from '@trug/core/base/errors/attempt';
+import { attempt } from '@trug/core/base/errors/attempt';
 import { isWithin } from '@trug/core/base/errors/guards';
 import { LIMITS } from '@trug/core/base/errors/limits';
 import { brixFromSg } from '@trug/core/matter/density/brix';
@@ -27,12 +27,13 @@ export interface GravityTyped {
  * @param units - the maker's
  * @param gauges - what it can be read with
  * @param typed - figure, gauge and sample
- * @returns the raw reading, or why it cannot be read; null where nothing was typed
+ * @returns the raw reading; null where nothing was typed, or nothing that can be read, which its field says
  */
-export function readGravity(units: Units, gauges: readonly Gauge[], { text, by, sample }: GravityTyped): Attempt<RawGravity> | null {
+export function readGravity(units: Units, gauges: readonly Gauge[], { text, by, sample }: GravityTyped): RawGravity | null {
   const gauge = gaugeNamed(gauges, by);
   if (text.trim() === '' || !gauge) return null;
-  return attempt(() => typedGravity(text, gauge, numberIn(readQuantity(units, sample, 'temperature'))));
+  const read = attempt(() => typedGravity(text, gauge, numberIn(readQuantity(units, sample, 'temperature'))));
+  return read.ok ? read.value : null;
 }
 
 /**
@@ -63,6 +64,8 @@ export function readGravity(units: Units, gauges: readonly Gauge[], { text, by, 
             [placeholder]="example()"
             [hint]="hint()"
             [error]="error()"
+            [isAsked]="isAsked()"
+            [inputmode]="spread() ? 'decimal' : 'text'"
             [formControlName]="name"
           />
           @if (is(); as figure) {
@@ -116,7 +119,7 @@ export class GravityField {
   readonly sampleLabel = input('The sample is at');
   /** What it may be known by besides a gauge; what is asked then is the content, which its page makes only where it is. */
   readonly others = input<readonly Choice[]>([]);
-  /** Whether all gauges lie in sight. */
+  /** Whether all gauges lie in sight, and figures beneath the thumb: it is read at the vessel. */
   readonly spread = input(false);
   /** What it likely reads, SG. */
   readonly likelySg = input(1.05);
@@ -125,6 +128,8 @@ export class GravityField {
   /** Whether what it comes to is said beneath the figure. */
   readonly says = input(true);
   readonly hint = input('');
+  /** Whether something about it has to be answered first. */
+  readonly isAsked = input(false);
   /** A refusal from elsewhere, such as a limit. */
   readonly error = input<string | null>(null);
 
@@ -142,8 +147,8 @@ export class GravityField {
   });
   protected readonly is = computed(() => {
     const read = readGravity(this.units, this.gauges(), { text: this.text(this.gravity()), by: this.chosen(), sample: this.text(this.sample()) });
-    if (!this.says() || read?.ok !== true) return null;
-    const corrected = attempt(() => correctGravity(read.value, this.must()));
+    if (!this.says() || read === null) return null;
+    const corrected = attempt(() => correctGravity(read, this.must()));
     if (!corrected.ok) return null;
     const { sg, plusMinus } = corrected.value;
     return `it is ${this.units.fineGravity(sg)} ± ${this.units.gravityDoubt(sg, plusMinus)}`;

@@ -34,7 +34,8 @@ export const firstRefusal = (reads: readonly (Attempt<unknown> | null)[]): strin
       (left)="held.leave()"
       [placeholder]="placeholder()"
       [say]="say()"
-      [isWrong]="problem() !== null"
+      [inputmode]="inputmode()"
+      [isWrong]="problem() !== null || isAsked()"
     />
   `,
 })
@@ -47,6 +48,9 @@ export class QuantityField {
   readonly hint = input('');
   /** A refusal from elsewhere, such as a limit; shown when the text itself can be read. */
   readonly error = input<string | null>(null);
+  /** Whether something about it has to be answered first. */
+  readonly isAsked = input(false);
+  readonly inputmode = input<'text' | 'decimal'>('text');
   /** What a bare number means here, and what a spoon or tablet of it weighs. */
   readonly hints = input<ReadingHints>({});
   protected readonly held: Controlled<string> = controlled('', () => this.unusable());

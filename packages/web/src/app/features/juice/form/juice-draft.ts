@@ -1,12 +1,12 @@
 import type { StoredJuice } from '@trug/contract/plain';
 import type { Fruit, RawGravity, Worked } from '@trug/core';
-import { attempt, type Attempt } from '@trug/core/base/errors/attempt';
+import { attempt } from '@trug/core/base/errors/attempt';
+import { isWithin } from '@trug/core/base/errors/guards';
 import { LIMITS } from '@trug/core/base/errors/limits';
 import { JUICE_ORIGINS, type JuiceOrigin } from '@trug/core/juice/fruit/juice';
 import { ACID_EQUIVALENT_G, convertAcidity, titratableAcidity, type AcidityAs } from '@trug/core/matter/measure/acidity';
 import { correctGravity } from '@trug/core/matter/measure/correct-gravity';
-import { PLAIN_STEM } from '@trug/core/matter/measure/gauge';
-import { gravityFromCarton } from '@trug/core/matter/measure/carton-gravity';
+import { rawGravityOfCarton } from '@trug/core/matter/measure/carton-gravity';
 import { parseFigure, type TypedFigureId } from '@trug/core/matter/typed/typed-figures';
 import { fruitById } from '@trug/core/base/reference/fruit-library';
 import { figure, gravityText } from '@trug/core/base/worked/figures';
@@ -78,9 +78,9 @@ const CONCENTRATE_SG: Bounds = { ...LIMITS.concentrateSg, says: 'A concentrate r
 /** What is chosen where a gravity is known by what the carton says. */
 export const CARTON = 'carton';
 
-/** How a gravity is read in the maker's units, with the maker's gauges; null when empty. */
+/** How a gravity is read in the maker's units, with the maker's gauges; null when empty, or when it cannot be read. */
 export interface FormUnits {
-  readonly gravity: (text: string, by: string, sample: string) => Attempt<RawGravity> | null;
+  readonly gravity: (text: string, by: string, sample: string) => RawGravity | null;
   /** What a price is for, L. */
   readonly measureL: number;
 }
@@ -101,23 +101,18 @@ export function readJuice(fields: Fields, units: FormUnits): ReadJuice {
     problems[field] = read.error.message;
     return null;
   };
-  const isWithinSaid = (field: JuiceField, value: number, { min, max, says }: Bounds): boolean => {
-    const is = value >= min && value <= max;
-    if (!is) problems[field] = `${fields[field]} cannot be right. ${says}`;
-    return is;
-  };
   const byCarton = (): RawGravity | null => {
     const sugarGPer100Ml = number('gravity', 'sugarGPer100Ml');
-    if (sugarGPer100Ml === null) return null;
-    const reading = gravityFromCarton({ sugarGPer100Ml, fruit: fields.fruit as Fruit }).value;
-    return { instrument: 'carton', reading, sampleC: null, calibratedAtC: PLAIN_STEM.calibratedAtC, offsetSg: 0 };
+    return sugarGPer100Ml === null ? null : rawGravityOfCarton({ sugarGPer100Ml, fruit: fields.fruit as Fruit });
   };
   const byGauge = (): RawGravity | null => {
     const read = units.gravity(fields.gravity, fields.instrument, fields.sample);
-    if (read?.ok !== true) return null;
-    const { value } = read;
-    const corrected = attempt(() => correctGravity(value, null));
-    return isWithinSaid('gravity', corrected.ok ? corrected.value.sg : NaN, fields.origin === 'concentrate' ? CONCENTRATE_SG : SG) ? value : null;
+    if (read === null) return null;
+    const bounds = fields.origin === 'concentrate' ? CONCENTRATE_SG : SG;
+    const corrected = attempt(() => correctGravity(read, null));
+    if (corrected.ok && isWithin(corrected.value.sg, bounds)) return read;
+    problems.gravity = `${fields.gravity} cannot be right. ${bounds.says}`;
+    return null;
   };
   const gravity = fields.instrument === CARTON ? byCarton() : byGauge();
   const taWorking = titration(fields, number);
@@ -180,7 +175,7 @@ export function fieldsOf(juice: StoredJuice, volumeText: (valueL: number) => str
     fruit: juice.fruit,
     fruitId: juice.fruitId ?? '',
     volume: volumeText(juice.volumeL),
-    instrument: gravity?.instrument === 'refractometer' ? gravity.instrument : 'hydrometer',
+    instrument: gravity?.instrument === 'refractometer' ? 'refractometer' : 'hydrometer',
     gravity:
       gravity === null ? '' : gravity.instrument === 'refractometer' ? `${figure(gravity.reading, 1)} Bx` : gravityText(gravity.reading, 4).replace(/0$/, ''),
     sample: gravity === null || gravity.sampleC === null ? '' : temperatureText(gravity.sampleC),
