@@ -1,3 +1,4 @@
+import { HIGH_PH } from '../../base/cautions/ph-cautions.js';
 import { RELEASE_HOURS } from '../care/release-hours.js';
 import { isAtRest, type Verdict } from '../../ferment/verdict/verdict.js';
 import { BEFORE_BOTTLING, TESTED_SUGAR } from '../../ferment/verdict/verdict-words.js';
@@ -6,12 +7,13 @@ import type { TimedPlan } from '../state/entry-choices.js';
 import { dateAfter, dayText } from '../../matter/quantity/days.js';
 import { hourIn } from '../../matter/quantity/zone.js';
 import { WILD_YEAST_ID, yeastById } from '../../base/reference/yeast-kinds.js';
-import { gravityText } from '../../base/worked/figures.js';
+import { figure, gravityText } from '../../base/worked/figures.js';
 import { crateJobs, kegJobs } from './cellar-jobs.js';
 import { infusionJobs } from './infusion-jobs.js';
 import { pulpJobs } from './pulp-jobs.js';
 import { urgencyOfJob, type Add, type Job, type JobKind, type JobsInput, type JobUrgency } from './job.js';
 import type { Method } from './method.js';
+import { wantsAcidFirst } from './wants-acid-first.js';
 import { clearsUntil } from '../state/clearing.js';
 
 /**
@@ -109,7 +111,21 @@ function stepJob({ batchName, state: { zone } }: JobsInput, plan: RunningPlan, a
 const pulpPitchText = ({ hot }: Pulp): string =>
   `${hot ? 'Once it is lukewarm, below 25 °C, its' : 'Its'} yeast goes in with the pulp, or when it is strained. No sulfite is in it.`;
 
+const unsulfitedText = (method: Method, heatedJuice: boolean): string => {
+  if (method.yeastId === WILD_YEAST_ID) return 'Its own yeast is to do the work. Write down that it is left to it: its days are counted from there.';
+  return heatedJuice
+    ? 'Shop juice was heated: it needs no sulfite before its yeast.'
+    : 'No sulfite is in it. Raw juice wants it a day before bought yeast, unless its own yeast is to do the work.';
+};
+
+/** What a must wants first in which spoilage takes hold; none where its pH is only guessed. */
+function sharpenFirst(state: BatchState): string {
+  const ph = wantsAcidFirst(state);
+  return ph === null ? '' : `At pH ${figure(ph, 2)} spoilage takes hold easily: bring it below ${figure(HIGH_PH, 1)} with acid or sharp juice first. `;
+}
+
 function pitchJob({ batchName, state, method, today }: JobsInput, filledAt: string, add: Add): void {
+  const first = sharpenFirst(state);
   if (!state.sulfitedAt) {
     add(
       'pitch',
@@ -117,13 +133,7 @@ function pitchJob({ batchName, state, method, today }: JobsInput, filledAt: stri
       // What was boiled over is lukewarm by the next day.
       dateAfter(filledAt, state.pulp?.hot === true ? 1 : 0, state.zone),
       `Pitch ${batchName}`,
-      state.pulp !== null
-        ? pulpPitchText(state.pulp)
-        : method.yeastId === WILD_YEAST_ID
-          ? 'Its own yeast is to do the work. Write down that it is left to it: its days are counted from there.'
-          : state.heatedJuice
-            ? 'Shop juice was heated: it needs no sulfite before its yeast.'
-            : 'No sulfite is in it. Raw juice wants it a day before bought yeast, unless its own yeast is to do the work.',
+      state.pulp !== null ? pulpPitchText(state.pulp) : first + unsulfitedText(method, state.heatedJuice),
     );
     return;
   }
@@ -134,8 +144,8 @@ function pitchJob({ batchName, state, method, today }: JobsInput, filledAt: stri
     due,
     `Pitch ${batchName}`,
     due <= today
-      ? `Its sulfite has had its ${method.waits.sulfiteToPitchH} hours.`
-      : `Its sulfite needs ${method.waits.sulfiteToPitchH} hours, until ${hourIn(due, state.zone)} on ${dayText(due, false, state.zone)}.`,
+      ? `${first}Its sulfite has had its ${method.waits.sulfiteToPitchH} hours.`
+      : `${first}Its sulfite needs ${method.waits.sulfiteToPitchH} hours, until ${hourIn(due, state.zone)} on ${dayText(due, false, state.zone)}.`,
   );
 }
 

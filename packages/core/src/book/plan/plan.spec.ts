@@ -96,6 +96,25 @@ describe('juiceJobs', () => {
   });
 });
 
+describe('a must before its yeast', () => {
+  const at = (ph: number, changes: Partial<BatchState> = {}): string =>
+    jobsOf({
+      ...fermenting,
+      stage: 'pitch',
+      pitchedAt: null,
+      readings: [],
+      guessed: [],
+      liquid: liquidFromReadings({ volumeL: 20, sg: 1.05, ph }),
+      ...changes,
+    })[0]?.detail ?? '';
+  it('is told of a measured pH in which spoilage takes hold, sulfited or not, and of no guess', () => {
+    expect(at(3.9)).toMatch(/^At pH 3\.90 spoilage takes hold easily: bring it below 3\.8 with acid or sharp juice first\. No sulfite is in it\./);
+    expect(at(3.9, { sulfitedAt: daysAgo(3) })).toMatch(/^At pH 3\.90 .* Its sulfite has had its 24 hours\.$/);
+    expect(at(3.9, { guessed: ['ph'] })).not.toContain('pH');
+    expect(at(3.7)).not.toContain('pH');
+  });
+});
+
 describe('a starter under way', () => {
   const must: BatchState = { ...fermenting, stage: 'pitch', pitchedAt: null, readings: [] };
   const plan = { plan: 'starter' as const, step: 1, of: 4, doneAt: daysAgo(1), dueAt: TODAY, next: 'Sprinkle it.' };

@@ -11,7 +11,7 @@ const BITTER_FROM_TANNIN_G_PER_L = 2;
 /** Each class in a maker's words. */
 export const CLASS_WORDS: Readonly<Record<LongAshtonClass, string>> = {
   sweet: 'Sweet: little acid, little tannin. It fills and softens a blend.',
-  sharp: 'Sharp: acid without tannin. It brightens a blend and keeps it safe.',
+  sharp: 'Sharp: acid without tannin. It brightens a blend, and its pH tells whether it guards it too.',
   bittersweet: 'Bittersweet: tannin without acid. It gives grip and length, and wants a sharp beside it.',
   bittersharp: 'Bittersharp: acid and tannin together. It can stand alone.',
 };

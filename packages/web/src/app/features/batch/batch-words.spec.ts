@@ -39,6 +39,10 @@ describe('nowWords', () => {
     const [raw, shop] = [from('my own press'), from('shop apple juice')];
     expect(raw.next).toContain('Raw juice wants it a day before bought yeast');
     expect(raw.also[0]).toEqual({ page: 'adjust/sulfite', verb: 'Sulfite it' });
+    expect(nowWords(sampleView([{ ...filled(), payload: { ...filled().payload, ph: 3.95 } } as Entry], 0)).also[0]).toEqual({
+      page: 'adjust/acid',
+      verb: 'Add acid',
+    });
     expect(shop.next).toBe('Shop juice was heated: it needs no sulfite before its yeast.');
     expect(shop.also.map((act) => act.page)).not.toContain('adjust/sulfite');
   });

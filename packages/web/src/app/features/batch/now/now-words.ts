@@ -5,6 +5,7 @@ import { isAtRest, type Evidence } from '@trug/core/ferment/verdict/verdict';
 import { BEFORE_BOTTLING, TESTED_SUGAR } from '@trug/core/ferment/verdict/verdict-words';
 import { restartOutcomeOf } from '@trug/core/book/outlook/restart-of';
 import { countText } from '@trug/core/matter/quantity/count-text';
+import { wantsAcidFirst } from '@trug/core/book/plan/wants-acid-first';
 import { clearsUntil } from '@trug/core/book/state/clearing';
 import { hasFruitIn, outOn } from '@trug/core/book/state/fruit-out';
 import { calendarDays, dayText, instantMs } from '@trug/core/matter/quantity/days';
@@ -33,6 +34,7 @@ const TASTE = { page: 'taste', verb: 'Taste it' };
 const PITCH = { page: 'pitch', verb: 'Add yeast' };
 const PITCH_FIRST = { page: 'pitch', verb: 'Pitch the yeast' };
 const ADJUST = { page: 'adjust', verb: 'Adjust it' };
+const SHARPEN = { page: 'adjust/acid', verb: 'Add acid' };
 const SULFITE = { page: 'adjust/sulfite', verb: 'Sulfite it' };
 const SPLIT = { page: 'split', verb: 'Split it for a trial' };
 const RESTART = { page: 'restart', verb: 'Set it going again' };
@@ -72,7 +74,16 @@ export function nowWords(view: BatchView): NowWords {
           : [{ text: `Sulfited at ${hourIn(state.sulfitedAt, state.zone)} on ${dayText(state.sulfitedAt, false, state.zone)}`, speaks: 'for' }],
       next: wait?.detail ?? '',
       main: PITCH_FIRST,
-      also: [...(state.sulfitedAt === null && !state.heatedJuice ? [SULFITE] : []), ADJUST, SPLIT, READ, MOVE, KEEVE, TAKE_OUT],
+      also: [
+        ...(wantsAcidFirst(state) !== null ? [SHARPEN] : []),
+        ...(state.sulfitedAt === null && !state.heatedJuice ? [SULFITE] : []),
+        ADJUST,
+        SPLIT,
+        READ,
+        MOVE,
+        KEEVE,
+        TAKE_OUT,
+      ],
     };
   }
   if (hasFruitIn(state)) return fruitWords(view);
