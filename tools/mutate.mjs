@@ -93,10 +93,12 @@ const GROUPS = {
     ],
     tests: [
       'book/state/worked-from-must',
+      'book/kinds/sugar-moves',
       'book/kinds/tested',
       'book/state/sealing',
       'book/cupboard/own-spoons',
       'book/log/what-follows',
+      'book/entry/entry-amounts',
       'book/plan/split-plan',
       'finish/bottle/bottle',
     ],

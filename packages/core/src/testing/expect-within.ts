@@ -11,13 +11,20 @@ export function expectWithin(actual: number, expected: number, tolerance: { read
   }
 }
 
-/** Runs a calculation and gives the code it was refused with; fails when it was not. */
-export function refusalCode(work: () => unknown): string {
+/** Runs a calculation and gives what it was refused with; fails when it was not. */
+function refusal(work: () => unknown): { readonly code: string; readonly details: unknown } {
   try {
     work();
   } catch (error) {
-    if (error instanceof Error && 'code' in error && typeof error.code === 'string') return error.code;
+    if (error instanceof Error && 'code' in error && typeof error.code === 'string')
+      return { code: error.code, details: 'details' in error ? error.details : undefined };
     throw error;
   }
   throw new Error('expected a refusal');
 }
+
+/** The code that a calculation is refused with; fails when it is not refused. */
+export const refusalCode = (work: () => unknown): string => refusal(work).code;
+
+/** The details that a calculation is refused with; fails when it is not refused. */
+export const refusalDetails = (work: () => unknown): unknown => refusal(work).details;

@@ -74,6 +74,11 @@ function lensesOf(entry: Replacement): readonly Lens[] {
       const { payload } = entry;
       return [weighed('How much', payload, (other) => ({ ...entry, payload: { ...payload, ...other } }))];
     }
+    case 'clarified': {
+      const { payload } = entry;
+      // Cold clears with nothing weighed.
+      return payload.means === 'cold' ? [] : [weighed('How much', payload, (other) => ({ ...entry, payload: { ...payload, ...other } }))];
+    }
     case 'primed': {
       const { payload } = entry;
       return [lens('massG', 'Sugar, in all', 'mass', payload.massG, (massG) => ({ ...entry, payload: { ...payload, massG } }))];

@@ -35,7 +35,7 @@ export function noteSugar(state: Draft, at: string, before: Liquid, after: Liqui
   const wasProven = !sugarless && !woken && isProven(state, at);
   state.judged.push({ at, kind: 'gravity-changed', deltaSg: gravityOf(after) - gravityOf(before), sugarless });
   if (sugarless) return {};
-  return { tested: null, wokenAt: woken ? state.wokenAt : wasProven ? at : null };
+  return { tested: null, wokenAt: wasProven ? at : state.wokenAt };
 }
 
 /** An addition that moves the gravity by hand; after pitching, readings on its two sides cannot be compared as they are. */

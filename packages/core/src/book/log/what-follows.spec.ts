@@ -57,6 +57,20 @@ describe('what follows from a correction', () => {
     const halved = ofEntry(log, dry[0], withAmounts(kept(dry[0]), new Map([['volumeL', 10]])));
     expect(halved.turns).toContainEqual(expect.objectContaining({ is: 'not-counted', entryId: bottled.id }));
   });
+  it('tells the fizz of its own crate, and of no other', () => {
+    const [half, other] = [make.bottled(30.01, { count: 15, crate: 'First' }), make.bottled(30.02, { count: 15, crate: 'Second' })];
+    const { turns } = ofEntry([...dry, primed, half, other], half, withAmounts(kept(half), new Map([['bottles-0', 14]])));
+    expect(turns).toEqual([]);
+  });
+  it('says of no entry twice what it says of the correction itself', () => {
+    // Struck out, the sugar counts no more: that is the correction, and nothing that follows.
+    expect(ofEntry([...dry, primed], primed, null).turns.filter((turn) => turn.is === 'not-counted')).toEqual([]);
+    const [bad, why] = [make.bottled(31, { count: 400 }), 'not-counted'];
+    const over = ofEntry([...dry, primed, bottled], bottled, withAmounts(kept(bottled), new Map([['bottles-0', 400]])));
+    expect(over.turns.filter((turn) => turn.is === why)).toEqual([]);
+    expect(over.after.issues.map(({ entryId }) => entryId)).toContain(bottled.id);
+    expect(ofEntry([...dry, primed, bad], dry.at(-1), kept(dry.at(-1))).turns).toEqual([]);
+  });
   it('tells that an end is not proven any more, and that it is again', () => {
     const last = dry.at(-1);
     const struck = ofEntry(dry, last, null);

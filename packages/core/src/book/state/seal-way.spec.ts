@@ -41,6 +41,8 @@ describe('sealWay', () => {
 
 describe('unprovenWords', () => {
   it('says what it is, what woke it, and which dose does not count', () => {
+    const warm: Verdict = { ...verdict('too-cold'), next: { ...verdict('too-cold').next, text: 'Move it to 14–20 °C.' } };
+    expect(unprovenWords(state(), warm)).toContain(' Move it to 14–20 °C. Equal readings over a week prove an end, over two where nobody saw it fall');
     expect(unprovenWords(state(), null)).toMatch(/not proven \(no yeast yet\)/);
     expect(unprovenWords(state(), verdict('working'))).not.toMatch(/Sugar went in|do not count/);
     expect(unprovenWords(state({ wokenAt: '2026-11-20' }), verdict('working'))).toMatch(/Sugar went in after its end was proven/);

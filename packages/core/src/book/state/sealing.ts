@@ -51,5 +51,6 @@ export function unprovenWords(state: BatchState, verdict: Verdict | null): strin
   const word = verdict ? STATUS_WORDS[verdict.status] : 'no yeast yet';
   const since = state.wokenAt !== null ? ' Sugar went in after its end was proven, so it must be proven again.' : '';
   const dose = state.notStabilised ? ` The sulfite and sorbate in it do not count: ${state.notStabilised.why}.` : '';
-  return `Its end is not proven (${word}), so it cannot be sealed in bottles.${since}${dose} Take equal readings over a week, or put it in a cold keg.`;
+  const next = verdict ? ` ${verdict.next.text}` : '';
+  return `Its end is not proven (${word}), so it cannot be sealed in bottles.${since}${dose}${next} Equal readings over a week prove an end, over two where nobody saw it fall; a cold keg takes it meanwhile.`;
 }

@@ -3,6 +3,7 @@ import { logOf } from '../../testing/made-logs.js';
 import type { Entry } from '../entry/entry.js';
 import { replay } from '../log/replay.js';
 import type { BatchState } from './batch-state.js';
+import { workedFromMust } from './worked-from-must.js';
 
 const make = logOf();
 const { read } = make;
@@ -42,6 +43,26 @@ describe('a drink as a reading shows it', () => {
     // Read again, it is the same drink: nothing adds up.
     expect(sugarOf(stateOf(read(20, light), read(21, light), sugared(21.5, 300), read(22, 0.9985)))).toBeCloseTo(sugarOf(woken), 1);
     expect(sugarOf(stateOf(read(20, usual), read(21, usual + 0.0005), read(22, usual)))).toBeLessThan(POINT);
+  });
+  it('tells the forecast the same of the must as the rest', () => {
+    const { pitch, must } = stateOf(read(20, 0.995));
+    expect(pitch?.liquid.otherSolidsGPerL).toBeCloseTo(must?.otherSolidsGPerL ?? NaN, 6);
+    expect(pitch?.liquid.otherSolidsGPerL).toBeLessThan(stateOf(read(20, 0.9985)).pitch?.liquid.otherSolidsGPerL ?? NaN);
+    const none: Entry = make.entry('tested', 40, { by: 'sugar-test', sugarGPerL: 0, acknowledged: ['test-disagrees'] });
+    const tested = stateOf(none, read(41, 1.004));
+    // What a test does not find was never sugar: some 14 g/L of a must that stands at 1.004.
+    expect(fermentableGPerL(honest.pitch?.liquid ?? never()) - fermentableGPerL(tested.pitch?.liquid ?? never())).toBeGreaterThan(4 * POINT);
+  });
+  it('is held against the test by the first reading after it alone: a later one that stands higher shows sugar', () => {
+    const none: Entry = make.entry('tested', 40, { by: 'sugar-test', sugarGPerL: 0, acknowledged: ['test-disagrees'] });
+    // Three points over what the test was believed at.
+    expect(sugarOf(stateOf(none, read(41, 1.004), read(44, 1.007)))).toBeGreaterThan(2 * POINT);
+  });
+  it('is taken as it stands where nobody wrote down its must', () => {
+    const liquid = honest.liquid ?? never();
+    const none = { must: null, pitch: null, tested: null, readings: [], judged: [] };
+    expect(workedFromMust(none, liquid, 1.008)).toMatchObject({ must: null, pitch: null });
+    expect(gravityOf(workedFromMust(none, liquid, 1.008).liquid)).toBeCloseTo(1.008, 5);
   });
   it('believes a test that was made without a reading, and finds what comes in after it', () => {
     const none: Entry = make.entry('tested', 40, { by: 'sugar-test', sugarGPerL: 0, acknowledged: ['test-disagrees'] });

@@ -8,7 +8,7 @@ import { liquidFromReadings } from '../../matter/liquid/liquid-from-readings.js'
 import { abvOf, dryAbvOf, dryGravityOf, fermentableGPerL } from '../../matter/liquid/views.js';
 import { seededRandom } from '../../base/numeric/random.js';
 import { SEED } from '../../testing/arbitrary-liquid.js';
-import { expectWithin, refusalCode } from '../../testing/expect-within.js';
+import { expectWithin, refusalCode, refusalDetails } from '../../testing/expect-within.js';
 import { bottleById } from '../../base/reference/bottle-kinds.js';
 import { bottleSafety, chanceText, type BottleSafetyInput } from './bottle-safety.js';
 import { bottlePressure, co2Solubility, kegPressure, residualCo2, volumesAt } from './co2-solubility.js';
@@ -92,6 +92,13 @@ describe('primingSugar', () => {
     expect(refusalCode(() => primingSugar({ ...priming, fermentableId: 'erythritol' }))).toBe('NOT_ALLOWED');
     expect(() => primingSugar({ ...priming, liquid: { ...dry, hexoseGPerL: 12 } })).toThrow(/will reach 3\.9 volumes/);
     expect(() => primingSugar({ ...priming, fermentableId: 'erythritol' })).toThrow(/does not ferment/);
+    expect(refusalDetails(() => primingSugar({ ...priming, fermentableId: 'erythritol' }))).toEqual({ field: 'fermentableId', given: 'erythritol' });
+    // 0.88 from its warmth, and 12 g of sugar, 0.489 g of gas each.
+    expect(refusalDetails(() => primingSugar({ ...priming, liquid: { ...dry, hexoseGPerL: 12 } }))).toEqual({
+      field: 'targetVolumes',
+      given: 2.6,
+      withoutSugarVolumes: expect.closeTo(residualCo2({ warmestSinceEndC: 18 }) + (12 * 0.489) / 1.9768, 5) as number,
+    });
   });
   it('asks for none where the fizz is just there, and adds the strength of what it asks for', () => {
     const there = residualCo2({ warmestSinceEndC: 18 }) + (fermentableGPerL(dry) * 0.489) / 1.9768;
@@ -99,6 +106,15 @@ describe('primingSugar', () => {
     const { addsAbv, gPerL } = primingSugar(priming).value;
     // 16.83 g of sugar as hexose make a litre one per cent stronger; the syrup thins it by a little.
     expectWithin(addsAbv, (gPerL * 1.0526) / 16.83 - 0.03, { abs: 0.02 });
+  });
+  it('takes off what the room of a juice takes up, and says so; of a powder there is none', () => {
+    const sum = (fermentableId: string): readonly [string, string] => {
+      const step = primingSugar({ ...priming, fermentableId }).steps.find(({ label }) => label === 'Sugar to add');
+      return [step?.expression.split(' ÷ ')[1] ?? '', step?.source ?? ''];
+    };
+    expect(sum('sucrose')).toEqual(['0.514', 'CO₂ of this sugar by molar mass']);
+    // 2.6 volumes of 1.9768 g in the 0.954 L of a kilogram.
+    expect(sum('apple-juice')).toEqual(['(0.053 − 0.0049)', 'CO₂ of this sugar by molar mass, less the fizz of the room it takes up']);
   });
   it('tells every part of the sum, and warns of glass and of hot syrup', () => {
     const { steps, cautions } = primingSugar({ ...priming, liquid: { ...dry, hexoseGPerL: 1 } });
