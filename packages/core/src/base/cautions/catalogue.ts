@@ -58,7 +58,8 @@ export const CAUTIONS = {
     id: 'test-disagrees',
     severity: 'danger',
     text: 'The sums find far more sugar than this test does. One of them is wrong, and bottles may burst by it.',
-    whatToDo: 'Test again with a fresh sample. Only when you know what is in it that does not ferment, such as lactose, believe the test.',
+    whatToDo:
+      'Test again with a fresh sample. Only when you know what is in it that does not ferment, such as lactose or the sorbitol of some pears, believe the test.',
   },
   'wrong-bottle': {
     id: 'wrong-bottle',

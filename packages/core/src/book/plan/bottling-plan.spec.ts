@@ -40,6 +40,16 @@ describe('bottlingPlan', () => {
     expect(plan?.priming?.ok === true && plan.priming.value.value.massG).toBeCloseTo(6.5946 * 20, 0);
     expect(plan?.run.ok === true && plan.run.value.value.lots.map((l) => l.count)).toEqual([1, 38]);
   });
+  it('asks for no sugar where what is in it makes the fizz asked for, and counts every gram that a maker gives', () => {
+    // 0.88 volumes since it stood at 18 °C, and nothing left to ferment.
+    const [enough, more] = [0.9, 1].map((targetVolumes) => bottlingPlan({ ...input, targetVolumes }));
+    expect([enough?.priming, enough?.needsNoSugar, enough?.freshYeast, enough?.uneven]).toEqual([null, true, null, null]);
+    expect([more?.priming?.ok, more?.needsNoSugar]).toEqual([true, false]);
+    const pinch = bottlingPlan({ ...input, targetVolumes: null, doseG: 1 });
+    expect(pinch?.priming?.ok === true && pinch.priming.value.value.massG).toBeCloseTo(1, 6);
+    expect(pinch?.needsNoSugar).toBe(false);
+    expect(bottlingPlan({ ...input, route: 'still' })?.needsNoSugar).toBe(false);
+  });
   it('fills more bottles where juice primes it, and is less sure of what they will feel', () => {
     const [sugar, juice] = ['sucrose', 'apple-juice'].map((fermentableId) => bottlingPlan({ ...input, fermentableId }));
     const bottles = (plan: typeof sugar): number => (plan?.run.ok === true ? plan.run.value.value.bottleCount : NaN);

@@ -52,7 +52,10 @@ export interface BottlingPlan {
   /** The fizz it is primed for, volumes. */
   readonly targetVolumes: number;
   readonly levels: FizzChoice['levels'];
+  /** Null where none goes in. */
   readonly priming: Attempt<Worked<Priming>> | null;
+  /** What it holds and what is left in it make the fizz asked for. */
+  readonly needsNoSugar: boolean;
   readonly run: Attempt<Worked<BottlePlan>>;
   readonly bands: readonly (PressureBand & { readonly name: string })[];
   readonly limits: readonly { readonly id: string; readonly name: string; readonly limitBar: number; readonly chosen: boolean }[];
@@ -99,6 +102,8 @@ const UNREAD_VOLUMES = 1.5;
 const FINED_BY: readonly ClearingMeans[] = ['finings', 'bentonite'];
 /** More than this is no fizz that any bottle of the bench holds, volumes. */
 const MOST_VOLUMES = 6;
+/** Less fizz than this is not worth a syrup, volumes. @source our estimate: half of what a level is told to */
+const TRACE_VOLUMES = 0.05;
 
 /** What a dose in each bottle comes to in all: it takes up room in the bottle, which so much less drink fills. */
 function inAll(
@@ -168,11 +173,14 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
   const bottleMl = bottleById(input.bottles[0]?.kindId ?? 'crown-500').sizeMl;
   const dosed = input.doseG === null ? null : attempt(() => fizzOfHabit(input, input.doseG ?? 0, primed, bottleMl));
   const targetVolumes = dosed?.ok === true ? dosed.value : (input.targetVolumes ?? (way === 'unread' ? UNREAD_VOLUMES : liveliest.volumes));
-  const priming = sparkling
+  const asked = sparkling
     ? dosed?.ok === false
       ? dosed
       : attempt(() => primingSugar({ liquid: primed, targetVolumes, warmestSinceEndC: input.warmestC, fermentableId, mode, bottleMl }))
     : null;
+  // What a maker really gives is counted, however little.
+  const needsNoSugar = asked?.ok === true && dosed === null && asked.value.value.fromPrimingVolumes < TRACE_VOLUMES;
+  const priming = needsNoSugar ? null : asked;
   const massG = priming?.ok === true ? priming.value.value.massG : 0;
   const primedGas = massG > 0 ? withPriming({ ...gas, liquid: primed }, { fermentableId, massG }) : gas;
   const volumeL = liquid.volumeL + (massG > 0 ? primedGas.liquid.volumeL - primed.volumeL : 0);
@@ -195,6 +203,7 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
     targetVolumes,
     levels,
     priming,
+    needsNoSugar,
     run,
     bands: [
       { name: 'fridge', ...pressureBand(sealed, FRIDGE_C) },

@@ -189,6 +189,9 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
   if (status === 'settled-short' && input.liquid.fruit === 'pear') {
     out.push({ text: 'Pears hold sorbitol, which does not ferment', speaks: 'for' });
   }
+  if (status === 'stalled' && input.liquid.fruit === 'pear') {
+    out.push({ text: 'Pears hold sorbitol, which does not ferment: more of it than usual would look just like this', speaks: 'note' });
+  }
   if (facts.tempC !== null) {
     const [least, comfortable] = input.yeast.tempC;
     if (facts.tooCold) out.push({ text: `${celsius(facts.tempC)} is well below the ${least} °C this yeast needs`, speaks: 'against' });

@@ -98,6 +98,15 @@ describe('BottleBench', () => {
     await page.submit();
     expect(page.written().map((e) => e.kind)).toEqual(['bottled']);
   });
+  it('puts none into one that holds the fizz asked for, and still fills the plastic one', async () => {
+    const page = await open();
+    await page.choose('fizz', '1.5');
+    // As cold as a fridge all the while, it holds all but a trace of 1.5 volumes.
+    await page.type('warmest', '3 C');
+    expect(page.text()).toContain('No sugar goes in: what it holds and what is left in it make the 1.5 volumes by themselves.');
+    await page.submit();
+    expect(page.written()).toMatchObject([{ kind: 'bottled', payload: { testBottle: true } }]);
+  });
   it('grows doubtful on a hotter day', async () => {
     const page = await open();
     await page.choose('fizz', '2');
