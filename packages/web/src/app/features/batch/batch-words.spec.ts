@@ -1,3 +1,4 @@
+import type { Entry } from '@trug/core';
 import { dayText } from '@trug/core/matter/quantity/days';
 import { DEFAULT_UNITS } from '@trug/core/matter/quantity/format-quantity';
 import { dayAt, filled, finishedLog, pitched, reading, sampleEntry, sampleView } from '../../../testing/sample-batch';

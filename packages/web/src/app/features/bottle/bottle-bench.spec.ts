@@ -1,6 +1,8 @@
 import { PageHarness } from '../../../testing/page-harness';
 import { BATCH_ID, filled, finishedLog, pitched, reading, sampleBatch, sampleEntry, testedLog } from '../../../testing/sample-batch';
 import { sampleSupply } from '../../../testing/sample-supply';
+import type { WayToHold } from '@trug/core/finish/bottle/ways-to-hold';
+import { pagesToHold, primingRefusal } from './bench-choices';
 import { BottleBench } from './bottle-bench';
 
 const keg = { id: 'K', name: 'Steel keg', kind: 'keg' as const, capacityL: 19 };
@@ -125,6 +127,23 @@ describe('BottleBench', () => {
     await page.type('acknowledge', 'I understand');
     await page.submit();
     expect(page.written()[1]?.payload).toMatchObject({ acknowledged: ['over-pressure'] });
+  });
+  it('leads to what would make them hold, each once, and to no page for other bottles', async () => {
+    const page = await open(finishedLog());
+    await page.choose('fizz', '2.6');
+    expect(page.texts('.ways a')).toEqual(['Find out what sugar is left', 'Malolactic change', 'Sulfite it']);
+    const verbs = (...ids: readonly WayToHold['id'][]): readonly string[] =>
+      pagesToHold(ids.map((id) => ({ id, text: '', chanceOverLimit: 0 }))).map(({ verb }) => verb);
+    expect(verbs('malolactic', 'plastic')).toEqual(['Malolactic change', 'Sulfite it']);
+    expect(verbs('test', 'test-and-malolactic')).toEqual(['Find out what sugar is left', 'Malolactic change', 'Sulfite it']);
+    expect(verbs('heavy', 'plastic')).toEqual([]);
+  });
+  it('says to test what settled high before it is asked to be livelier, until it is tested', () => {
+    const refused = (tested: boolean): string => primingRefusal('it will reach 1.9 volumes with no sugar added', { status: 'settled-short', tested });
+    expect(refused(false)).toBe(
+      'It will reach 1.9 volumes with no sugar added. Find out first what sugar is left: no livelier fizz is safe to ask for before.',
+    );
+    expect(refused(true)).toBe('It will reach 1.9 volumes with no sugar added. Choose a livelier fizz, or bottle it still.');
   });
   it('offers no words to type where what a high end may have left refuses these bottles', async () => {
     const high = [filled(), pitched(), reading(7, 1.012), reading(18, 1.003), reading(40, 1.003)];

@@ -37,7 +37,7 @@ import { CAP_COLOURS } from '@trug/core/book/state/entry-choices';
 import { bottlingPlan } from '@trug/core/book/plan/bottling-plan';
 import { celsiusIn, warmthProblem } from './bench-warmth';
 import { bottleActs } from './bottle-acts';
-import { cleanerChoices, fizzChoices, lotsText, primingRefusal, usualFizz } from './bench-choices';
+import { cleanerChoices, fizzChoices, lotsText, pagesToHold, primingRefusal, usualFizz } from './bench-choices';
 import { countProblem, NEW_BENCH, readBottles, ROOMS, typedCounts, type BottleBenchFields } from './bottle-draft';
 import { PressureColumn } from './pressure-column';
 import { SaidPipe } from '../../units/said.pipe';
@@ -195,7 +195,7 @@ export class BottleBench {
   protected readonly primingProblem = computed(() => {
     const priming = this.plan()?.priming;
     if (priming?.ok !== false) return null;
-    return primingRefusal(priming.error.message, this.verdict()?.status);
+    return primingRefusal(priming.error.message, { status: this.verdict()?.status, tested: (this.view()?.state.tested ?? null) !== null });
   });
   protected readonly run = computed(() => {
     const run = this.plan()?.run;
@@ -236,6 +236,7 @@ export class BottleBench {
       zone: this.units.zone(),
     });
   });
+  protected readonly pagesToHold = computed(() => pagesToHold(this.plan()?.ways ?? []));
   protected readonly runLine = computed(() => lotsText(this.run()?.value.lots ?? []));
   protected readonly cautions = computed(() => this.plan()?.check.cautions ?? []);
 
