@@ -83,6 +83,15 @@ describe('what a test does not find', () => {
     expect(is.otherSolidsGPerL - was.otherSolidsGPerL).toBeLessThan(6);
     expect(replay([...unread, tested(12, sugarTest(20))]).must).toEqual(replay(unread).must);
   });
+  it('shows no fall where a test before it agrees within their doubt, however long ago both were', () => {
+    const once = [...high, tested(36.1, forced(1.0105, 1.0095))];
+    const [was, is] = [once, [...once, tested(100, sugarTest(0))]].map((log) => liquidOf(replay(log))) as [Liquid, Liquid];
+    expect([fermentableGPerL(is), is.ethanolGPerL]).toEqual([0, expect.closeTo(was.ethanolGPerL, 9)]);
+    expect(gravityOf(is)).toBeCloseTo(gravityOf(was), 4);
+    // Twelve grams lie beyond the doubt of two tests: they fermented.
+    const far = liquidOf(replay([...high, tested(36.1, forced(1.0105, 1.005)), tested(100, sugarTest(0))]));
+    expect(gravityOf(far)).toBeLessThan(1.0105 - 0.004);
+  });
   it('does not make sugar of what was never there, nor of more than the sums have', () => {
     const more = sugarOf(high) + 6;
     expect(sugarOf([...high, tested(36.1, sugarTest(more))])).toBeCloseTo(more, 6);

@@ -35,6 +35,9 @@ const TEST_MISSES_G_PER_L = 15;
 /** How well a sample fermented out tells the sugar left, g/L as hexose. @source estimate: two readings of one sample with one stem */
 const FORCED_SD_G_PER_L = 0.0007 * 1000 * HEXOSE_G_PER_L_PER_POINT;
 
+/** Two tests further apart than this many of their doubts found different drinks. @source usual statistics: 1 in 20 by chance */
+const AGREES_SD = 2;
+
 /**
  * The sugar a test found.
  *
@@ -52,18 +55,17 @@ export function sugarFound(test: SugarTest, must: Liquid | null): number {
 
 /**
  * What a test of the sugar left changes: the sums believe it. Sugar it does not find is other matter where the gravity was
- * read with it; where nobody read, it may as well have fermented, and the next reading tells.
+ * read with it, or where a test before it agrees; where nobody read, it may as well have fermented, and the next reading tells.
  */
 function apply(state: Draft, { at, payload }: Filed<TestedPayload>): Patch {
   const liquid = inHand(state);
   const leftGPerL = sugarFound(payload, state.must);
-  const found = {
-    weighedGPerL: 0,
-    weighedSdGPerL: 0,
-    tested: { at, leftGPerL, sdGPerL: payload.by === 'sugar-test' ? SUGAR_TEST_SD_G_PER_L : FORCED_SD_G_PER_L },
-  };
+  const sdGPerL = payload.by === 'sugar-test' ? SUGAR_TEST_SD_G_PER_L : FORCED_SD_G_PER_L;
+  const found = { weighedGPerL: 0, weighedSdGPerL: 0, tested: { at, leftGPerL, sdGPerL } };
   const sums = fermentableGPerL(liquid);
-  if (!hasFreshReading(state, at) && leftGPerL < sums) {
+  // Two tests that agree as well as they can tell show no fall.
+  const agrees = state.tested !== null && sums - leftGPerL <= AGREES_SD * Math.hypot(state.tested.sdGPerL, sdGPerL);
+  if (!hasFreshReading(state, at) && !agrees && leftGPerL < sums) {
     const fermented = fermentFraction(liquid, 1 - leftGPerL / sums);
     return { ...found, liquid: fermented, lastLiquid: fermented };
   }

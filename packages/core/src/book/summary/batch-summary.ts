@@ -12,7 +12,7 @@ import { tastingsOf, type Tasting } from '../tasting/tastings.js';
 import type { Amount } from '../kinds/kind.js';
 
 /** Raised whenever a log folds into anything else than before, so that what was kept of older folds is made anew. */
-export const FOLD_VERSION = 9;
+export const FOLD_VERSION = 10;
 
 /** Something a batch was poured from. */
 export interface PouredFrom {
