@@ -47,7 +47,7 @@ function apply(state: Draft, { at, payload }: Filed<AdditionPayload>): Patch {
     case 'tannin':
       return both(state, (l) => addTannin(l, payload.massG));
     case 'sulfite':
-      return { ...both(state, (l) => addSulfite(l, payload.so2MgPerL)), sulfitedAt: at };
+      return { ...both(state, (l) => addSulfite(l, payload.so2MgPerL)), sulfitedAt: at, ...(state.pitchedAt === null ? { settledAt: at } : {}) };
     case 'nutrient':
       return fed(state, at, payload);
     case 'enzyme':

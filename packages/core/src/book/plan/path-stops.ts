@@ -61,7 +61,7 @@ export function pathStops(input: PathInput): readonly PathStop[] {
   const bottledAt = state.crates[0]?.bottledAt ?? state.keg?.at ?? null;
   const doneAt: Partial<Record<Stage, string | null>> = {
     juice: state.filledAt,
-    settle: state.sulfitedAt,
+    settle: state.settledAt,
     pitch: state.pitchedAt,
     rack: state.rackedAt,
     bottle: bottledAt,

@@ -154,6 +154,8 @@ export interface BatchState {
   /** The pulp it stands on; null where there is none, or it was strained. */
   readonly pulp: Pulp | null;
   readonly sulfitedAt: string | null;
+  /** When it was last sulfited before its yeast: what settles it. */
+  readonly settledAt: string | null;
   readonly pitchedAt: string | null;
   /** What its original gravity rests on: the carton's promise, the sum of a recipe, or a reading off glass. */
   readonly originalBy: 'carton' | 'sum' | 'glass';
@@ -215,6 +217,7 @@ export const EMPTY_STATE: BatchState = Object.freeze({
   filledAt: null,
   pulp: null,
   sulfitedAt: null,
+  settledAt: null,
   pitchedAt: null,
   originalBy: 'sum',
   pitch: null,

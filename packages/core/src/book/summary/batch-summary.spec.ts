@@ -49,7 +49,7 @@ describe('summarise', () => {
     const folds = Array.from({ length: 40 }, (_none, seed) => JSON.stringify(summarise(madeSeason(seed).log), rounded));
     let mark = 0x811c9dc5;
     for (const char of folds.join('')) mark = Math.imul(mark ^ (char.codePointAt(0) ?? 0), 0x01000193) >>> 0;
-    expect([FOLD_VERSION, mark.toString(16)]).toEqual([10, 'f869d1d5']);
+    expect([FOLD_VERSION, mark.toString(16)]).toEqual([10, '8bfb2727']);
   });
   it('keeps of a long list the first, the last and ten between, and all of those when asked again', () => {
     const long = Array.from({ length: 100 }, (_none, i) => i);

@@ -27,6 +27,10 @@ describe('Units', () => {
     const units = unitsOf({ volume: 'us-gal', temperature: 'degF', pressure: 'psi' });
     expect([units.volume(18.927), units.temperature(18), units.pressure(2), units.percent(6.53)]).toEqual(['5 US gal', '64 °F', '29 psi', '6.5 %']);
   });
+  it('tells an amount as near as the marks on its vessel, and less than a litre by a jug’s', () => {
+    expect([0.15, 0.347, 12.96].map((litres) => unitsOf().volumeAbout(litres))).toEqual(['150 mL', '350 mL', '13 L']);
+    expect(unitsOf({ volume: 'us-gal' }).volumeAbout(18.927)).toBe('5 US gal');
+  });
   it('knows nothing typed from something unreadable', () => {
     const units = unitsOf();
     expect(readQuantity(units, '  ', 'volume')).toBeNull();

@@ -22,9 +22,13 @@ export class Units {
     return this.text('volume', valueL);
   }
 
-  /** As near as a vessel's marks tell: what was filled as 5 gallons is 5 gallons, and not what a tenth of a litre makes of them. */
+  /**
+   * As near as a vessel's marks tell, or a jug's for less than a litre: what was filled as 5 gallons is 5 gallons, and not what a
+   * tenth of a litre makes of them.
+   */
   volumeAbout(valueL: number): string {
-    return this.volume(this.preferences().volume === 'L' ? Math.round(valueL * 10) / 10 : valueL);
+    const marks = Math.abs(valueL) < 1 ? 100 : 10;
+    return this.volume(this.preferences().volume === 'L' ? Math.round(valueL * marks) / marks : valueL);
   }
 
   /** An amount where there is no room to say which gallon. */

@@ -9,7 +9,7 @@ import { pathStops } from '@trug/core/book/plan/path-stops';
 
 const LOG_UNITS = { gravity: (sg: number) => sg.toFixed(3), day: (iso: string, weekday = false) => dayText(iso, weekday), preferences: () => DEFAULT_UNITS };
 
-const stopsOf = (log: Parameters<typeof sampleView>[0], today: number): string[] => {
+const pathOf = (log: Parameters<typeof sampleView>[0], today: number): ReturnType<typeof pathStops> => {
   const view = sampleView(log, today);
   return pathStops({
     state: view.state,
@@ -18,8 +18,9 @@ const stopsOf = (log: Parameters<typeof sampleView>[0], today: number): string[]
     now: dayAt(today),
     status: view.verdict?.value.status ?? null,
     jobs: view.jobs,
-  }).map((s) => s.state);
+  });
 };
+const stopsOf = (...path: Parameters<typeof pathOf>): string[] => pathOf(...path).map((s) => s.state);
 
 describe('nowWords', () => {
   it.each([
@@ -75,6 +76,12 @@ describe('pathStops', () => {
     expect(stopsOf(finishedLog(), 26)).toEqual(['done', 'skipped', 'done', 'done', 'here', 'ahead', 'ahead', 'ahead', 'ahead']);
     const sulfited = sampleEntry('addition', 0.05, { what: 'sulfite', so2MgPerL: 50 });
     expect(stopsOf([...finishedLog(), sulfited], 26)[1]).toBe('done');
+  });
+  it('settles a must before its yeast, whatever sulfite keeps the drink later', () => {
+    const sulfite = (day: number): ReturnType<typeof filled> => sampleEntry('addition', day, { what: 'sulfite', so2MgPerL: 50 });
+    const before = [filled(), sulfite(0.05), pitched(), ...finishedLog().slice(2)];
+    expect(pathOf([...before, sulfite(26)], 26)[1]).toEqual(pathOf(before, 26)[1]);
+    expect(stopsOf([...finishedLog(), sulfite(26)], 26)[1]).toBe('skipped');
   });
 });
 
