@@ -5,6 +5,9 @@ import { urgencyOf, type Job } from './job.js';
 /** Lees that dry set like glue, so a vessel is cleaned by the next day. @source usual practice */
 const CLEAN_WITHIN_DAYS = 1;
 
+/** How vessels are washed that had drink in them. */
+export const washText = (of: 'it' | 'each'): string => `Rinse ${of}, brush it with hot washing soda, gloves on, rinse again and let it drain.`;
+
 /**
  * What empty vessels ask for.
  *
@@ -21,7 +24,7 @@ export function vesselJobs(dirty: readonly DirtyVessel[], nameOf: (id: string) =
       id: `${vesselId}:clean:${since}`,
       kind: 'clean',
       title: `Clean ${nameOf(vesselId)}`,
-      detail: `Empty since ${dayText(since, false, zone)}. Rinse it, brush it with hot washing soda, gloves on, rinse again and let it drain.`,
+      detail: `Empty since ${dayText(since, false, zone)}. ${washText('it')}`,
       dueAt,
       urgency: urgencyOf(dueAt, today, zone),
     };

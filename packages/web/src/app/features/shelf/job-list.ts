@@ -4,6 +4,7 @@ import { Store } from '@ngrx/store';
 import type { JobKind, JobUrgency } from '@trug/core';
 import { wantedJobs } from '@trug/core/book/plan/put-off';
 import { juiceJobs } from '@trug/core/book/plan/juice-jobs';
+import { washText } from '@trug/core/book/plan/vessel-jobs';
 import { countText } from '@trug/core/matter/quantity/count-text';
 import { vesselJobs } from '@trug/core/book/plan/vessel-jobs';
 import { selectDirtyVessels } from '../../state/free-vessels';
@@ -108,7 +109,7 @@ export class JobList {
           verb: ACTS[first.kind].verb,
           fragment: alike.length === 1 && first.fragment !== '' ? first.fragment : undefined,
           title: alike.length === 1 ? first.title : `Clean ${countText(alike.length, 'vessel')}`,
-          detail: alike.length === 1 ? first.detail : `${alike.map((job) => this.nameOf(job.fragment)).join(', ')}. ${first.detail}`,
+          detail: alike.length === 1 ? first.detail : `${alike.map((job) => this.nameOf(job.fragment)).join(', ')}. ${washText('each')}`,
           single: alike.length === 1,
           beyond: place > MOST_ON_A_PHONE,
         };
