@@ -43,6 +43,7 @@ const GROUPS = {
       'book/state/bottling-check',
       'book/log/check-entry',
       'book/kinds/bottled',
+      'book/kinds/infused',
       'book/kinds/tested',
       'book/kinds/kegged',
       'book/kinds/stabilised',
