@@ -11,6 +11,7 @@ import puppeteer from 'puppeteer-core';
 import { openRaw } from '../packages/server/dist/db/raw-database.js';
 import { digestOf } from '../packages/server/dist/batches/read-entry-row.js';
 import { CHROMIUM_FLAGS, ROOT, run, say, startBuiltServer } from '../tools/lib.mjs';
+import { asked, benchBlocking } from './blocking.mjs';
 import { median, ratio } from './figures.mjs';
 
 const BATCHES = 300;
@@ -210,6 +211,12 @@ export async function benchBigCellar(executablePath) {
       say(`a batch of ${LONG_ENTRIES} entries opened: ${openMs.toFixed(0)} ms, ${ratio(openMs, OPEN_LIMIT_MS)}`);
       const fileMs = await filing(url, 2);
       say(`an entry filed: ${fileMs.toFixed(1)} ms, ${(fileMs / emptyMs).toFixed(2)} × in an empty cellar`);
+      await benchBlocking(url, {
+        [`the list of ${BATCHES} batches`]: asked(url, '/api/batches'),
+        'what a window starts with': asked(url, '/api/start'),
+        [`a batch of ${LONG_ENTRIES} entries`]: asked(url, `/api/batches/${ulidOf('B', BATCHES - 1)}`),
+        'a batch begun and read 41 times': (i) => filing(url, 3 + i),
+      });
       const shelfMs = await shelfShown(url, executablePath, 'trug-vessel svg');
       const beside = (ms) => `${ms.toFixed(0)} ms, ${(ms / blankMs).toFixed(2)} × the blank page (at most ${SHELF_LIMIT})`;
       say(

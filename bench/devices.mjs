@@ -2,6 +2,7 @@
 import { performance } from 'node:perf_hooks';
 import puppeteer from 'puppeteer-core';
 import { CHROMIUM_FLAGS, say } from '../tools/lib.mjs';
+import { asked, benchBlocking } from './blocking.mjs';
 import { median, ratio } from './figures.mjs';
 
 const READINGS = 50_000;
@@ -10,6 +11,8 @@ const LEAST_PER_S = 1000;
 const DRAWN_LIMIT_MS = 200;
 /** What people take for at once. */
 const ZOOM_LIMIT_MS = 100;
+/** One picture of sixty a second. */
+const REDRAWN_LIMIT_MS = 16;
 /** Three readings a minute. */
 const STEP_S = 20;
 
@@ -44,6 +47,7 @@ export async function benchDevices(url, executablePath) {
   const browser = await puppeteer.launch({ executablePath, args: CHROMIUM_FLAGS, headless: true });
   const drawn = [];
   const zoomed = [];
+  const redrawn = [];
   for (let i = 0; i < 5; i += 1) {
     const context = await browser.createBrowserContext();
     const page = await context.newPage();
@@ -53,6 +57,14 @@ export async function benchDevices(url, executablePath) {
     drawn.push(await page.waitForFunction(() => window.drawnMs).then((handle) => handle.jsonValue()));
     // The forecast's worker shares the machine; zooming is timed once it is done.
     await page.waitForSelector('trug-ahead .lead');
+    // And with one more of them, as long as the device goes on.
+    for (let more = 0; more < 4; more += 1) {
+      await page.evaluate(markRedrawing);
+      // Some minutes on, so that the end of the line moves by more than a thousandth of a pixel.
+      const at = Math.floor(pitchedS + 60 + READINGS * STEP_S + (i * 4 + more) * 1200);
+      await send(`${url}/api/devices/${device}/readings`, [{ at, sg: 1.0375, tempC: 8 }]);
+      redrawn.push(await page.waitForFunction(() => window.redrawnMs).then((handle) => handle.jsonValue()));
+    }
     zoomed.push(await page.evaluate(dragAcross));
     await context.close();
   }
@@ -60,10 +72,19 @@ export async function benchDevices(url, executablePath) {
   say(
     `their curve drawn ${median(drawn).toFixed(0)} ms after arrival, ${ratio(median(drawn), DRAWN_LIMIT_MS)}; zoomed in ${median(zoomed).toFixed(0)} ms, ${ratio(median(zoomed), ZOOM_LIMIT_MS)}`,
   );
+  say(`one more of them is in the line ${median(redrawn).toFixed(1)} ms after it came, ${ratio(median(redrawn), REDRAWN_LIMIT_MS)}`);
+  await benchBlocking(url, { [`the curve of ${READINGS} readings`]: asked(url, `/api/devices/readings?batch=${batch.id}`) });
 }
 
 /** Runs in the page: notes how long after the readings' arrival their line is there. */
 function markArrivalAndDrawing() {
+  const listen = EventSource.prototype.addEventListener;
+  EventSource.prototype.addEventListener = function (type, told) {
+    return listen.call(this, type, (event) => {
+      if (type === 'readings') window.cameMs = performance.now();
+      told(event);
+    });
+  };
   const arrivedAt = () => performance.getEntriesByType('resource').find((e) => e.name.includes('/devices/readings'))?.responseEnd;
   const look = () => {
     const at = arrivedAt();
@@ -71,6 +92,22 @@ function markArrivalAndDrawing() {
     else requestAnimationFrame(look);
   };
   requestAnimationFrame(look);
+}
+
+/** Runs in the page: notes how long after a reading came in the line has it. */
+function markRedrawing() {
+  const line = () => document.querySelector('path.device').getAttribute('d');
+  window.redrawnMs = undefined;
+  window.cameMs = undefined;
+  let was = line();
+  new MutationObserver((_changes, observer) => {
+    // A forecast that comes in moves the line too.
+    if (window.cameMs === undefined) was = line();
+    else if (line() !== was) {
+      window.redrawnMs = performance.now() - window.cameMs;
+      observer.disconnect();
+    }
+  }).observe(document.querySelector('trug-curve'), { subtree: true, childList: true, attributes: true, attributeFilter: ['d'] });
 }
 
 /** Runs in the page: drags over a third of the curve and waits for the next picture. */

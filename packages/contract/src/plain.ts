@@ -10,7 +10,7 @@ export { TAPES } from './batches/tapes.js';
 export type { StoredJuice } from './juices/stored-juice.js';
 export type { SupplyDto, SupplyKind } from './supplies/supply.dto.js';
 export type { InstrumentDto, InstrumentKindId } from './instruments/instrument.dto.js';
-export type { DeviceColumns, ReadingsReply, RunningStandIn } from './devices/device-series.js';
+export type { DeviceColumns, HeldColumns, ReadingsReply, RunningStandIn } from './devices/device-series.js';
 export type { TastingNow } from './tasting/tasting-now.js';
 export type { TastingDto } from './tasting/tasting.dto.js';
 export type { StoredRecipe } from './recipes/stored-recipe.js';

@@ -217,6 +217,7 @@ export { answersFromBatch, factsOfBatch } from './book/faults/facts-of-batch.js'
 export { answersOf, FAULT_NOTE_LEAD, signsInNotes, type NotedSign } from './book/faults/signs-in-notes.js';
 // devices and tables of readings
 export { EMPTY_TRACK, type Track } from './book/device/track.js';
+export { DEVICE_TIERS } from './book/device/device-tiers.js';
 export { thinOut } from './book/device/thin-out.js';
 export {
   deviceGravity,

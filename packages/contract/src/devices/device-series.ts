@@ -10,6 +10,11 @@ export interface DeviceColumns {
   readonly madeUp: boolean;
 }
 
+/** What was fetched of a device, which may be thinned, with how many readings of it there are about the batch in all. */
+export interface HeldColumns extends DeviceColumns {
+  readonly held: number;
+}
+
 /** The reply to readings that were taken in. */
 export interface ReadingsReply {
   /** How many were new. */

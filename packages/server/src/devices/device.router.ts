@@ -1,4 +1,4 @@
-import { StandInDto } from '@trug/contract';
+import { isUnixSeconds, StandInDto } from '@trug/contract';
 import { Router, type Request } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { HttpError } from '../http/http-error.js';
@@ -15,8 +15,16 @@ function batchOf(query: unknown): string {
   return query;
 }
 
+function sinceOf(query: unknown): number | null {
+  if (query === undefined) return null;
+  const sinceS = typeof query === 'string' && query !== '' ? Number(query) : NaN;
+  if (!isUnixSeconds(sinceS)) throw new HttpError('bad-request', 'since is a moment in seconds since 1970, as ?since=1790000000');
+  return sinceS;
+}
+
 /**
- * `POST /:id/readings` takes readings in, `DELETE /:id/readings?batch=` takes them out again, `GET /readings?batch=` gives a batch's, `GET /live?batch=` follows them as
+ * `POST /:id/readings` takes readings in, `DELETE /:id/readings?batch=` takes them out again, `GET /readings?batch=&since=` gives a batch's,
+ * thinned where they are old, or those since a moment, `GET /live?batch=` follows them as
  * server-sent events, `GET /stand-ins`, `POST` and `DELETE /:id/stand-in` run simulated devices.
  *
  * @param parts - the use cases, the hub of open pages, the stand-ins and over how long requests are counted, ms
@@ -50,7 +58,7 @@ export function createDeviceRouter({
     },
   });
   router.get('/readings', async (request, response) => {
-    response.json(await service.ofBatch(batchOf(request.query['batch'])));
+    response.json(await service.shownOf(batchOf(request.query['batch']), sinceOf(request.query['since'])));
   });
   router.get('/live', (request, response) => {
     hub.follow(batchOf(request.query['batch']), response);

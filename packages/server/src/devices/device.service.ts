@@ -1,4 +1,4 @@
-import type { DeviceColumns, InstrumentDto, ReadingsReply } from '@trug/contract';
+import type { DeviceColumns, HeldColumns, InstrumentDto, ReadingsReply } from '@trug/contract';
 import { Op, type Transaction } from 'sequelize';
 import type { Clock } from '../run/clock.js';
 import { BatchModel } from '../batches/batch.model.js';
@@ -8,6 +8,7 @@ import { HttpError } from '../http/http-error.js';
 import { DeviceReadingModel } from './device-reading.model.js';
 import type { LiveHub } from './live-hub.js';
 import { readReadings, type PostedReading } from './read-readings.js';
+import { newerReadings, readingsHeld, thinnedReadings, type DeviceRow } from './shown-readings.js';
 
 /** What the service needs. */
 export interface DeviceServiceDeps {
@@ -32,6 +33,8 @@ export interface DeviceService {
   readonly store: (post: ReadPost) => Promise<ReadingsReply>;
   /** Everything devices sent about a batch. */
   readonly ofBatch: (batchId: string) => Promise<readonly DeviceColumns[]>;
+  /** The same as it is drawn: thinned where it is old, or all that is newer than a moment, s since 1970. */
+  readonly shownOf: (batchId: string, sinceS: number | null) => Promise<readonly HeldColumns[]>;
   /** Takes out what a device sent about a batch, such as a stand-in's play; gives how many readings that were. */
   readonly forget: (deviceId: string, batchId: string) => Promise<number>;
   /** A device's newest reading about a batch, s since 1970, and whether any is a true one; null when there is none. */
@@ -51,6 +54,17 @@ function columnsOf(deviceId: string, rows: readonly PostedReading[]): DeviceColu
     massG: rows.map((r) => r.massG),
     madeUp: rows.some((r) => r.madeUp),
   };
+}
+
+/** Rows by the device that sent them, each in their order. */
+function byDevice(rows: readonly DeviceRow[]): ReadonlyMap<string, readonly PostedReading[]> {
+  const lists = new Map<string, PostedReading[]>();
+  for (const row of rows) {
+    const list = lists.get(row.deviceId);
+    if (list) list.push(row);
+    else lists.set(row.deviceId, [row]);
+  }
+  return lists;
 }
 
 /**
@@ -99,21 +113,21 @@ export function createDeviceService({ write, clock, instruments, hub }: DeviceSe
       return { stored: added.length, repeated: readings.length - added.length };
     },
     ofBatch: async (batchId) => {
-      const rows = await DeviceReadingModel.findAll({
-        where: { batchId },
-        order: [
-          ['deviceId', 'ASC'],
-          ['atS', 'ASC'],
-        ],
-        raw: true,
-      });
-      const byDevice = new Map<string, PostedReading[]>();
-      for (const row of rows) {
-        const list = byDevice.get(row.deviceId);
-        if (list) list.push(row);
-        else byDevice.set(row.deviceId, [row]);
-      }
-      return [...byDevice].map(([deviceId, list]) => columnsOf(deviceId, list));
+      const rows = byDevice(
+        await DeviceReadingModel.findAll({
+          where: { batchId },
+          order: [
+            ['deviceId', 'ASC'],
+            ['atS', 'ASC'],
+          ],
+          raw: true,
+        }),
+      );
+      return [...rows].map(([deviceId, list]) => columnsOf(deviceId, list));
+    },
+    shownOf: async (batchId, sinceS) => {
+      const rows = byDevice(await (sinceS === null ? thinnedReadings(batchId) : newerReadings(batchId, sinceS)));
+      return (await readingsHeld(batchId)).map(({ deviceId, held }) => ({ ...columnsOf(deviceId, rows.get(deviceId) ?? []), held }));
     },
     forget: async (deviceId, batchId) => {
       const count = await write((transaction) => DeviceReadingModel.destroy({ where: { deviceId, batchId }, transaction }));

@@ -1,4 +1,4 @@
-import type { DeviceColumns, InstrumentDto, ReadingsReply } from '@trug/contract';
+import type { DeviceColumns, HeldColumns, InstrumentDto, ReadingsReply } from '@trug/contract';
 import { deviceGravity, EMPTY_TRACK } from '@trug/core';
 import { ulid } from 'ulid';
 import { sampleBatch, sampleFill, samplePitch } from '../testing/sample-entries.js';
@@ -38,6 +38,57 @@ async function put(card: Partial<InstrumentDto> = {}): Promise<string> {
 const post = (device: string, body: unknown): ReturnType<TestServer['request']> => server.request('POST', `/api/devices/${device}/readings`, body);
 const of = async (batch: string): Promise<readonly DeviceColumns[]> =>
   (await server.request('GET', `/api/devices/readings?batch=${batch}`)).body as DeviceColumns[];
+
+describe('a long series of a device', () => {
+  const newestS = 1793520000;
+  /** A float that sends each minute for twenty days, knocked now and then, with no gravity in some minutes. */
+  const sent = Array.from({ length: 20 * 1440 }, (_none, i) => {
+    const at = newestS - (20 * 1440 - 1 - i) * 60;
+    return i % 97 === 0 ? { at, tempC: 15 } : { at, sg: 1.02 + ((i * 7919) % 400) / 1e5 + (i % 50 === 0 ? 0.02 : 0), tempC: 15 };
+  });
+
+  it('comes as it was sent for a day, by the reading in the middle of each five minutes before that, and of each hour after a fortnight', async () => {
+    const batch = await begun();
+    const device = await put({ batchId: batch });
+    for (let i = 0; i < sent.length; i += 5000) expect((await post(device, sent.slice(i, i + 5000))).status).toBe(200);
+    const [shown] = (await server.request('GET', `/api/devices/readings?batch=${batch}`)).body as HeldColumns[];
+    const lengthS = (at: number): number => (newestS - at < 86_400 ? 1 : newestS - at < 14 * 86_400 ? 300 : 3600);
+    const stretches = new Map<string, (typeof sent)[number][]>();
+    for (const each of sent) {
+      const key = `${lengthS(each.at)}:${Math.floor(each.at / lengthS(each.at))}`;
+      stretches.set(key, [...(stretches.get(key) ?? []), each]);
+    }
+    // What sent no gravity stands by its warmth, 15, which is over every gravity.
+    const middles = [...stretches.values()].map((list) => {
+      const ordered = [...list].sort((a, b) => (a.sg ?? a.tempC) - (b.sg ?? b.tempC) || a.at - b.at);
+      return ordered[Math.floor((ordered.length + 1) / 2) - 1];
+    });
+    expect(shown?.at.map((at, i) => [at, shown.sg[i] ?? null])).toEqual(middles.map((each) => [each?.at, each?.sg ?? null]));
+    expect(shown?.held).toBe(sent.length);
+    expect(shown?.at.length).toBeLessThan(sent.length / 5);
+    // All of it is still there to be given out.
+    const out = await server.request('GET', `/api/readings?batch=${batch}&format=json`);
+    expect((out.body as readonly { by: string }[]).filter((r) => r.by === 'Float')).toHaveLength(sent.length);
+  });
+  it('is asked for since a moment, with how many there are in all, and refused where that is none', async () => {
+    const batch = await begun();
+    const [float, scale, silent] = [await put({ batchId: batch }), await put({ batchId: batch, kind: 'scale' }), await put({ batchId: batch })];
+    await post(
+      float,
+      [10, 20, 30].map((s) => ({ at: newestS + s, sg: 1.03 })),
+    );
+    await post(scale, [{ at: newestS + 10, massG: 21_000 }]);
+    const since = async (query: string): Promise<{ readonly status: number; readonly body: unknown }> =>
+      server.request('GET', `/api/devices/readings?batch=${batch}&since=${query}`);
+    const found = (await since(String(newestS + 15))).body as readonly HeldColumns[];
+    expect(Object.fromEntries(found.map((each) => [each.deviceId, [each.at, each.held]]))).toEqual({
+      [float]: [[newestS + 20, newestS + 30], 3],
+      [scale]: [[], 1],
+    });
+    expect(found.some(({ deviceId }) => deviceId === silent)).toBe(false);
+    for (const none of ['', 'yesterday', '-5', '1e99']) expect((await since(none)).status).toBe(400);
+  });
+});
 
 describe('readings of a device', () => {
   it('are taken in as one, as a list, or with their batch, in the units a script may have', async () => {

@@ -3,7 +3,7 @@ import { DAY_MS } from '../../matter/quantity/days.js';
 import { deviceLevel, type DeviceLevel } from './device-level.js';
 import { gravityByWeight } from './gravity-by-weight.js';
 import { offsetAgainstGlass, type GlassCheck } from './offset-against-glass.js';
-import { smoothTrack } from './smooth-track.js';
+import { smoothTrack, type SmoothTrack } from './smooth-track.js';
 import { EMPTY_TRACK, type Track } from './track.js';
 
 /** What a device sent about one batch, in rising order of time; a figure it did not send is null. */
@@ -30,6 +30,12 @@ export interface DeviceGravity {
   readonly check: GlassCheck;
   readonly level: DeviceLevel | null;
   readonly madeUp: boolean;
+}
+
+/** The same with what it was made from, so that what comes next costs little. */
+export interface GrowingGravity extends DeviceGravity {
+  /** Smoothed, and not yet corrected. */
+  readonly rough: SmoothTrack;
 }
 
 /** One quantity of a series, without its gaps. */
@@ -92,17 +98,18 @@ export const FOAM_LIFTS_SG = 0.002;
  * @param series - what it sent
  * @param must - the must as pitched, for a scale; null when unknown
  * @param glass - corrected gravities read off glass, by time
+ * @param before - the same before the last figures came, which spares most of the work; the result is the same without
  * @returns it made ready; null when it sent nothing that tells gravity
  */
-export function deviceGravity(series: DeviceSeries, must: Liquid | null, glass: Track): DeviceGravity | null {
+export function deviceGravity(series: DeviceSeries, must: Liquid | null, glass: Track, before?: GrowingGravity): GrowingGravity | null {
   const direct = trackOf(series, 'sg');
   const raw = direct.atMs.length > 0 ? direct : must ? gravityByWeight(trackOf(series, 'massG'), must) : EMPTY_TRACK;
   if (raw.atMs.length === 0) return null;
-  const rough = smoothTrack(raw, FOAM_LIFTS_SG);
+  const rough = smoothTrack(raw, FOAM_LIFTS_SG, before?.rough);
   const check = offsetAgainstGlass(rough, glass);
   const smooth = { atMs: rough.atMs, values: rough.values.map((sg) => sg - check.offsetSg) };
   const { deviceId, madeUp } = series;
-  return { deviceId, raw, smooth, scatterSg: rough.scatter, check, level: deviceLevel(smooth), madeUp };
+  return { deviceId, raw, smooth, scatterSg: rough.scatter, check, level: deviceLevel(smooth), madeUp, rough };
 }
 
 /**

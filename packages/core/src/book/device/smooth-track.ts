@@ -1,16 +1,16 @@
 import { median } from '../../base/numeric/median.js';
 import { DAY_MS } from '../../matter/quantity/days.js';
+import { mediansByStretch, type Stretches } from './stretches.js';
 import { indexAt, valueAt, type Track } from './track.js';
 
 /** A track with the roughness taken out. */
 export interface SmoothTrack extends Track {
   /** How far the raw figures scatter about it, one standard deviation, in the track's own unit. */
   readonly scatter: number;
+  /** What it was made from, so that figures which follow need only the end of it made anew. */
+  readonly from: { readonly stretches: Stretches; readonly first: readonly number[]; readonly liftedBy: number };
 }
 
-/** Medians are taken over stretches of this length, longer ones where the track is long. */
-const LEAST_STRETCH_MS = DAY_MS / 24;
-const MOST_STRETCHES = 500;
 /** A local line looks this many stretches to each side, and needs this many figures. */
 const REACH = 20;
 const LEAST_IN_REACH = 3;
@@ -27,35 +27,30 @@ const MAD_TO_SD = 1.4826;
  *
  * @param track - in rising order of time, at least one figure
  * @param liftedBy - figures this far above the first round, in the track's own unit, are left out of the second; Infinity for no second round
+ * @param before - the same track as it was smoothed before the last figures came; the result is the same with it and without
  * @returns one figure a stretch that holds any
  * @source repeated medians: Siegel (1982), Biometrika 69
  */
-export function smoothTrack(track: Track, liftedBy = Infinity): SmoothTrack {
-  const rough = mediansByStretch(track);
-  const first = rough.atMs.map((ms, i) => localLine(rough, ms, rough.values[i] ?? 0));
+export function smoothTrack(track: Track, liftedBy = Infinity, before?: SmoothTrack): SmoothTrack {
+  const known = before?.from.liftedBy === liftedBy ? before : undefined;
+  const stretches = mediansByStretch(track, known?.from.stretches);
+  const { rough } = stretches;
+  // A first line looks as far as its reach, and a second one as far again.
+  const sameFirst = known ? Math.max(0, stretches.same - REACH) : 0;
+  const first = continued(known?.from.first, sameFirst, rough, (ms, i) => localLine(rough, ms, rough.values[i] ?? 0));
+  const sameSmooth = indexAt(rough, (rough.atMs[sameFirst] ?? -Infinity) - REACH_MS);
   const kept = rough.values.map((value, i) => value - (first[i] ?? 0) <= liftedBy);
   const sound = kept.every((k) => k) ? rough : { atMs: rough.atMs.filter((_ms, i) => kept[i]), values: rough.values.filter((_v, i) => kept[i]) };
-  const values = sound === rough ? first : rough.atMs.map((ms, i) => localLine(sound, ms, first[i] ?? 0));
+  const values = sound === rough ? first : continued(known?.values, sameSmooth, rough, (ms, i) => localLine(sound, ms, first[i] ?? 0));
   const smooth = { atMs: rough.atMs, values };
-  return { ...smooth, scatter: scatterAbout(smooth, track) };
+  return { ...smooth, scatter: scatterAbout(smooth, track), from: { stretches, first, liftedBy } };
 }
 
-function mediansByStretch(track: Track): Track {
-  const first = track.atMs[0] ?? 0;
-  const last = track.atMs.at(-1) ?? 0;
-  const stretchMs = Math.max(LEAST_STRETCH_MS, (last - first) / MOST_STRETCHES);
-  const atMs: number[] = [];
-  const values: number[] = [];
-  for (let begin = 0; begin < track.atMs.length; ) {
-    const stretch = Math.floor(((track.atMs[begin] ?? 0) - first) / stretchMs);
-    let end = begin + 1;
-    while (end < track.atMs.length && Math.floor(((track.atMs[end] ?? 0) - first) / stretchMs) === stretch) end += 1;
-    atMs.push(((track.atMs[begin] ?? 0) + (track.atMs[end - 1] ?? 0)) / 2);
-    values.push(median(track.values.slice(begin, end)));
-    begin = end;
-  }
-  return { atMs, values };
-}
+/** Figures of which the first so many are known already. */
+const continued = (known: readonly number[] | undefined, same: number, { atMs }: Track, figureAt: (ms: number, i: number) => number): readonly number[] => [
+  ...(known ?? []).slice(0, same),
+  ...atMs.slice(known ? same : 0).map((ms, k) => figureAt(ms, (known ? same : 0) + k)),
+];
 
 function localLine(rough: Track, ms: number, otherwise: number): number {
   const i = indexAt(rough, ms);

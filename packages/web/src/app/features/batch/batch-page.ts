@@ -8,13 +8,14 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Forecast } from '@trug/core';
 import { deviceNow } from '@trug/core/book/device/device-now';
-import { forDeviceForecast, type DeviceGravity, type DeviceReading } from '@trug/core/book/device/device-tracks';
+import { forDeviceForecast, type DeviceGravity, type DeviceReading, type DeviceSeries, type GrowingGravity } from '@trug/core/book/device/device-tracks';
 import { isAtRest } from '@trug/core/ferment/verdict/verdict';
 import { phOf } from '@trug/core/matter/liquid/acid-chemistry';
 import { likelyEndOn } from '@trug/core/ferment/forecast/forecast-words';
 import { fermentableGPerL, gravityOf } from '@trug/core/matter/liquid/views';
 import { devicesOf } from '@trug/core/book/outlook/devices-of';
 import { figure } from '@trug/core/base/worked/figures';
+import type { BatchView } from '../../state/batch-views.selectors';
 import { injectBatchView } from '../../state/batch-of-page';
 import { DeviceFeed } from '../../shared/device-feed/device-feed';
 import { Icon } from '../../shared/icon/icon';
@@ -34,6 +35,12 @@ import { pathStops } from '@trug/core/book/plan/path-stops';
 import { appFeature } from '../../state/app.reducer';
 import { instrumentsFeature } from '../../state/resources.reducer';
 import { vesselsFeature } from '../../state/vessels.reducer';
+
+/** What is drawn of devices: whose batch, and what they sent. */
+interface DevicesSource {
+  readonly view: BatchView | undefined;
+  readonly series: readonly DeviceSeries[];
+}
 
 /** One batch: its tape and path, Now, the Curve, its log and what is in it. */
 @Component({
@@ -55,9 +62,10 @@ export class BatchPage {
   protected readonly view = injectBatchView(this.id);
   protected readonly forecast = signal<Forecast | null>(null);
   protected readonly deviceTrouble = this.feed.trouble;
-  protected readonly devices = computed(() => {
-    const view = this.view();
-    return view ? devicesOf(view.state, this.feed.series()) : [];
+  /** Each made from what it was before, so that one more figure costs little. */
+  protected readonly devices = linkedSignal<DevicesSource, readonly GrowingGravity[]>({
+    source: () => ({ view: this.view(), series: this.feed.series() }),
+    computation: ({ view, series }, before) => (view ? devicesOf(view.state, series, before?.value) : []),
   });
   /** What the forecast takes from devices, once they are quiet for a moment; null until it is known what they sent before. */
   protected readonly deviceReadings = linkedSignal<readonly DeviceGravity[] | 'unknown' | 'busy', readonly DeviceReading[] | null>({

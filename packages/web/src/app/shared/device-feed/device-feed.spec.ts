@@ -29,6 +29,8 @@ const columns = (...at: readonly number[]): object => {
   const none = at.map(() => null);
   return { deviceId: 'F', at, sg: at.map((s) => 1 + s / 1000), tempC: none, ph: none, massG: none, madeUp: false };
 };
+/** As fetched, with how many the server has. */
+const fetched = (held: number, ...at: readonly number[]): object => ({ ...columns(...at), held });
 
 let feed: DeviceFeed;
 let http: HttpTestingController;
@@ -62,7 +64,7 @@ describe('DeviceFeed', () => {
     MadeStream.last?.dispatchEvent(new Event('open'));
     MadeStream.last?.tell(columns(30, 40));
     expect(feed.waits()).toBe(true);
-    http.expectOne('/api/devices/readings?batch=B').flush([columns(10, 20, 30)]);
+    http.expectOne('/api/devices/readings?batch=B').flush([fetched(4, 10, 20, 30)]);
     await until(() => feed.series().length > 0);
     expect(feed.series()[0]?.atMs).toEqual([10_000, 20_000, 30_000, 40_000]);
     // What was there before is known at once, and need not come to rest.
@@ -80,9 +82,37 @@ describe('DeviceFeed', () => {
     await until(() => feed.trouble() !== null);
     expect([feed.trouble(), feed.waits()]).toEqual(['busy', false]);
     MadeStream.last?.dispatchEvent(new Event('open'));
-    http.expectOne('/api/devices/readings?batch=B').flush([columns(10)]);
+    http.expectOne('/api/devices/readings?batch=B').flush([fetched(1, 10)]);
     await until(() => feed.trouble() === null);
     expect([feed.trouble(), feed.series().length]).toEqual([null, 1]);
+  });
+  it('asks only for what is new when the stream comes back, and for all of it where some came late or was taken out', async () => {
+    withFloat();
+    feed.open('B');
+    TestBed.tick();
+    const back = (): void => void MadeStream.last?.dispatchEvent(new Event('open'));
+    const times = (): readonly number[] => (feed.series()[0]?.atMs ?? []).map((ms) => ms / 1000);
+    back();
+    // Of five readings two are old enough to be left out.
+    http.expectOne('/api/devices/readings?batch=B').flush([fetched(5, 10, 30, 50)]);
+    await until(() => times().length === 3);
+    MadeStream.last?.tell(columns(60));
+    back();
+    http.expectOne('/api/devices/readings?batch=B&since=60').flush([fetched(8, 70, 80)]);
+    await until(() => times().length === 6);
+    expect(times()).toEqual([10, 30, 50, 60, 70, 80]);
+    back();
+    // Nine, and none is newer: one came late.
+    http.expectOne('/api/devices/readings?batch=B&since=80').flush([fetched(9)]);
+    await until(() => times().length === 0);
+    http.expectOne('/api/devices/readings?batch=B').flush([fetched(9, 10, 30, 40, 50, 60, 70, 80)]);
+    await until(() => times().length === 7);
+    back();
+    http.expectOne('/api/devices/readings?batch=B&since=80').flush([]);
+    await until(() => times().length === 0);
+    http.expectOne('/api/devices/readings?batch=B').flush([]);
+    await until(() => !feed.waits());
+    http.verify();
   });
   it('waits for nothing that cannot come', () => {
     withFloat();
@@ -106,7 +136,7 @@ describe('DeviceFeed', () => {
     withFloat();
     for (const [left, answer] of [
       ['B', { detail: 'busy' }],
-      ['D', [columns(10)]],
+      ['D', [fetched(1, 10)]],
     ] as const) {
       feed.open(left);
       TestBed.tick();

@@ -1,7 +1,7 @@
 import { HttpClient } from '@angular/common/http';
 import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { API_PATHS, type DeviceColumns } from '@trug/contract/plain';
+import { API_PATHS, type DeviceColumns, type HeldColumns } from '@trug/contract/plain';
 import { joinSeries, type DeviceSeries } from '@trug/core/book/device/device-tracks';
 import { firstValueFrom } from 'rxjs';
 import { instrumentsFeature } from '../../state/resources.reducer';
@@ -18,6 +18,24 @@ function isColumns(value: unknown): value is DeviceColumns {
   return typeof value === 'object' && value !== null && 'deviceId' in value && 'at' in value && Array.isArray(value.at);
 }
 
+/** The newest moment of the sender that lags the most, s; null where nothing is known. */
+function newestOfAll(series: readonly DeviceSeries[]): number | null {
+  const newest = series.map(({ atMs }) => (atMs.at(-1) ?? 0) / 1000);
+  return newest.length === 0 ? null : Math.min(...newest);
+}
+
+/** Whether what was fetched since follows on what is known of every sender, with nothing missing between and nothing gone. */
+function continuesAll(known: readonly DeviceSeries[], held: ReadonlyMap<string, number>, fetched: readonly HeldColumns[]): boolean {
+  const newest = new Map(known.map(({ deviceId, atMs }) => [deviceId, (atMs.at(-1) ?? 0) / 1000]));
+  return (
+    known.every(({ deviceId }) => fetched.some((columns) => columns.deviceId === deviceId)) &&
+    fetched.every((columns) => {
+      const after = columns.at.filter((s) => s > (newest.get(columns.deviceId) ?? -Infinity)).length;
+      return (held.get(columns.deviceId) ?? 0) + after === columns.held;
+    })
+  );
+}
+
 /** What devices send about one batch, as it comes in. Provide it with the page that shows the batch. */
 @Injectable()
 export class DeviceFeed {
@@ -26,6 +44,8 @@ export class DeviceFeed {
   private readonly batchId = signal<string | null>(null);
   private readonly bySender = signal<ReadonlyMap<string, DeviceSeries>>(new Map());
   private readonly wanted = computed(() => (this.instruments().some((i) => i.posts) ? this.batchId() : null));
+  /** How many readings the server has of each, by what it said and sent. */
+  private held: ReadonlyMap<string, number> = new Map();
   private stream: EventSource | null = null;
   private timer: ReturnType<typeof setTimeout> | undefined;
   /** Why earlier readings could not be fetched; null when all is well. */
@@ -63,13 +83,16 @@ export class DeviceFeed {
     this.stream?.close();
     this.stream = null;
     this.bySender.set(new Map());
+    this.held = new Map();
     this.waits.set(batchId !== null);
     if (batchId === null) return;
     // The stream is opened first, so that nothing is lost between what is fetched and what follows.
     this.stream = new EventSource(`${API_PATHS.devices}/live?batch=${batchId}`);
     this.stream.addEventListener('readings', (event: MessageEvent<string>) => {
       const columns: unknown = JSON.parse(event.data);
-      if (isColumns(columns)) this.take([columns]);
+      if (!isColumns(columns)) return;
+      this.take([columns]);
+      this.held = new Map([...this.held, [columns.deviceId, (this.held.get(columns.deviceId) ?? 0) + columns.at.length]]);
     });
     this.stream.addEventListener('forgotten', (event: MessageEvent<string>) => {
       const told: unknown = JSON.parse(event.data);
@@ -82,11 +105,19 @@ export class DeviceFeed {
   }
 
   private async fetch(batchId: string): Promise<void> {
+    const sinceS = newestOfAll(this.series());
     try {
-      const columns = await firstValueFrom(this.http.get<readonly DeviceColumns[]>(`${API_PATHS.devices}/readings?batch=${batchId}`));
+      const columns = await this.ask(batchId, sinceS);
       if (this.batchId() !== batchId) return;
+      if (sinceS !== null && !continuesAll(this.series(), this.held, columns)) {
+        // Some came late or were taken out meanwhile: only all of it tells.
+        this.bySender.set(new Map());
+        await this.fetch(batchId);
+        return;
+      }
       this.trouble.set(null);
       this.take(columns);
+      this.held = new Map(columns.map(({ deviceId, held }) => [deviceId, held]));
       // What was there when the page opened need not come to rest first.
       if (this.waits()) this.settled.set(this.series());
     } catch (error) {
@@ -95,6 +126,11 @@ export class DeviceFeed {
       this.trouble.set(problemOf(error).detail);
     }
     this.waits.set(false);
+  }
+
+  private ask(batchId: string, sinceS: number | null): Promise<readonly HeldColumns[]> {
+    const since = sinceS === null ? '' : `&since=${sinceS}`;
+    return firstValueFrom(this.http.get<readonly HeldColumns[]>(`${API_PATHS.devices}/readings?batch=${batchId}${since}`));
   }
 
   private take(columns: readonly DeviceColumns[]): void {
