@@ -71,7 +71,11 @@ export const LIMITS = {
   driedFruitG: { min: 0, max: 50_000 },
   packetG: { min: 0.1, max: 5000 },
   teaspoonG: { min: 0.2, max: 20 },
+  /** Dry yeast. */
+  pitchGPerL: { min: 0, max: 5 },
   packetGPerL: { min: 0.001, max: 20 },
+  /** Of bentonite, whose packets differ by less. */
+  bentoniteGPerL: { min: 0.01, max: 10 },
   supplyAmount: { min: 0, max: 100_000 },
   // What is in it
   ph: { min: 2, max: 8 },
@@ -81,12 +85,16 @@ export const LIMITS = {
   tanninGPerL: { min: 0, max: 10 },
   yanMgPerL: { min: 0, max: 800 },
   so2MgPerL: { min: 0, max: 500 },
+  /** Of one tablet. */
+  tabletMgSo2: { min: 10, max: 2000 },
   sorbateMgPerL: { min: 0, max: 1000 },
   sorbitolGPerL: { min: 0, max: 200 },
   co2Volumes: { min: 0, max: 20 },
   /** Fizz that a bottle or keg is filled for. */
   fizzVolumes: { min: 0, max: 6 },
   fraction: { min: 0, max: 1 },
+  /** Of a bottle that is left empty. */
+  headspaceFraction: { min: 0, max: 0.5 },
   // Titration
   sampleMl: { min: 0.1, max: 100 },
   normality: { min: 0.01, max: 1 },

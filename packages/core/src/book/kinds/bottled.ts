@@ -1,6 +1,6 @@
 import { CoreError } from '../../base/errors/core-error.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
-import { FIZZY_VOLUMES } from '../../finish/bottle/bottle-safety.js';
+import { makesFizz } from '../../finish/bottle/bottle-safety.js';
 import { filledShare } from '../../finish/bottle/plan-bottles.js';
 import { gasParts } from '../../finish/bottle/sealed-gas.js';
 import { loseVolume } from '../../matter/liquid/blend-liquids.js';
@@ -42,7 +42,8 @@ function apply(state: Draft, entry: Filed<BottledPayload>): Patch {
       volumeL: liquid.volumeL,
     });
   }
-  const drink = !payload.toHeat && (state.primed || neverRead(state)) ? fermentFraction(liquid, 1) : liquid;
+  const works = worksInBottle(state, payload.toHeat !== undefined);
+  const drink = works || (!payload.toHeat && neverRead(state)) ? fermentFraction(liquid, 1) : liquid;
   state.crates.push({
     id: entry.id,
     name: payload.crate,
@@ -52,7 +53,7 @@ function apply(state: Draft, entry: Filed<BottledPayload>): Patch {
     lots: payload.bottles.map((b) => ({ kindId: b.kindId, filled: b.count, left: b.count })),
     testBottle: payload.testBottle,
     ...fizzOf(state, payload.toHeat !== undefined),
-    sparkling: state.primed !== null || state.heldVolumes !== null,
+    sparkling: works || state.heldVolumes !== null,
     heat: payload.toHeat ? { headspace: payload.toHeat.headspace, units: 0, at: null } : null,
     abv: abvOf(drink),
     drink: { liquid: drink, must: state.must },
@@ -65,15 +66,23 @@ function apply(state: Draft, entry: Filed<BottledPayload>): Patch {
   return emptied(state, loseVolume(liquid, Math.min(liquid.volumeL, filledL + payload.lossL)));
 }
 
+/** Whether sugar ferments in the bottles: what they were primed with, or what the sums find left, whatever they were meant to be. */
+function worksInBottle(state: Draft, toHeat: boolean): boolean {
+  const found = sealedGasOf(state);
+  if (toHeat || !found) return false;
+  return state.primed !== null || (!holdsDose(state) && makesFizz(gasParts(neverRead(state) ? asIfDry(found) : found)));
+}
+
 /** The fizz the bottles will have: what is still in it, and what all the sugar in it makes, where nothing holds its yeast. */
 function fizzOf(state: Draft, toHeat: boolean): Pick<BatchState['crates'][number], 'co2Volumes' | 'wakesVolumes'> {
   const found = sealedGasOf(state);
   if (!found) return { co2Volumes: 0, wakesVolumes: null };
   const gas = neverRead(state) ? asIfDry(found) : found;
-  const { residual, weighed, leftover } = gasParts(gas);
+  const parts = gasParts(gas);
+  const { residual, weighed, leftover } = parts;
   const all = residual + weighed + leftover;
   if (!toHeat && !holdsDose(state)) return { co2Volumes: all, wakesVolumes: null };
-  return { co2Volumes: residual, wakesVolumes: weighed + leftover > FIZZY_VOLUMES ? all : null };
+  return { co2Volumes: residual, wakesVolumes: makesFizz(parts) ? all : null };
 }
 
 function check(state: BatchState, verdict: Verdict | null, { at, payload: { bottles, hottestC, acknowledged, toHeat } }: Filed<BottledPayload>): EntryCheck {

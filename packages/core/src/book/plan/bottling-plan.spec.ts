@@ -2,7 +2,7 @@ import { judgeState } from '../state/judge-state.js';
 import { replay } from '../log/replay.js';
 import type { Entry } from '../entry/entry.js';
 import { logOf } from '../../testing/made-logs.js';
-import { bottlingPlan, type BottlingInputs } from './bottling-plan.js';
+import { bottlingPlan, type BottlingInputs, type BottlingPlan } from './bottling-plan.js';
 import { bottlingRoutes } from './bottling-routes.js';
 
 const make = logOf();
@@ -49,6 +49,16 @@ describe('bottlingPlan', () => {
     expect(pinch?.priming?.ok === true && pinch.priming.value.value.massG).toBeCloseTo(1, 6);
     expect(pinch?.needsNoSugar).toBe(false);
     expect(bottlingPlan({ ...input, route: 'still' })?.needsNoSugar).toBe(false);
+  });
+  it('sets a plastic one beside a still lot while the sums find sugar in it, and says what that would come to', () => {
+    const still = (log: readonly Entry[], day: number): BottlingPlan | null => bottlingPlan({ ...input, route: 'still', ...seen(log, day) });
+    const left = [...finished, make.entry('tested', 26.2, { by: 'sugar-test', sugarGPerL: 3, acknowledged: [] })];
+    const kindsOf = (plan: BottlingPlan | null): readonly string[] => (plan?.run.ok === true ? plan.run.value.value.lots.map((lot) => lot.kindId) : []);
+    expect([still(left, 26.5)?.takesTest, kindsOf(still(left, 26.5))]).toEqual([true, ['plastic-500', 'crown-500']]);
+    // 0.88 volumes since it stood at 18 °C, and a quarter of a volume of each gram.
+    expect(still(left, 26.5)?.comesToVolumes).toBeCloseTo(0.88 + (3 * 0.489) / 1.9768, 1);
+    expect([still(tested, 26.5)?.takesTest, kindsOf(still(tested, 26.5))]).toEqual([false, ['crown-500']]);
+    expect(still([...begun, make.read(3, 1.03), make.read(6, 1.015)], 6)?.takesTest).toBe(false);
   });
   it('fills more bottles where juice primes it, and is less sure of what they will feel', () => {
     const [sugar, juice] = ['sucrose', 'apple-juice'].map((fermentableId) => bottlingPlan({ ...input, fermentableId }));

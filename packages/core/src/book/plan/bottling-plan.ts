@@ -6,7 +6,7 @@ import type { BottlingCheck } from '../state/bottling-check.js';
 import type { Worked } from '../../base/worked/worked.js';
 import { BOTTLE_KINDS, bottleById } from '../../base/reference/bottle-kinds.js';
 import { roomLPerKg } from '../../base/reference/fermentables.js';
-import { hottestTaken } from '../../finish/bottle/bottle-safety.js';
+import { hottestTaken, makesFizz } from '../../finish/bottle/bottle-safety.js';
 import { filledShare, planBottles, type BottlePlan } from '../../finish/bottle/plan-bottles.js';
 import { CoreError } from '../../base/errors/core-error.js';
 import { freshYeast, type FreshYeast } from '../../finish/bottle/fresh-yeast.js';
@@ -16,7 +16,7 @@ import { daysBetween } from '../../matter/quantity/days.js';
 import type { ClearingMeans } from '../../ferment/clear/clearing-means.js';
 import { fizzFromDose, primingSugar, type Priming } from '../../finish/bottle/priming-sugar.js';
 import { attempt, type Attempt } from '../../base/errors/attempt.js';
-import { pressureBand, withPriming, type PressureBand, type SealedGas } from '../../finish/bottle/sealed-gas.js';
+import { gasParts, pressureBand, withPriming, type PressureBand, type SealedGas } from '../../finish/bottle/sealed-gas.js';
 import { fizzChoice, waysToHold } from '../../finish/bottle/ways-to-hold.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
 import type { BottleCount } from '../state/bottle-count.js';
@@ -56,6 +56,10 @@ export interface BottlingPlan {
   readonly priming: Attempt<Worked<Priming>> | null;
   /** What it holds and what is left in it make the fizz asked for. */
   readonly needsNoSugar: boolean;
+  /** Whether a plastic one goes with them that tells how they fare. */
+  readonly takesTest: boolean;
+  /** The fizz in the bottles, by what it holds and all the sugar in it, volumes. */
+  readonly comesToVolumes: number;
   readonly run: Attempt<Worked<BottlePlan>>;
   readonly bands: readonly (PressureBand & { readonly name: string })[];
   readonly limits: readonly { readonly id: string; readonly name: string; readonly limitBar: number; readonly chosen: boolean }[];
@@ -76,8 +80,8 @@ const SHED_C = 15;
 const TEST_BOTTLE = 'plastic-500';
 
 /** What is set aside by the test bottle comes first, so that the rest is counted from what remains. */
-function chosenBottles({ bottles, testBottle, route }: BottlingInputs): BottlingInputs['bottles'] {
-  return testBottle && route === 'sparkling-dry' ? [{ kindId: TEST_BOTTLE, count: 1 }, ...bottles] : bottles;
+function chosenBottles({ bottles, testBottle }: BottlingInputs, takesTest: boolean): BottlingInputs['bottles'] {
+  return testBottle && takesTest ? [{ kindId: TEST_BOTTLE, count: 1 }, ...bottles] : bottles;
 }
 
 /** What each kind stands, the maker's own beside the usual ones where they are chosen. */
@@ -95,6 +99,11 @@ const asleep = (gas: SealedGas): SealedGas => ({
   sugarSdGPerL: 0,
   malolactic: 'over',
 });
+
+const fizzIn = (gas: SealedGas): number => {
+  const { residual, weighed, leftover } = gasParts(gas);
+  return residual + weighed + leftover;
+};
 
 /** The fizz a batch that nobody read is primed for. @source our estimate: a prickle, with room for what may be left */
 const UNREAD_VOLUMES = 1.5;
@@ -149,7 +158,9 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
   const sparkling = input.route === 'sparkling-dry';
   const { fermentableId, hottestC, mode } = input;
   const left = { ...liquid, volumeL: Math.max(0.01, liquid.volumeL - input.lossL) };
-  const kinds = chosenBottles(input);
+  // What was meant to be still makes gas of the sugar that the sums find, until a test finds none.
+  const takesTest = sparkling || (input.route === 'still' && way !== 'stabilised' && way !== 'unproven' && makesFizz(gasParts(gas)));
+  const kinds = chosenBottles(input, takesTest);
   const toHeat = input.route === 'heated' ? { headspace: input.headspace } : undefined;
   const runOf = (volumeL: number): BottlingPlan['run'] =>
     attempt(() =>
@@ -204,6 +215,8 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
     levels,
     priming,
     needsNoSugar,
+    takesTest,
+    comesToVolumes: fizzIn(sealed),
     run,
     bands: [
       { name: 'fridge', ...pressureBand(sealed, FRIDGE_C) },

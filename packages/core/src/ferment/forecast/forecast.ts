@@ -74,7 +74,7 @@ export function* forecastInParts(input: ForecastInput): Generator<number, Worked
   const yeast = yeastById(input.yeastId);
   const members = inRange('members', input.members ?? USUAL_MEMBERS, { min: 100, max: 100_000 });
   const horizonDays = inRange('horizonDays', input.horizonDays ?? USUAL_HORIZON_DAYS, { min: 10, max: 400 });
-  inRange('pitchGPerL', input.pitchGPerL, { min: 0, max: 5 });
+  inRange('pitchGPerL', input.pitchGPerL, LIMITS.pitchGPerL);
   for (const { tempC } of input.tempProfile) inRange('tempC', tempC, LIMITS.tempC);
   for (const { day, sg } of input.readings) {
     inRange('day', day, { min: -1, max: horizonDays });

@@ -31,7 +31,7 @@ export function simulateFermentation(input: {
   readonly traits?: Partial<FermentTraits>;
 }): SimulatedFerment {
   const days = inRange('days', input.days, { min: 1, max: 400 });
-  const pitchGPerL = inRange('pitchGPerL', input.pitchGPerL, { min: 0, max: 5 });
+  const pitchGPerL = inRange('pitchGPerL', input.pitchGPerL, LIMITS.pitchGPerL);
   for (const { tempC } of input.tempProfile) inRange('tempC', tempC, LIMITS.tempC);
   const yeast = yeastById(input.yeastId);
   const setting = fermentSetting(input.liquid, yeast, pitchGPerL);

@@ -6,7 +6,16 @@ import { abvOf } from '../../matter/liquid/views.js';
 import { celsius, figure } from '../../base/worked/figures.js';
 import { worked, type Worked } from '../../base/worked/worked.js';
 import type { BottleKind } from '../../base/reference/bottle-kinds.js';
-import { BOTTLE_HEADSPACE_FRACTION, chanceOverPressure, gasParts, pressureBand, TRAPPED_AIR_BAR, type PressureBand, type SealedGas } from './sealed-gas.js';
+import {
+  BOTTLE_HEADSPACE_FRACTION,
+  chanceOverPressure,
+  gasParts,
+  pressureBand,
+  TRAPPED_AIR_BAR,
+  type GasParts,
+  type PressureBand,
+  type SealedGas,
+} from './sealed-gas.js';
 
 /** Chances at which a verdict changes. @source design rule: above one in a hundred nobody should bottle */
 const CAREFUL_CHANCE = 0.001;
@@ -42,8 +51,11 @@ export interface BottleSafety {
   readonly hottest: PressureBand;
 }
 
-/** Whether sugar is there to make fizz, volumes. @source estimate: less is a haze of bubbles at most */
-export const FIZZY_VOLUMES = 0.3;
+/** Less gas than this from the sugar in it is a haze of bubbles at most, volumes. @source our estimate */
+const FIZZY_VOLUMES = 0.3;
+
+/** Whether sugar is there to make fizz, weighed in or left. */
+export const makesFizz = ({ weighed, leftover }: Pick<GasParts, 'weighed' | 'leftover'>): boolean => weighed + leftover > FIZZY_VOLUMES;
 
 /**
  * The chance that any bottle of a lot passes what its kind stands.
@@ -74,7 +86,7 @@ export function bottleSafety(input: BottleSafetyInput): Worked<BottleSafety> {
   const hottestC = hottestTaken(input.hottestC);
   const co2Volumes = parts.residual + parts.weighed + parts.leftover + parts.malic;
   const hottest = pressureBand(gas, hottestC);
-  const fizzy = parts.weighed + parts.leftover > FIZZY_VOLUMES;
+  const fizzy = makesFizz(parts);
   const notForFizz = bottle.limitBar === null && fizzy;
   const turning = gas.malolactic === 'under-way';
   const refused = !provenFinished || turning || notForFizz || chanceOverLimit > REFUSE_CHANCE;

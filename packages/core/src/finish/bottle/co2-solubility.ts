@@ -90,7 +90,7 @@ function volumesPerAtm(tempC: number, headspaceFraction: number, abv?: number): 
 export function bottlePressure(input: BottleGas): number {
   const { tempC, headspaceFraction = 0 } = input;
   inRange('co2Volumes', input.co2Volumes, LIMITS.co2Volumes);
-  inRange('headspaceFraction', headspaceFraction, { min: 0, max: 0.5 });
+  inRange('headspaceFraction', headspaceFraction, LIMITS.headspaceFraction);
   return (input.co2Volumes / volumesPerAtm(tempC, headspaceFraction, input.abv)) * ATM_BAR - ATM_BAR;
 }
 
@@ -103,7 +103,7 @@ export function bottlePressure(input: BottleGas): number {
 export function volumesAt(input: { readonly bar: number; readonly tempC: number; readonly headspaceFraction?: number; readonly abv?: number }): number {
   const { tempC, headspaceFraction = 0 } = input;
   inRange('bar', input.bar, { min: -1.01325, max: 20 });
-  inRange('headspaceFraction', headspaceFraction, { min: 0, max: 0.5 });
+  inRange('headspaceFraction', headspaceFraction, LIMITS.headspaceFraction);
   return ((input.bar + ATM_BAR) / ATM_BAR) * volumesPerAtm(tempC, headspaceFraction, input.abv);
 }
 

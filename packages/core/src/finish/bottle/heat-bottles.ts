@@ -65,7 +65,7 @@ export function heatBottles(input: {
 }): Worked<HeatedBottles> {
   const { co2Volumes, headspace, abv } = input;
   const coreC = inRange('coreC', input.coreC, HOLD_C);
-  inRange('co2Volumes', co2Volumes, { min: 0, max: 20 });
+  inRange('co2Volumes', co2Volumes, LIMITS.co2Volumes);
   inRange('headspaceFraction', headspace, { min: 0, max: LIMITS.heatedRoom.max });
   if (co2Volumes > MOST_HEATED_VOLUMES) {
     throw new CoreError('NOT_ALLOWED', `bottles with more than ${MOST_HEATED_VOLUMES} volumes are never heated: glass does not hold it`, { co2Volumes });

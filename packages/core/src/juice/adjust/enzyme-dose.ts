@@ -70,7 +70,7 @@ export function enzymeDose(input: {
  */
 export function bentoniteDose(input: { readonly volumeL: number; readonly packetGPerL?: number | undefined }): Worked<PacketDose> {
   const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
-  const rate = inRange('packetGPerL', input.packetGPerL ?? PACKET_G_PER_L.bentonite, { min: 0.01, max: 10 });
+  const rate = inRange('packetGPerL', input.packetGPerL ?? PACKET_G_PER_L.bentonite, LIMITS.bentoniteGPerL);
   return worked(
     {
       massG: rate * volumeL,

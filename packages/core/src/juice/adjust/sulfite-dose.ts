@@ -155,7 +155,7 @@ export function sulfiteDose(input: SulfiteInput): Worked<SulfiteDose> {
   const volumeL = inRange('volumeL', input.volumeL, LIMITS.volumeL);
   inRange('freeSo2MgPerL', freeSo2MgPerL, LIMITS.so2MgPerL);
   inRange('totalSo2MgPerL', totalSo2MgPerL, LIMITS.so2MgPerL);
-  inRange('tabletMgSo2', tabletMgSo2, { min: 10, max: 2000 });
+  inRange('tabletMgSo2', tabletMgSo2, LIMITS.tabletMgSo2);
   const cautions: Caution[] = [caution('sulfite')];
   let wantedMgPerL: number;
   let why: string;

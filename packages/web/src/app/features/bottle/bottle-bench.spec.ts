@@ -100,6 +100,13 @@ describe('BottleBench', () => {
     await page.submit();
     expect(page.written().map((e) => e.kind)).toEqual(['bottled']);
   });
+  it('fills a plastic one beside a still lot in which sugar may be left, and says so', async () => {
+    const left = sampleEntry('tested', 26.2, { by: 'sugar-test', sugarGPerL: 3, acknowledged: [] });
+    const page = await open([...finishedLog(), left]);
+    await page.tick('input[name=route][value=still]');
+    expect(page.text()).toMatch(/The sums still find sugar in it, which would bring it to about 1\.6 volumes\. Fill a plastic one/);
+    expect(page.has('[data-test=priming]')).toBe(false);
+  });
   it('puts none into one that holds the fizz asked for, and still fills the plastic one', async () => {
     const page = await open();
     await page.choose('fizz', '1.5');

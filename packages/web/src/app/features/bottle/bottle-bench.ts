@@ -208,7 +208,7 @@ export class BottleBench {
     return plan ? usualFizz(plan) : '';
   });
   /** Whether a plastic one goes with the lot. */
-  protected readonly hasTest = computed(() => this.fields().testBottle === 'yes' && (this.priming() !== null || this.plan()?.needsNoSugar === true));
+  protected readonly hasTest = computed(() => this.fields().testBottle === 'yes' && this.plan()?.takesTest === true);
   /** What bottles can be cleaned with: heat is for glass alone. */
   protected readonly cleaners = computed(() => cleanerChoices(this.chosen().map(({ kindId }) => kindId)));
   protected readonly takesFresh = computed(() => {
