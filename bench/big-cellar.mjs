@@ -1,5 +1,4 @@
 // Thirty years of a keen maker: 300 batches of 200 entries, ten of them in vessels. Made once and kept; each run works on a copy.
-import { get } from 'node:http';
 import { cpSync, existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -11,7 +10,7 @@ import puppeteer from 'puppeteer-core';
 import { openRaw } from '../packages/server/dist/db/raw-database.js';
 import { digestOf } from '../packages/server/dist/batches/read-entry-row.js';
 import { CHROMIUM_FLAGS, ROOT, run, say, startBuiltServer } from '../tools/lib.mjs';
-import { asked, benchBlocking } from './blocking.mjs';
+import { arrived, asked, benchBlocking } from './blocking.mjs';
 import { median, ratio } from './figures.mjs';
 
 const BATCHES = 300;
@@ -99,19 +98,6 @@ const send = async (url, path, body) => {
   const response = await fetch(`${url}${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
   if (!response.ok) throw new Error(await response.text());
 };
-
-/** How long an answer is under way, to its last byte: what a page does with it is drawn elsewhere. */
-const arrived = (url) =>
-  new Promise((resolve, reject) => {
-    let length = 0;
-    get(url, (response) =>
-      response
-        .on('data', (chunk) => {
-          length += chunk.length;
-        })
-        .on('end', () => resolve(length)),
-    ).on('error', reject);
-  });
 
 /** What filing a reading costs in a batch begun for it, ms. */
 async function filing(url, seed) {

@@ -8,9 +8,17 @@ const BLOCKS_LIMIT_MS = 100;
 const ASKED_EVERY_MS = 5;
 const TIMES = 7;
 
-const answered = (address) =>
+/** How long an answer is under way, to its last byte: what a page does with it is drawn elsewhere. */
+export const arrived = (url) =>
   new Promise((resolve, reject) => {
-    get(address, (response) => response.resume().on('end', resolve)).on('error', reject);
+    let length = 0;
+    get(url, (response) =>
+      response
+        .on('data', (chunk) => {
+          length += chunk.length;
+        })
+        .on('end', () => resolve(length)),
+    ).on('error', reject);
   });
 
 /** The longest that a small request waited while a large one was under way, ms. */
@@ -19,7 +27,7 @@ async function longestWait(url, work) {
   const waits = [];
   const probe = async () => {
     const from = performance.now();
-    await answered(`${url}/api/clock`);
+    await arrived(`${url}/api/clock`);
     waits.push(performance.now() - from);
   };
   const probes = [];
@@ -47,4 +55,4 @@ export async function benchBlocking(url, large) {
 }
 
 /** Asks for something to its last byte. */
-export const asked = (url, path) => () => answered(`${url}${path}`);
+export const asked = (url, path) => () => arrived(`${url}${path}`);

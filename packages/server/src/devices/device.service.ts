@@ -8,7 +8,7 @@ import { HttpError } from '../http/http-error.js';
 import { DeviceReadingModel } from './device-reading.model.js';
 import type { LiveHub } from './live-hub.js';
 import { readReadings, type PostedReading } from './read-readings.js';
-import { newerReadings, readingsHeld, thinnedReadings, type DeviceRow } from './shown-readings.js';
+import { readingsHeld, sentReadings, thinnedReadings, type DeviceRow } from './shown-readings.js';
 
 /** What the service needs. */
 export interface DeviceServiceDeps {
@@ -112,21 +112,9 @@ export function createDeviceService({ write, clock, instruments, hub }: DeviceSe
       if (batchId !== null && added.length > 0) hub.tell(batchId, columnsOf(deviceId, added));
       return { stored: added.length, repeated: readings.length - added.length };
     },
-    ofBatch: async (batchId) => {
-      const rows = byDevice(
-        await DeviceReadingModel.findAll({
-          where: { batchId },
-          order: [
-            ['deviceId', 'ASC'],
-            ['atS', 'ASC'],
-          ],
-          raw: true,
-        }),
-      );
-      return [...rows].map(([deviceId, list]) => columnsOf(deviceId, list));
-    },
+    ofBatch: async (batchId) => [...byDevice(await sentReadings(batchId))].map(([deviceId, list]) => columnsOf(deviceId, list)),
     shownOf: async (batchId, sinceS) => {
-      const rows = byDevice(await (sinceS === null ? thinnedReadings(batchId) : newerReadings(batchId, sinceS)));
+      const rows = byDevice(await (sinceS === null ? thinnedReadings(batchId) : sentReadings(batchId, sinceS)));
       return (await readingsHeld(batchId)).map(({ deviceId, held }) => ({ ...columnsOf(deviceId, rows.get(deviceId) ?? []), held }));
     },
     forget: async (deviceId, batchId) => {

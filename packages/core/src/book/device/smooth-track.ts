@@ -36,7 +36,7 @@ export function smoothTrack(track: Track, liftedBy = Infinity, before?: SmoothTr
   const stretches = mediansByStretch(track, known?.from.stretches);
   const { rough } = stretches;
   // A first line looks as far as its reach, and a second one as far again.
-  const sameFirst = known ? Math.max(0, stretches.same - REACH) : 0;
+  const sameFirst = Math.max(0, stretches.same - REACH);
   const first = continued(known?.from.first, sameFirst, rough, (ms, i) => localLine(rough, ms, rough.values[i] ?? 0));
   const sameSmooth = indexAt(rough, (rough.atMs[sameFirst] ?? -Infinity) - REACH_MS);
   const kept = rough.values.map((value, i) => value - (first[i] ?? 0) <= liftedBy);
@@ -47,9 +47,9 @@ export function smoothTrack(track: Track, liftedBy = Infinity, before?: SmoothTr
 }
 
 /** Figures of which the first so many are known already. */
-const continued = (known: readonly number[] | undefined, same: number, { atMs }: Track, figureAt: (ms: number, i: number) => number): readonly number[] => [
-  ...(known ?? []).slice(0, same),
-  ...atMs.slice(known ? same : 0).map((ms, k) => figureAt(ms, (known ? same : 0) + k)),
+const continued = (known: readonly number[] = [], same: number, { atMs }: Track, figureAt: (ms: number, i: number) => number): readonly number[] => [
+  ...known.slice(0, same),
+  ...atMs.slice(same).map((ms, k) => figureAt(ms, same + k)),
 ];
 
 function localLine(rough: Track, ms: number, otherwise: number): number {

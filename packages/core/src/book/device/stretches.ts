@@ -41,9 +41,9 @@ export function mediansByStretch(track: Track, before?: Stretches): Stretches {
   const known = before?.lengthMs === lengthMs && continues(track, before.track) ? before : undefined;
   // The last stretch may have grown.
   const same = known ? Math.max(0, known.begins.length - 1) : 0;
-  const begins = [...(known?.begins ?? []).slice(0, same)];
-  const atMs = [...(known?.rough.atMs ?? []).slice(0, same)];
-  const values = [...(known?.rough.values ?? []).slice(0, same)];
+  const begins = known?.begins.slice(0, same) ?? [];
+  const atMs = known?.rough.atMs.slice(0, same) ?? [];
+  const values = known?.rough.values.slice(0, same) ?? [];
   const stretchOf = (i: number): number => Math.floor((track.atMs[i] ?? 0) / lengthMs);
   for (let begin = known?.begins[same] ?? 0; begin < track.atMs.length; ) {
     const stretch = stretchOf(begin);

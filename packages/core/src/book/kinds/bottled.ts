@@ -2,7 +2,7 @@ import { CoreError } from '../../base/errors/core-error.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
 import { makesFizz } from '../../finish/bottle/bottle-safety.js';
 import { filledShare } from '../../finish/bottle/plan-bottles.js';
-import { gasParts } from '../../finish/bottle/sealed-gas.js';
+import { fizzIn, gasParts, type GasParts } from '../../finish/bottle/sealed-gas.js';
 import { loseVolume } from '../../matter/liquid/blend-liquids.js';
 import { fermentFraction } from '../../matter/liquid/ferment-to.js';
 import { abvOf } from '../../matter/liquid/views.js';
@@ -42,8 +42,10 @@ function apply(state: Draft, entry: Filed<BottledPayload>): Patch {
       volumeL: liquid.volumeL,
     });
   }
-  const works = worksInBottle(state, payload.toHeat !== undefined);
-  const drink = works || (!payload.toHeat && neverRead(state)) ? fermentFraction(liquid, 1) : liquid;
+  const toHeat = payload.toHeat !== undefined;
+  const parts = gasInBottle(state);
+  const works = !toHeat && worksInBottle(state, parts);
+  const drink = works || (!toHeat && neverRead(state)) ? fermentFraction(liquid, 1) : liquid;
   state.crates.push({
     id: entry.id,
     name: payload.crate,
@@ -52,7 +54,7 @@ function apply(state: Draft, entry: Filed<BottledPayload>): Patch {
     place: null,
     lots: payload.bottles.map((b) => ({ kindId: b.kindId, filled: b.count, left: b.count })),
     testBottle: payload.testBottle,
-    ...fizzOf(state, payload.toHeat !== undefined),
+    ...fizzOf(state, parts, toHeat),
     sparkling: works || state.heldVolumes !== null,
     heat: payload.toHeat ? { headspace: payload.toHeat.headspace, units: 0, at: null } : null,
     abv: abvOf(drink),
@@ -66,23 +68,20 @@ function apply(state: Draft, entry: Filed<BottledPayload>): Patch {
   return emptied(state, loseVolume(liquid, Math.min(liquid.volumeL, filledL + payload.lossL)));
 }
 
-/** Whether sugar ferments in the bottles: what they were primed with, or what the sums find left, whatever they were meant to be. */
-function worksInBottle(state: Draft, toHeat: boolean): boolean {
+/** What makes gas in the bottles: in a drink that nobody read, what was weighed in alone. */
+function gasInBottle(state: Draft): GasParts | null {
   const found = sealedGasOf(state);
-  if (toHeat || !found) return false;
-  return state.primed !== null || (!holdsDose(state) && makesFizz(gasParts(neverRead(state) ? asIfDry(found) : found)));
+  return found && gasParts(neverRead(state) ? asIfDry(found) : found);
 }
 
+/** Whether sugar ferments in the bottles: what they were primed with, or what the sums find left, whatever they were meant to be. */
+const worksInBottle = (state: Draft, parts: GasParts | null): boolean => parts !== null && (state.primed !== null || (!holdsDose(state) && makesFizz(parts)));
+
 /** The fizz the bottles will have: what is still in it, and what all the sugar in it makes, where nothing holds its yeast. */
-function fizzOf(state: Draft, toHeat: boolean): Pick<BatchState['crates'][number], 'co2Volumes' | 'wakesVolumes'> {
-  const found = sealedGasOf(state);
-  if (!found) return { co2Volumes: 0, wakesVolumes: null };
-  const gas = neverRead(state) ? asIfDry(found) : found;
-  const parts = gasParts(gas);
-  const { residual, weighed, leftover } = parts;
-  const all = residual + weighed + leftover;
-  if (!toHeat && !holdsDose(state)) return { co2Volumes: all, wakesVolumes: null };
-  return { co2Volumes: residual, wakesVolumes: makesFizz(parts) ? all : null };
+function fizzOf(state: Draft, parts: GasParts | null, toHeat: boolean): Pick<BatchState['crates'][number], 'co2Volumes' | 'wakesVolumes'> {
+  if (!parts) return { co2Volumes: 0, wakesVolumes: null };
+  if (!toHeat && !holdsDose(state)) return { co2Volumes: fizzIn(parts), wakesVolumes: null };
+  return { co2Volumes: parts.residual, wakesVolumes: makesFizz(parts) ? fizzIn(parts) : null };
 }
 
 function check(state: BatchState, verdict: Verdict | null, { at, payload: { bottles, hottestC, acknowledged, toHeat } }: Filed<BottledPayload>): EntryCheck {

@@ -16,7 +16,7 @@ import { daysBetween } from '../../matter/quantity/days.js';
 import type { ClearingMeans } from '../../ferment/clear/clearing-means.js';
 import { fizzFromDose, primingSugar, type Priming } from '../../finish/bottle/priming-sugar.js';
 import { attempt, type Attempt } from '../../base/errors/attempt.js';
-import { gasParts, pressureBand, withPriming, type PressureBand, type SealedGas } from '../../finish/bottle/sealed-gas.js';
+import { fizzIn, gasParts, pressureBand, withPriming, type PressureBand, type SealedGas } from '../../finish/bottle/sealed-gas.js';
 import { fizzChoice, waysToHold } from '../../finish/bottle/ways-to-hold.js';
 import type { Verdict } from '../../ferment/verdict/verdict.js';
 import type { BottleCount } from '../state/bottle-count.js';
@@ -99,11 +99,6 @@ const asleep = (gas: SealedGas): SealedGas => ({
   sugarSdGPerL: 0,
   malolactic: 'over',
 });
-
-const fizzIn = (gas: SealedGas): number => {
-  const { residual, weighed, leftover } = gasParts(gas);
-  return residual + weighed + leftover;
-};
 
 /** The fizz a batch that nobody read is primed for. @source our estimate: a prickle, with room for what may be left */
 const UNREAD_VOLUMES = 1.5;
@@ -216,7 +211,7 @@ export function bottlingPlan(input: BottlingInputs): BottlingPlan | null {
     priming,
     needsNoSugar,
     takesTest,
-    comesToVolumes: fizzIn(sealed),
+    comesToVolumes: fizzIn(gasParts(sealed)),
     run,
     bands: [
       { name: 'fridge', ...pressureBand(sealed, FRIDGE_C) },

@@ -186,11 +186,10 @@ export function evidenceFor(facts: Facts, status: FermentStatus): readonly Evide
       speaks: 'for',
     });
   }
-  if (status === 'settled-short' && input.liquid.fruit === 'pear') {
-    out.push({ text: 'Pears hold sorbitol, which does not ferment', speaks: 'for' });
-  }
-  if (status === 'stalled' && input.liquid.fruit === 'pear') {
-    out.push({ text: 'Pears hold sorbitol, which does not ferment: more of it than usual would look just like this', speaks: 'note' });
+  if (input.liquid.fruit === 'pear') {
+    const text = 'Pears hold sorbitol, which does not ferment';
+    if (status === 'settled-short') out.push({ text, speaks: 'for' });
+    if (status === 'stalled') out.push({ text: `${text}: more of it than usual would look just like this`, speaks: 'note' });
   }
   if (facts.tempC !== null) {
     const [least, comfortable] = input.yeast.tempC;

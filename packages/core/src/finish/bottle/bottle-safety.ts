@@ -9,6 +9,7 @@ import type { BottleKind } from '../../base/reference/bottle-kinds.js';
 import {
   BOTTLE_HEADSPACE_FRACTION,
   chanceOverPressure,
+  fizzIn,
   gasParts,
   pressureBand,
   TRAPPED_AIR_BAR,
@@ -84,7 +85,7 @@ export function bottleSafety(input: BottleSafetyInput): Worked<BottleSafety> {
   const chanceOverLimit = lotChance(input);
   const parts = gasParts(gas);
   const hottestC = hottestTaken(input.hottestC);
-  const co2Volumes = parts.residual + parts.weighed + parts.leftover + parts.malic;
+  const co2Volumes = fizzIn(parts) + parts.malic;
   const hottest = pressureBand(gas, hottestC);
   const fizzy = makesFizz(parts);
   const notForFizz = bottle.limitBar === null && fizzy;

@@ -57,6 +57,9 @@ export interface GasParts {
   readonly malic: number;
 }
 
+/** The fizz of what it holds and all the sugar in it, volumes. */
+export const fizzIn = ({ residual, weighed, leftover }: Pick<GasParts, 'residual' | 'weighed' | 'leftover'>): number => residual + weighed + leftover;
+
 /** What of a sealed drink makes how much gas. */
 export function gasParts(gas: SealedGas): GasParts {
   const sugar = fermentableGPerL(gas.liquid);
